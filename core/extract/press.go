@@ -1,0 +1,209 @@
+// Package extract follows what goes into the blender through grinding and
+// straining: what reaches the jug, what stays in the pulp, what is lost.
+package extract
+
+import (
+	"math"
+
+	"plushladle/core/fault"
+	"plushladle/core/ingredient"
+)
+
+// Strainer is how a drink is strained.
+type Strainer uint8
+
+// The strainers. The zero Strainer is the firm bag.
+const (
+	Bag Strainer = iota
+	Cloth
+	Gentle
+	Sieve
+	None
+	Juicer
+)
+
+// strainers gives, for each: h, the grams of liquid held per gram of pulp
+// solids, and p, the share of pulp solids that pass as fines. Modelling
+// assumptions, common practice, no source.
+var strainers = [...]struct {
+	name        string
+	words       string
+	held, fines float64
+}{
+	Bag:    {"bag", "nut-milk bag, squeezed firmly", 2.4, 0},
+	Cloth:  {"cloth", "doubled cloth, squeezed", 2.8, 0},
+	Gentle: {"gentle", "cloth, gently", 3.5, 0.05},
+	Sieve:  {"sieve", "fine sieve", 3.0, 0.35},
+	None:   {"none", "not strained", 0, 1},
+	Juicer: {"juicer", "masticating juicer", 1.0, 0},
+}
+
+// Strainers are all of them, in the order they are offered.
+func Strainers() []Strainer { return []Strainer{Bag, Cloth, Gentle, Sieve, None, Juicer} }
+
+func (s Strainer) String() string { return strainers[s].name }
+
+// Words describes the strainer as a cook would.
+func (s Strainer) Words() string { return strainers[s].words }
+
+// ParseStrainer reads bag, cloth, gentle, sieve, none or juicer.
+func ParseStrainer(name string) (Strainer, error) {
+	for i, s := range strainers {
+		if s.name == name {
+			return Strainer(i), nil
+		}
+	}
+	return Bag, fault.New("strainer", name, "is not a way of straining", "use bag, cloth, gentle, sieve, none or juicer")
+}
+
+const (
+	// lossShare of the pressed milk stays on walls and cloth (common practice).
+	lossShare = 0.02
+	// soyHolds is how much more liquid soy pulp holds (common practice).
+	soyHolds = 1.4
+	// HeldSpread is the standard deviation of the liquid held, as a share of
+	// it, until a kitchen has records of its own.
+	HeldSpread = 0.25
+)
+
+// Method is how a drink is ground and strained.
+type Method struct {
+	Strainer  Strainer
+	BlendS    float64 // seconds in the blender
+	WaterC    float64 // temperature of the grinding water, °C
+	HeldShare float64 // held liquid as a share of the default; 0 means 1
+}
+
+// Charge is one thing that goes in before straining.
+type Charge struct {
+	Content   ingredient.Content // as it goes in, dry
+	Class     ingredient.Class
+	SoakedInG float64 // soak water it brings along, g
+}
+
+// Pressed is what comes out of grinding and straining. Milk, Pulp and Lost
+// add up to all that went in.
+type Pressed struct {
+	Milk, Pulp, Lost ingredient.Content
+	PulpSolidsG      float64 // what did not dissolve or disperse, before fines pass
+}
+
+// Press grinds the charges and strains them, then rinses the pulp through
+// with rinse, which may hold nothing.
+func Press(charges []Charge, rinse ingredient.Content, m Method) Pressed {
+	liquid, solids, holds := disperse(charges, m)
+	how := strainers[m.Strainer]
+	if solids.MassG() == 0 {
+		return Pressed{Milk: liquid.Plus(rinse)}
+	}
+	heldShare := m.HeldShare
+	if heldShare == 0 {
+		heldShare = 1
+	}
+	pulpG := solids.MassG()
+	capacity := how.held * heldShare * holds
+	run, held := drain(liquid, capacity)
+	if rinse.MassG() > 0 {
+		var through ingredient.Content
+		through, held = drain(held.Plus(rinse), capacity*(1-how.fines))
+		run = run.Plus(through)
+	}
+	pressed := run.Plus(solids.Times(how.fines))
+	return Pressed{
+		Milk:        pressed.Times(1 - lossShare),
+		Lost:        pressed.Times(lossShare),
+		Pulp:        solids.Times(1 - how.fines).Plus(held),
+		PulpSolidsG: pulpG,
+	}
+}
+
+// disperse parts the charges into what goes into the liquid and what stays
+// solid. holds is the mass of pulp solids weighted by how much they hold, g.
+func disperse(charges []Charge, m Method) (liquid, solids ingredient.Content, holds float64) {
+	for _, c := range charges {
+		released := releaseOf(c.Class, m)
+		stayed := 0.
+		for _, component := range ingredient.Components {
+			r := released[component]
+			liquid[component] += c.Content[component] * r
+			left := c.Content[component] * (1 - r)
+			solids[component] += left
+			if component.IsMass() {
+				stayed += left
+			}
+		}
+		liquid[ingredient.Water] += c.SoakedInG
+		if c.Class == ingredient.Soy {
+			stayed *= soyHolds
+		}
+		holds += stayed
+	}
+	return liquid, solids, holds
+}
+
+// drain parts a liquid into what runs off and what a pulp of the given
+// capacity, in g, keeps hold of.
+func drain(liquid ingredient.Content, capacityG float64) (runs, held ingredient.Content) {
+	q := liquid.MassG()
+	if q == 0 {
+		return runs, held
+	}
+	heldG := math.Min(capacityG, q)
+	return liquid.Times((q - heldG) / q), liquid.Times(heldG / q)
+}
+
+// released is the share of each component that grinding brings into the liquid.
+type released [len(ingredient.Components)]float64
+
+// Release shares by class: modelling assumptions, common practice, no source.
+var (
+	nutRelease   = release(shares{protein: .60, fat: .60, sugars: .95, starch: .4, fibre: .05, ash: .7})
+	tuberRelease = release(shares{protein: .60, fat: .60, sugars: .95, starch: .35, fibre: .05, ash: .7})
+	soyRelease   = release(shares{protein: .75, fat: .70, sugars: .95, starch: .4, fibre: .05, ash: .7})
+	fruitRelease = release(shares{protein: .3, fat: .3, sugars: .95, starch: .3, fibre: .3, ash: .3})
+	spiceRelease = release(shares{protein: .3, fat: .3, sugars: .3, starch: .3, fibre: .3, ash: .3})
+	allRelease   = release(shares{1, 1, 1, 1, 1, 1})
+)
+
+type shares struct{ protein, fat, sugars, starch, fibre, ash float64 }
+
+func release(s shares) released {
+	var r released
+	for i := range r {
+		r[i] = 1 // water, polyols and alcohol, and trace substances counted whole
+	}
+	r[ingredient.Protein], r[ingredient.Fat], r[ingredient.SaturatedFat] = s.protein, s.fat, s.fat
+	r[ingredient.Starch], r[ingredient.Fibre] = s.starch, s.fibre
+	r[ingredient.Ash], r[ingredient.SodiumMg] = s.ash, s.ash
+	for c := ingredient.Sucrose; c <= ingredient.Maltose; c++ {
+		r[c] = s.sugars
+	}
+	r[ingredient.FreeSugars] = s.sugars
+	return r
+}
+
+func releaseOf(class ingredient.Class, m Method) released {
+	switch class {
+	case ingredient.Nut:
+		return nutRelease
+	case ingredient.Tuber:
+		return tuberRelease
+	case ingredient.Soy:
+		return soyRelease
+	case ingredient.Grain:
+		return grainRelease(m)
+	case ingredient.Fruit:
+		return fruitRelease
+	case ingredient.SpiceDry:
+		return spiceRelease
+	}
+	return allRelease
+}
+
+// grainRelease grows in starch with blend time and with temperature, which is
+// what makes oats slimy. A modelling assumption, common practice, no source.
+func grainRelease(m Method) released {
+	starch := .25 * math.Sqrt(m.BlendS/30) * math.Pow(1.03, m.WaterC-5)
+	starch = math.Min(.6, math.Max(.15, starch))
+	return release(shares{protein: .35, fat: .5, sugars: .95, starch: starch, fibre: .15, ash: .6})
+}

@@ -1,0 +1,171 @@
+package formula
+
+import (
+	"math"
+
+	"plushladle/core/ingredient"
+)
+
+// Dial is a figure on its scale, ready to be drawn.
+type Dial struct {
+	Name     string
+	Value    float64
+	Further  float64 // a second figure on the same scale, such as days by custom; 0 for none
+	Unit     string
+	Position float64 // 0 at the left end of the scale, 1 at the right
+	FurtherP float64
+	Band     string // the name of the band the figure falls in; "" with no figure
+	Bands    []Band
+	Known    bool
+}
+
+// Band is a named stretch of a dial, as positions.
+type Band struct {
+	Name     string
+	From, To float64
+}
+
+// scale is a dial's bands: names and the figures between them. Every band is
+// drawn equally wide. Edges may run downwards.
+type scale struct {
+	names []string
+	edges []float64
+}
+
+var (
+	// Common practice, no source.
+	sweetnessScale = scale{
+		[]string{"plain", "off dry", "light", "sweet", "dessert", "creamer", "syrup"},
+		[]float64{0, 0.5, 2, 4, 8, 14, 40, 80},
+	}
+	// Source: 21 CFR 131.110 (3.25 %), 131.180 (10.5), 131.155 (18), 131.157 (30), 131.150 (36).
+	fatScale = scale{
+		[]string{"thin", "milk", "half", "light cream", "whipping", "heavy"},
+		[]float64{0, 3.25, 10.5, 18, 30, 36, 50},
+	}
+	// Cups of water to one of dry base, halfway between the names' own
+	// ratios. Common practice, no source.
+	strengthScale = scale{
+		[]string{"light", "milk", "rich", "creamer", "cream", "paste"},
+		[]float64{8, 4.5, 3.5, 2.5, 1.25, 0.875, 0.4},
+	}
+	// Multiples of the usual range: its low end is 1, its high end 2.
+	spiceScale = scale{[]string{"faint", "there", "loud"}, []float64{0, 1, 2, 3}}
+)
+
+// bands are the scale's bands as positions.
+func (s scale) bands() []Band {
+	bands := make([]Band, len(s.names))
+	width := 1 / float64(len(s.names))
+	for n, name := range s.names {
+		bands[n] = Band{Name: name, From: float64(n) * width, To: float64(n+1) * width}
+	}
+	return bands
+}
+
+// at is where a figure stands on the scale, and in which band.
+func (s scale) at(value float64) (position float64, band string) {
+	last := len(s.names) - 1
+	for n := range s.names {
+		from, to := s.edges[n], s.edges[n+1]
+		share := (value - from) / (to - from)
+		if share < 1 || n == last {
+			share = math.Max(0, math.Min(1, share))
+			return (float64(n) + share) / float64(last+1), s.names[n]
+		}
+	}
+	return 1, s.names[last]
+}
+
+func (s scale) dial(name, unit string, value float64, known bool) Dial {
+	d := Dial{Name: name, Unit: unit, Value: value, Bands: s.bands(), Known: known}
+	if known {
+		d.Position, d.Band = s.at(value)
+	}
+	return d
+}
+
+// dials are sweetness, fat, strength, spice and keeping, in that order.
+func (b batch) dials(r *Reckoning) []Dial {
+	ratio := 0.
+	if r.Ratio != nil {
+		ratio = r.Ratio.ByVolume
+	}
+	gPerL, level := b.spice(r)
+	spice := spiceScale.dial("Spice", "g/L", level, gPerL > 0)
+	spice.Value = gPerL
+	return []Dial{
+		sweetnessScale.dial("Sweetness", "g/100 mL", r.Per100mL.SucroseEquivalentG, true),
+		fatScale.dial("Fat", "%", r.FatPct, true),
+		strengthScale.dial("Strength", "cups", ratio, ratio > 0),
+		spice,
+		b.keepsDial(r),
+	}
+}
+
+// spice is the total of all spices in g/L, and how the loudest one stands to
+// its usual range, on spiceScale.
+func (b batch) spice(r *Reckoning) (gPerL, level float64) {
+	litres := r.Drink.VolumeML / 1000
+	for _, w := range b.lines {
+		i := w.line.Ingredient
+		if i.Role != ingredient.Spice {
+			continue
+		}
+		here := w.g / litres
+		gPerL += here
+		level = math.Max(level, usualLevel(here, i.Usual, r.strongerBy()))
+	}
+	return gPerL, level
+}
+
+// usualLevel is below 1 under the usual range, 1 to 2 within it (by ratio, as
+// tasted), above 2 beyond it.
+func usualLevel(gPerL float64, usual ingredient.Usual, strongerBy float64) float64 {
+	low, high := usual.LowGPerL*strongerBy, usual.HighGPerL*strongerBy
+	switch {
+	case low == 0 || gPerL <= 0:
+		return 0
+	case gPerL < low:
+		return gPerL / low
+	case gPerL <= high:
+		return 1 + math.Log(gPerL/low)/math.Log(high/low)
+	}
+	return 2 + math.Min(1, gPerL/high-1)
+}
+
+const (
+	creamerSpice  = 4.   // times a drink's spice, used by the spoon (common practice)
+	dilutionGlass = 200. // mL a serving of concentrate is let down with (common practice)
+)
+
+// strongerBy is how much more spice than a drink by the glass this style bears.
+func (r *Reckoning) strongerBy() float64 {
+	switch r.Style {
+	case Creamer:
+		return creamerSpice
+	case Concentrate:
+		return (dilutionGlass + r.Servings.SizeML) / r.Servings.SizeML
+	}
+	return 1
+}
+
+const (
+	weekDays     = 7
+	twoMonthDays = 60
+)
+
+// keepsDial runs over a week, or over two months for what keeps longer.
+func (b batch) keepsDial(r *Reckoning) Dial {
+	top := float64(weekDays)
+	if r.Keeps.CustomaryDays > weekDays {
+		top = twoMonthDays
+	}
+	d := Dial{Name: "Keeps", Unit: "days", Known: r.Keeps.Known()}
+	if !d.Known {
+		return d
+	}
+	d.Value, d.Further = r.Keeps.CautiousDays, r.Keeps.CustomaryDays
+	d.Position, d.FurtherP = math.Min(1, d.Value/top), math.Min(1, d.Further/top)
+	return d
+}

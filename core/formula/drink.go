@@ -1,0 +1,127 @@
+// Package formula turns the lines of a drink into what comes out: milk and
+// pulp, sweetness, fat, servings, nutrition, how long it keeps.
+package formula
+
+import (
+	"fmt"
+
+	"plushladle/core/extract"
+	"plushladle/core/fault"
+	"plushladle/core/ingredient"
+	"plushladle/core/keep"
+	"plushladle/core/quantity"
+)
+
+// Line is one ingredient of a drink.
+type Line struct {
+	Amount     quantity.Amount
+	Ingredient *ingredient.Ingredient // nil where the name was not understood
+	Name       string                 // as the cook wrote it
+	Stage      ingredient.Stage       // "" for the ingredient's own
+	Note       string                 // what the cook wrote besides: "soaked overnight"
+	Unsoaked   bool                   // goes in dry although its kind is usually soaked
+	SoakedCup  bool                   // the volume was measured after soaking
+	Locked     bool                   // stays as it is when the drink is scaled
+}
+
+// SizeBy says what a batch is sized by.
+type SizeBy string
+
+// The ways to size a batch.
+const (
+	AsWritten  SizeBy = ""
+	ByTimes    SizeBy = "times"    // a factor on the amounts as written
+	ByVolume   SizeBy = "volume"   // mL of finished drink
+	ByServings SizeBy = "servings" // a number of servings
+	ByBase     SizeBy = "base"     // g of dry base on hand
+)
+
+// Size is how much is to be made.
+type Size struct {
+	By    SizeBy
+	Value float64
+}
+
+// SpiceSchool says how strong spices grow with a batch.
+type SpiceSchool string
+
+// The spice schools. The zero school is linear.
+const (
+	Linear SpiceSchool = "linear"
+	Eased  SpiceSchool = "eased"
+)
+
+// Drink is a formula with the way it is made. Amounts are as written in the
+// stored version; Size scales them from there, never from an earlier scaling.
+type Drink struct {
+	Name      string
+	Lines     []Line
+	System    quantity.System
+	Method    extract.Method
+	Size      Size
+	ServingML float64 // 0 for the usual serving of the drink's style
+	School    keep.School
+	Spices    SpiceSchool
+	FridgeC   float64
+	JugML     float64 // what one load may reach; 0 for DefaultJugML
+}
+
+// Usual ways of working where nothing is said (common practice).
+const (
+	DefaultBlendS  = 30
+	DefaultWaterC  = 10
+	DefaultFridgeC = 4
+)
+
+// New is a drink with no lines and the usual ways of working.
+func New(name string) Drink {
+	return Drink{
+		Name:    name,
+		Method:  extract.Method{BlendS: DefaultBlendS, WaterC: DefaultWaterC},
+		School:  keep.Cautious,
+		FridgeC: DefaultFridgeC,
+	}
+}
+
+// Limits on what is reckoned, so that nothing a person types runs away.
+const (
+	MaxLines    = 300
+	maxScaleG   = 1e6 // grams of anything in one batch
+	maxServings = 1e5
+)
+
+// sizeLimits are the accepted values of each way to size a batch.
+var sizeLimits = map[SizeBy]struct {
+	min, max float64
+	accepts  string
+}{
+	ByTimes:    {0.01, 1000, "use a factor from 0.01 to 1000"},
+	ByVolume:   {1, maxScaleG, "use a volume from 1 mL to 1000 L"},
+	ByServings: {0.1, maxServings, "use 0.1 to 100,000 servings"},
+	ByBase:     {0.1, maxScaleG, "use a mass of base from 0.1 g to 1000 kg"},
+}
+
+func (s Size) check() error {
+	if s.By == AsWritten {
+		return nil
+	}
+	limit, known := sizeLimits[s.By]
+	if !known {
+		return fault.New("size.by", string(s.By), "is not a way to size a batch", "use times, volume, servings or base")
+	}
+	if !(s.Value >= limit.min && s.Value <= limit.max) {
+		return fault.New("size.value", fmt.Sprint(s.Value), "is out of range", limit.accepts)
+	}
+	return nil
+}
+
+// stage is when the line goes in.
+func (l Line) stage() ingredient.Stage {
+	if l.Stage != "" {
+		return l.Stage
+	}
+	return l.Ingredient.Stage
+}
+
+// counts tells whether the line enters the sums.
+func (l Line) counts() bool { return l.Ingredient != nil && !l.Amount.IsOpen() }

@@ -1,0 +1,58 @@
+package formula
+
+import (
+	"math"
+
+	"plushladle/core/extract"
+)
+
+// Jug is the blender's jug drawn to scale: everything that is ground, pulp and
+// milk together, against the line it may be filled to.
+type Jug struct {
+	TopML   float64 // the top of the scale
+	FillML  float64 // the line one load may reach
+	MilkML  float64
+	PulpML  float64
+	TicksML []float64
+	Loads   int
+}
+
+// DefaultJugML is a common blender's jug, until the kitchen says its own.
+const DefaultJugML = 1500
+
+const (
+	jugHeadroom = 1.12 // the scale's top over what is drawn
+	jugTicks    = 6    // no more than this many
+)
+
+// jug draws what the batch needs. What joins after straining is part of the
+// milk but not of the loads.
+func (b batch) jug(r *Reckoning) Jug {
+	j := Jug{
+		FillML: b.d.JugML,
+		MilkML: r.Drink.VolumeML,
+		PulpML: extract.VolumeML(b.pressed.Pulp, FinishedC),
+	}
+	if j.FillML == 0 {
+		j.FillML = DefaultJugML
+	}
+	ground := b.pressed.Milk.Plus(b.pressed.Pulp).Plus(b.pressed.Lost)
+	j.Loads = int(math.Max(1, math.Ceil(extract.VolumeML(ground, FinishedC)/j.FillML-1e-9)))
+	j.TopML = math.Max(j.FillML, j.MilkML+j.PulpML) * jugHeadroom
+	step := tickStep(j.TopML)
+	for ml := step; ml < j.TopML*0.97; ml += step {
+		j.TicksML = append(j.TicksML, ml)
+	}
+	return j
+}
+
+// tickStep is a round step that gives at most jugTicks ticks.
+func tickStep(top float64) float64 {
+	step := math.Pow(10, math.Floor(math.Log10(top/jugTicks)))
+	for _, times := range []float64{1, 2, 2.5, 5, 10} {
+		if top/(step*times) <= jugTicks {
+			return step * times
+		}
+	}
+	return step * 10
+}

@@ -1,0 +1,110 @@
+package formula
+
+import (
+	"strings"
+
+	"plushladle/core/ingredient"
+	"plushladle/core/quantity"
+)
+
+// maxLineText is how many bytes of one line are read; the rest is a note.
+const maxLineText = 500
+
+// ReadLine reads one line of an ingredient list: "1 1/2 cups raw hazelnuts,
+// soaked overnight". A line whose ingredient is not in the catalogue comes
+// back with a nil Ingredient and its Name as written. The error, a
+// *fault.Error, is for an amount that cannot be one.
+func ReadLine(text string, catalogue *ingredient.Catalogue) (Line, error) {
+	text = strings.TrimSpace(strings.TrimLeft(strings.TrimSpace(text), "-*•·–—▢☐ "))
+	if len(text) > maxLineText {
+		text = strings.ToValidUTF8(text[:maxLineText], "")
+	}
+	negative := strings.HasPrefix(strings.TrimSpace(text), "-")
+	amount, rest, err := quantity.ParseLeading(text)
+	if err != nil || negative {
+		return Line{Name: text}, err
+	}
+	line := Line{Amount: amount}
+	if amount.IsOpen() {
+		line.Amount, rest = amountBehind(rest)
+	}
+	line.readName(rest, catalogue)
+	line.readWords(strings.ToLower(rest))
+	return line, nil
+}
+
+// amountBehind finds an amount written after the name: "almonds, 250 g".
+func amountBehind(text string) (quantity.Amount, string) {
+	if withoutSeeds, ok := cutPrefixFold(text, "seeds of "); ok {
+		if a, rest, err := quantity.ParseLeading(withoutSeeds); err == nil && !a.IsOpen() {
+			return a, rest
+		}
+	}
+	at := strings.IndexAny(text, "0123456789½¼¾⅓⅔⅛")
+	if at <= 0 {
+		return quantity.Amount{}, text
+	}
+	a, err := quantity.ParseAmount(strings.Trim(text[at:], " ()"))
+	if err != nil {
+		return quantity.Amount{}, text
+	}
+	return a, strings.TrimRight(text[:at], " ,:(–-")
+}
+
+func cutPrefixFold(s, prefix string) (string, bool) {
+	if len(s) < len(prefix) || !strings.EqualFold(s[:len(prefix)], prefix) {
+		return s, false
+	}
+	return s[len(prefix):], true
+}
+
+// readName finds the ingredient in what follows the amount, trying the whole
+// text first, then what stands before a bracket or a comma.
+func (l *Line) readName(text string, catalogue *ingredient.Catalogue) {
+	text = strings.TrimSpace(text)
+	text, _ = cutPrefixFold(text, "of ")
+	l.Name = text
+	name, note := splitNote(text)
+	for _, candidate := range []string{text, name} {
+		if i, ok := catalogue.Find(candidate); ok {
+			l.Ingredient, l.Name = i, strings.TrimSpace(candidate)
+			if candidate == name {
+				l.Note = note
+			}
+			return
+		}
+	}
+}
+
+// splitNote parts "hazelnuts (skinned), soaked" into the name and the rest.
+func splitNote(text string) (name, note string) {
+	if open := strings.IndexByte(text, '('); open > 0 {
+		if length := strings.IndexByte(text[open:], ')'); length > 0 {
+			inner := text[open+1 : open+length]
+			name, note = splitNote(text[:open] + text[open+length+1:])
+			return name, strings.Trim(inner+", "+note, ", ")
+		}
+	}
+	for _, mark := range []string{",", ";", " - ", " – ", " after straining", " to finish", " to serve", " for serving", " to taste", " plus more", " or more"} {
+		if at := strings.Index(text, mark); at > 0 {
+			return strings.TrimSpace(text[:at]), strings.Trim(text[at:], " ,;-–")
+		}
+	}
+	return strings.TrimSpace(text), ""
+}
+
+// readWords takes the stage and the soak from what the cook wrote.
+func (l *Line) readWords(text string) {
+	switch {
+	case strings.Contains(text, "to serve"), strings.Contains(text, "for serving"):
+		l.Stage = ingredient.Serve
+	case strings.Contains(text, "after straining"), strings.Contains(text, "to finish"):
+		l.Stage = ingredient.Strained
+	case strings.Contains(text, "to rinse the pulp"):
+		l.Stage = ingredient.Rinse
+	case strings.Contains(text, "soak in, kept"), strings.Contains(text, "soaking water kept"):
+		l.Stage = ingredient.Soak
+	}
+	l.Unsoaked = strings.Contains(text, "unsoaked") || strings.Contains(text, "not soaked")
+	l.SoakedCup = !l.Unsoaked && strings.HasPrefix(text, "soaked ")
+}

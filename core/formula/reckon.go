@@ -1,0 +1,257 @@
+package formula
+
+import (
+	"fmt"
+
+	"plushladle/core/caution"
+	"plushladle/core/fault"
+	"plushladle/core/ingredient"
+	"plushladle/core/keep"
+	"plushladle/core/quantity"
+)
+
+// Reckoning is everything worked out about a drink at its size.
+type Reckoning struct {
+	Style       Style
+	Factor      float64 // growth from the amounts as written
+	Lines       []LineReckoning
+	Ratio       *Ratio // nil without a base
+	Drink       *Made  // nil where nothing was reckoned
+	PulpG       float64
+	FatPct      float64
+	BrixPct     float64
+	WaterAct    float64
+	Per100mL    Nutrition
+	Servings    Servings
+	PerServing  Nutrition
+	Keeps       keep.Life
+	Soak        *Soaking // the longest one; nil where nothing is soaked
+	Allergens   []string
+	Vegan       *bool // nil where a line was not understood and nothing else rules it out
+	Cautions    []caution.Caution
+	Dials       []Dial
+	Jug         Jug
+	Assumptions []string
+}
+
+// LineReckoning is one line at the drink's size.
+type LineReckoning struct {
+	Understood  bool
+	Err         error           // why it does not count; nil where it does
+	MassG       float64         // at this size
+	VolumeML    float64         // as it lies in the measure
+	Amount      quantity.Amount // at this size, in the style it was written in
+	Kitchen     quantity.Amount // in cups and spoons
+	KitchenErr  float64         // what the kitchen measure holds over the exact amount, as a share
+	Role        ingredient.Role
+	Stage       ingredient.Stage
+	Contributes string // what it does, in a few words
+	Note        string // what was taken for it
+}
+
+// Ratio is grinding liquid per 1 of dry base, both ways.
+type Ratio struct{ ByVolume, ByMass float64 }
+
+// Made is the finished drink at 4 °C.
+type Made struct{ MassG, VolumeML, LowML, HighML float64 }
+
+// Servings are how many of what size.
+type Servings struct{ Count, SizeML float64 }
+
+// Soaking is a soak and its window at 20 °C, in hours.
+type Soaking struct {
+	Ingredient string
+	Hours      ingredient.Span
+}
+
+// Nutrition are estimates from the mass balance.
+type Nutrition struct {
+	EnergyKcal, ProteinG, FatG, SaturatedFatG, CarbohydrateG, SugarsG, FreeSugarsG, FibreG, SodiumMg, SucroseEquivalentG float64
+}
+
+func nutritionOf(c ingredient.Content) Nutrition {
+	return Nutrition{
+		EnergyKcal: c.EnergyKcal(), ProteinG: c[ingredient.Protein], FatG: c[ingredient.Fat], SaturatedFatG: c[ingredient.SaturatedFat],
+		CarbohydrateG: c.CarbohydrateG(), SugarsG: c.SugarsG(), FreeSugarsG: c[ingredient.FreeSugars], FibreG: c[ingredient.Fibre],
+		SodiumMg: c[ingredient.SodiumMg], SucroseEquivalentG: c.SucroseEquivalentG(),
+	}
+}
+
+// Reckon works out the drink. Lines that cannot be counted are left out and
+// say why; the error is for the drink as a whole: too many lines, or a size
+// that cannot be reached (a *fault.Error naming the field).
+func (d *Drink) Reckon() (*Reckoning, error) {
+	if len(d.Lines) > MaxLines {
+		return nil, fault.New("lines", fmt.Sprint(len(d.Lines)), "lines are too many", fmt.Sprintf("use at most %d", MaxLines))
+	}
+	r := &Reckoning{Factor: 1, Lines: make([]LineReckoning, len(d.Lines))}
+	lines := d.weigh(r)
+	if refused, ok := caution.Refused(d.parts(lines)); ok {
+		r.Cautions = []caution.Caution{refused}
+		return r, nil
+	}
+	factor, err := d.factor(lines)
+	if err != nil {
+		return nil, err
+	}
+	r.Factor = factor
+	b := d.mix(lines, factor)
+	d.measureLines(r, b)
+	if b.finished.MassG() == 0 {
+		return r, nil
+	}
+	r.fill(b)
+	r.Drink.LowML, r.Drink.HighML = b.likelyML(lines, factor)
+	r.Cautions = caution.Of(d.heldAgainstLimits(b, r))
+	r.Dials = b.dials(r)
+	r.Jug = b.jug(r)
+	b.contributions(r)
+	r.Assumptions = d.assumptions(b, r)
+	return r, nil
+}
+
+// weigh turns the lines into grams as written, noting those that fail.
+func (d *Drink) weigh(r *Reckoning) []weighed {
+	lines := make([]weighed, 0, len(d.Lines))
+	for n := range d.Lines {
+		line := &d.Lines[n]
+		out := &r.Lines[n]
+		if line.Ingredient == nil {
+			out.Err = fault.New("ingredient", line.Name, "is not in the catalogue", "choose one from the list, or leave the line as a note")
+			continue
+		}
+		out.Understood, out.Role, out.Stage = true, line.Ingredient.Role, line.stage()
+		if line.Amount.IsOpen() {
+			out.Note = "no amount given; left open"
+			continue
+		}
+		g, note, err := line.grams(d.System)
+		if err != nil {
+			out.Err = err
+			continue
+		}
+		out.Note = note
+		lines = append(lines, weighed{line: line, index: n, g: g})
+	}
+	return lines
+}
+
+// measureLines gives every weighed line its amounts at this size.
+func (d *Drink) measureLines(r *Reckoning, b batch) {
+	for _, w := range b.lines {
+		out := &r.Lines[w.index]
+		tolerance := w.line.tolerance()
+		out.MassG = w.g
+		out.VolumeML = w.g / w.line.Ingredient.BulkGPerML
+		out.Amount, _ = w.line.Amount.Scaled(w.line.growth(r.Factor, d.Spices), d.System, tolerance)
+		out.Kitchen, out.KitchenErr = quantity.Kitchen(out.VolumeML, d.System, tolerance)
+	}
+}
+
+// fill sets the figures of the finished drink.
+func (r *Reckoning) fill(b batch) {
+	ml := b.volumeML()
+	per100 := b.per100mL()
+	r.Style = b.style()
+	r.Drink = &Made{MassG: b.finished.MassG(), VolumeML: ml}
+	r.PulpG = b.pressed.Pulp.MassG()
+	r.FatPct = 100 * b.finished[ingredient.Fat] / r.Drink.MassG
+	r.BrixPct = keep.Brix(b.finished)
+	r.WaterAct = keep.WaterActivity(b.finished)
+	r.Per100mL = nutritionOf(per100)
+	serving := b.d.servingML(b)
+	r.Servings = Servings{Count: ml / serving, SizeML: serving}
+	r.PerServing = nutritionOf(per100.Times(serving / 100))
+	r.Keeps = keep.Of(b.keeping(per100, r.WaterAct))
+	r.Soak = b.longestSoak()
+	r.Allergens = b.allergens()
+	r.Vegan = b.vegan(r)
+	if b.baseG > 0 && b.baseML > 0 {
+		r.Ratio = &Ratio{ByVolume: b.groundML / b.baseML, ByMass: b.groundG / b.baseG}
+	}
+}
+
+func (b batch) keeping(per100 ingredient.Content, waterActivity float64) keep.Drink {
+	d := keep.Drink{
+		AddedSugarsG: per100[ingredient.FreeSugars], SugarsG: per100.SugarsG(),
+		WaterActivity: waterActivity, FridgeC: b.d.FridgeC, TigerNut: b.has(ingredient.TagTuber),
+	}
+	for _, w := range b.lines {
+		i := w.line.Ingredient
+		d.Parts = append(d.Parts, keep.Part{Name: i.Name, Life: i.Life, Base: i.Role == ingredient.Base})
+	}
+	return d
+}
+
+func (b batch) longestSoak() *Soaking {
+	var longest *Soaking
+	for _, w := range b.lines {
+		i := w.line.Ingredient
+		if !i.HasSoak || i.SoakH.Max == 0 || w.line.Unsoaked {
+			continue
+		}
+		if longest == nil || i.SoakH.Ideal > longest.Hours.Ideal {
+			longest = &Soaking{Ingredient: i.Name, Hours: i.SoakH}
+		}
+	}
+	return longest
+}
+
+func (b batch) allergens() []string {
+	found := []string{}
+	seen := map[string]bool{}
+	for _, w := range b.lines {
+		for _, a := range w.line.Ingredient.Allergens {
+			if !seen[a] {
+				seen[a] = true
+				found = append(found, a)
+			}
+		}
+	}
+	return found
+}
+
+// vegan is unknown while a line is not understood, unless another rules it out.
+func (b batch) vegan(r *Reckoning) *bool {
+	yes := true
+	for _, w := range b.lines {
+		yes = yes && w.line.Ingredient.Vegan
+	}
+	if !yes {
+		return &yes
+	}
+	for _, l := range r.Lines {
+		if !l.Understood {
+			return nil
+		}
+	}
+	return &yes
+}
+
+// parts are the lines as the cautions see them.
+func (d *Drink) parts(lines []weighed) []caution.Part {
+	kept := keepsSoak(lines)
+	parts := make([]caution.Part, len(lines))
+	for n, w := range lines {
+		parts[n] = caution.Part{
+			Ingredient: w.line.Ingredient, MassG: w.g,
+			SoakKept: kept && w.line.Ingredient.HasSoak, Hot: w.line.isHot(),
+		}
+	}
+	return parts
+}
+
+func (d *Drink) heldAgainstLimits(b batch, r *Reckoning) caution.Drink {
+	c := b.finished
+	held := caution.Drink{
+		Parts: d.parts(b.lines), BatchML: r.Drink.VolumeML, ServingML: r.Servings.SizeML,
+		FridgeC: d.FridgeC, BlendS: d.Method.BlendS, WaterC: d.Method.WaterC,
+	}
+	for _, w := range b.lines {
+		held.PerServing = held.PerServing.Plus(w.line.Ingredient.PerGram.Times(w.g * r.Servings.SizeML / r.Drink.VolumeML))
+	}
+	if wet := c[ingredient.Water] + c[ingredient.Sucrose]; wet > 0 {
+		held.SucrosePct = 100 * c[ingredient.Sucrose] / wet
+	}
+	return held
+}

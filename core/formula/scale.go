@@ -1,0 +1,80 @@
+package formula
+
+import (
+	"fmt"
+	"math"
+
+	"plushladle/core/fault"
+	"plushladle/core/ingredient"
+)
+
+// easedFrom is the growth up to which an eased spice still grows in step, and
+// easedPower how it grows beyond (common practice).
+const (
+	easedFrom  = 2
+	easedPower = 0.8
+)
+
+// growth is the factor on a line when the whole drink grows by factor.
+func (l Line) growth(factor float64, spices SpiceSchool) float64 {
+	if l.Locked {
+		return 1
+	}
+	if spices == Eased && factor > easedFrom && l.Ingredient != nil && l.Ingredient.Has(ingredient.TagStrong) {
+		return easedFrom * math.Pow(factor/easedFrom, easedPower)
+	}
+	return factor
+}
+
+// Factor is the growth that brings the drink to its size.
+// The error names "size.by" or "size.value".
+func (d *Drink) factor(lines []weighed) (float64, error) {
+	if err := d.Size.check(); err != nil {
+		return 0, err
+	}
+	switch d.Size.By {
+	case AsWritten:
+		return 1, nil
+	case ByTimes:
+		return d.Size.Value, nil
+	case ByBase:
+		return d.solveFactor(lines, "a base to weigh", func(b batch) float64 { return b.baseG })
+	case ByServings:
+		target := *d
+		target.Size = Size{ByVolume, d.Size.Value * d.servingML(d.mix(lines, 1))}
+		return target.factor(lines)
+	}
+	return d.solveFactor(lines, "lines that can grow", func(b batch) float64 { return b.volumeML() })
+}
+
+const (
+	factorSteps    = 40
+	factorAccuracy = 1e-9
+)
+
+// solveFactor finds the growth at which measure reaches the size's value. The
+// measure grows with the factor, nearly in step, so that scaling by the share
+// still missing closes in fast; locked lines and eased spice slow it only.
+func (d *Drink) solveFactor(lines []weighed, needs string, measure func(batch) float64) (float64, error) {
+	factor := 1.
+	for range factorSteps {
+		got := measure(d.mix(lines, factor))
+		if got <= 0 {
+			return 0, fault.New("size.value", fmt.Sprint(d.Size.Value), "cannot be reached: the drink has nothing to scale",
+				"add "+needs)
+		}
+		share := d.Size.Value / got
+		if math.Abs(share-1) < factorAccuracy {
+			return factor, nil
+		}
+		factor *= share
+		if factor < 1e-6 || factor > 1e6 {
+			break
+		}
+	}
+	if got := measure(d.mix(lines, factor)); math.Abs(got/d.Size.Value-1) < 1e-4 {
+		return factor, nil
+	}
+	return 0, fault.New("size.value", fmt.Sprint(d.Size.Value), "cannot be reached with the lines that are locked",
+		"unlock a line or choose another size")
+}

@@ -1,0 +1,165 @@
+package formula
+
+import (
+	"fmt"
+	"strconv"
+	"strings"
+
+	"plushladle/core/ingredient"
+)
+
+// figure writes a number to three figures, without a trailing exponent.
+func figure(v float64) string {
+	rounded, err := strconv.ParseFloat(strconv.FormatFloat(v, 'g', 3, 64), 64)
+	if err != nil {
+		return strconv.FormatFloat(v, 'g', 3, 64)
+	}
+	return strconv.FormatFloat(rounded, 'f', -1, 64)
+}
+
+// contributions says in a few words what each line does in the drink.
+func (b batch) contributions(r *Reckoning) {
+	sweetG := b.ingoing(func(c ingredient.Content) float64 { return c.SucroseEquivalentG() })
+	for _, w := range b.lines {
+		r.Lines[w.index].Contributes = b.contribution(w, r, sweetG)
+	}
+}
+
+// ingoing adds up a figure over all that goes in.
+func (b batch) ingoing(of func(ingredient.Content) float64) float64 {
+	total := 0.
+	for _, w := range b.lines {
+		total += of(w.line.Ingredient.PerGram) * w.g
+	}
+	return total
+}
+
+func (b batch) contribution(w weighed, r *Reckoning, sweetG float64) string {
+	i := w.line.Ingredient
+	if w.line.stage() == ingredient.Serve {
+		return "in the glass, not in the bottle"
+	}
+	switch i.Role {
+	case ingredient.Base:
+		return soakWords(w, keepsSoak(b.lines))
+	case ingredient.Liquid:
+		return b.liquidWords(w)
+	case ingredient.Sweetener:
+		return fmt.Sprintf("%s of %s g sweetness", figure(i.PerGram.SucroseEquivalentG()*w.g), figure(sweetG))
+	case ingredient.FatRole:
+		without := b.finished[ingredient.Fat] - w.g*i.PerGram[ingredient.Fat]
+		before := 100 * without / (r.Drink.MassG - w.g)
+		return fmt.Sprintf("takes fat from %.1f to %.1f %%", before, r.FatPct)
+	}
+	return usualWords(w, r)
+}
+
+func soakWords(w weighed, kept bool) string {
+	i := w.line.Ingredient
+	switch {
+	case w.line.Unsoaked || !i.HasSoak || i.SoakH.Ideal == 0:
+		return "goes in dry"
+	case kept:
+		return fmt.Sprintf("soak %s h, keep the water", figure(i.SoakH.Ideal))
+	case i.SoakH.Ideal < 1:
+		return fmt.Sprintf("soak %.0f min, rinse", i.SoakH.Ideal*60)
+	case !i.NeedsSoak():
+		return fmt.Sprintf("dry, or soak %s h and rinse", figure(i.SoakH.Ideal))
+	}
+	return fmt.Sprintf("soak %s h, drain, rinse", figure(i.SoakH.Ideal))
+}
+
+func (b batch) liquidWords(w weighed) string {
+	switch w.line.stage() {
+	case ingredient.Soak:
+		return "soaks, and stays in"
+	case ingredient.Grind:
+		return "to grind with"
+	case ingredient.Rinse:
+		return "rinses the pulp through"
+	}
+	return "after straining"
+}
+
+// usualWords gives g/L, with the usual range where one is known.
+func usualWords(w weighed, r *Reckoning) string {
+	here := figure(w.g / r.Drink.VolumeML * 1000)
+	u := w.line.Ingredient.Usual
+	if u.HighGPerL == 0 {
+		return here + " g/L"
+	}
+	times := r.strongerBy()
+	return fmt.Sprintf("%s g/L, usual %s to %s", here, figure(u.LowGPerL*times), figure(u.HighGPerL*times))
+}
+
+var systemWords = [...]string{"US cups and spoons", "metric cups and spoons", "Australian cups and spoons", "Imperial cups and spoons"}
+
+// assumptions lists every default that was taken, for the cook to check.
+func (d *Drink) assumptions(b batch, r *Reckoning) []string {
+	taken := []string{"measures are " + systemWords[d.System]}
+	if b.pressed.PulpSolidsG > 0 {
+		taken = append(taken, "strained by "+d.Method.Strainer.Words()+"; 2 % stays on walls and cloth")
+	}
+	for n, l := range r.Lines {
+		taken = append(taken, lineAssumptions(&d.Lines[n], l)...)
+	}
+	for _, w := range b.lines {
+		taken = append(taken, b.weighedAssumptions(w)...)
+	}
+	return append(taken, "all figures are estimates from the mass balance")
+}
+
+func lineAssumptions(line *Line, l LineReckoning) []string {
+	name := line.Name
+	if line.Ingredient != nil {
+		name = line.Ingredient.Name
+	}
+	switch {
+	case !l.Understood:
+		return []string{fmt.Sprintf("%q is not understood and left out; its allergens are not known", shorten(name))}
+	case l.Err != nil:
+		return []string{shorten(name) + " is left out: " + l.Err.Error()}
+	case l.Note != "":
+		return []string{name + ": " + l.Note}
+	}
+	return nil
+}
+
+// shorten keeps a name that was typed from flooding the list.
+func shorten(name string) string {
+	const most = 80
+	if runes := []rune(name); len(runes) > most {
+		return string(runes[:most]) + "…"
+	}
+	return name
+}
+
+func (b batch) weighedAssumptions(w weighed) []string {
+	i := w.line.Ingredient
+	var taken []string
+	if w.soakedInG(keepsSoak(b.lines)) > 0 {
+		taken = append(taken, i.Name+" taken as soaked and drained")
+	}
+	switch {
+	case w.line.stage() == ingredient.Serve:
+		taken = append(taken, i.Name+" goes in at serving and is left out of the bottle's figures")
+	case w.line.stage() == ingredient.CookIt:
+		taken = append(taken, i.Name+" goes in while cooking; what boils away is not counted")
+	case i.Class == ingredient.Grain:
+		taken = append(taken, fmt.Sprintf("%s ground %s s with water at %s °C", i.Name, figure(b.d.Method.BlendS), figure(b.d.Method.WaterC)))
+	case i.Class == ingredient.Fruit:
+		taken = append(taken, i.Name+" soaked in water that stays in; their sugars count as free sugars")
+	case i.Has(ingredient.TagBoil):
+		taken = append(taken, i.Name+": boiled after straining; what boils away and is skimmed is not counted")
+	}
+	return taken
+}
+
+// isHot tells whether the cook wrote that a liquid goes in hot before straining.
+func (l Line) isHot() bool {
+	if !beforeStraining(l.stage()) {
+		return false
+	}
+	words := strings.ToLower(l.Name + " " + l.Note)
+	return strings.Contains(words, "boiling") || strings.Contains(words, "hot")
+}

@@ -1,0 +1,179 @@
+package ingredient
+
+import (
+	_ "embed"
+	"encoding/csv"
+	"fmt"
+	"strconv"
+	"strings"
+	"sync"
+
+	"plushladle/core/quantity"
+)
+
+//go:embed catalogue.csv
+var catalogueCSV string
+
+// Catalogue is a set of ingredients found by id, name or alias.
+type Catalogue struct {
+	rows   []*Ingredient
+	byName map[string]*Ingredient // folded ids, names and aliases
+}
+
+// Standard is the catalogue that ships with the product. It panics if the
+// embedded table is malformed, which a test rules out.
+var Standard = sync.OnceValue(func() *Catalogue {
+	c, err := readCatalogue(catalogueCSV)
+	if err != nil {
+		panic("ingredient: embedded catalogue: " + err.Error())
+	}
+	return c
+})
+
+// All are the ingredients in catalogue order. The slice is not to be changed.
+func (c *Catalogue) All() []*Ingredient { return c.rows }
+
+// ByID finds an ingredient by its id.
+func (c *Catalogue) ByID(id string) (*Ingredient, bool) {
+	i, ok := c.byName[fold(id)]
+	if !ok || i.ID != id {
+		return nil, false
+	}
+	return i, true
+}
+
+func readCatalogue(text string) (*Catalogue, error) {
+	records, err := csv.NewReader(strings.NewReader(text)).ReadAll()
+	if err != nil {
+		return nil, err
+	}
+	c := &Catalogue{byName: map[string]*Ingredient{}}
+	for n, record := range records[1:] {
+		i, err := readRow(records[0], record)
+		if err != nil {
+			return nil, fmt.Errorf("row %d: %w", n+2, err)
+		}
+		if err := c.add(i); err != nil {
+			return nil, fmt.Errorf("row %d: %w", n+2, err)
+		}
+	}
+	return c, nil
+}
+
+func (c *Catalogue) add(i *Ingredient) error {
+	for _, name := range append([]string{i.ID, i.Name}, i.Aliases...) {
+		key := fold(name)
+		if other, taken := c.byName[key]; taken && other != i {
+			return fmt.Errorf("%q is already a name of %s", name, other.ID)
+		}
+		c.byName[key] = i
+	}
+	c.rows = append(c.rows, i)
+	return nil
+}
+
+// row reads the named cells of one record and keeps the first error.
+type row struct {
+	cells map[string]string
+	err   error
+}
+
+func (r *row) number(column string) float64 {
+	cell := r.cells[column]
+	if cell == "" {
+		return 0
+	}
+	v, err := strconv.ParseFloat(cell, 64)
+	if err != nil && r.err == nil {
+		r.err = fmt.Errorf("%s: %w", column, err)
+	}
+	return v
+}
+
+// numbers reads a cell of numbers parted by slashes.
+func (r *row) numbers(column string, want int) []float64 {
+	out := make([]float64, want)
+	if r.cells[column] == "" {
+		return out
+	}
+	parts := strings.Split(r.cells[column], "/")
+	if len(parts) != want && r.err == nil {
+		r.err = fmt.Errorf("%s: want %d numbers", column, want)
+		return out
+	}
+	for i, part := range parts {
+		v, err := strconv.ParseFloat(part, 64)
+		if err != nil && r.err == nil {
+			r.err = fmt.Errorf("%s: %w", column, err)
+		}
+		out[i] = v
+	}
+	return out
+}
+
+func (r *row) list(column string) []string {
+	if r.cells[column] == "" {
+		return nil
+	}
+	return strings.Split(r.cells[column], ";")
+}
+
+func readRow(header, record []string) (*Ingredient, error) {
+	r := row{cells: map[string]string{}}
+	for i, column := range header {
+		r.cells[column] = record[i]
+	}
+	soak := r.numbers("soak_h", 3)
+	life := r.numbers("life_days", 2)
+	usual := r.numbers("usual_g_per_l", 2)
+	i := &Ingredient{
+		ID: r.cells["id"], Name: r.cells["name"], Aliases: r.list("aliases"),
+		Role: Role(r.cells["role"]), Class: Class(r.cells["class"]), Stage: Stage(r.cells["stage"]),
+		BulkGPerML: r.number("density_g_per_ml"), PieceG: r.pieces(),
+		Swelling: r.number("swelling"), UptakeGPerG: r.number("uptake"),
+		SoakH: Span{soak[0], soak[1], soak[2]}, HasSoak: r.cells["soak_h"] != "",
+		Life: Life{life[0], life[1]}, Usual: Usual{usual[0], usual[1]},
+		PerGram: r.content(), Allergens: r.list("allergens"), Vegan: r.cells["vegan"] == "yes",
+		Source: r.cells["source"], tags: r.tags(),
+	}
+	return i, r.err
+}
+
+func (r *row) tags() []Tag {
+	var tags []Tag
+	for _, t := range strings.Fields(r.cells["tags"]) {
+		tags = append(tags, Tag(t))
+	}
+	return tags
+}
+
+func (r *row) pieces() map[quantity.Unit]float64 {
+	pieces := map[quantity.Unit]float64{}
+	for _, p := range r.list("pieces") {
+		name, grams, _ := strings.Cut(p, "=")
+		u, ok := quantity.UnitOf(name)
+		g, err := strconv.ParseFloat(grams, 64)
+		if (!ok || err != nil) && r.err == nil {
+			r.err = fmt.Errorf("pieces: %q", p)
+		}
+		pieces[u] = g
+	}
+	return pieces
+}
+
+// columnOf names the column of each component; the table is per 100 g.
+var columnOf = [componentCount]string{
+	Water: "water", Protein: "protein", Fat: "fat", Sucrose: "sucrose", Glucose: "glucose", Fructose: "fructose",
+	Galactose: "galactose", Lactose: "lactose", Maltose: "maltose", Starch: "starch", Fibre: "fibre",
+	Xylitol: "xylitol", Erythritol: "erythritol", Alcohol: "alcohol", Ash: "ash",
+	SaturatedFat: "sat_fat", FreeSugars: "free_sugars", SodiumMg: "sodium_mg", SeleniumUg: "selenium_ug",
+	IodineUg: "iodine_ug", CoumarinMg: "coumarin_mg",
+}
+
+func (r *row) content() Content {
+	var c Content
+	for i, column := range columnOf {
+		c[i] = r.number(column) / 100
+	}
+	return c
+}

@@ -1,0 +1,127 @@
+package ingredient
+
+// Component is one of the things a food is made of.
+type Component uint8
+
+// The components. Water to Ash add up to the whole; the tracers after them
+// are parts of those, followed because a figure or a caution needs them.
+const (
+	Water Component = iota
+	Protein
+	Fat
+	Sucrose
+	Glucose
+	Fructose
+	Galactose
+	Lactose
+	Maltose
+	Starch // starch and other available carbohydrate that is not sugar
+	Fibre
+	Xylitol
+	Erythritol
+	Alcohol
+	Ash
+
+	SaturatedFat // part of Fat, g
+	FreeSugars   // part of the sugars, g, by the WHO 2015 definition
+	SodiumMg     // part of Ash, mg
+	SeleniumUg   // µg
+	IodineUg     // µg
+	CoumarinMg   // mg
+
+	componentCount
+	massComponents = Ash + 1
+)
+
+// IsSugar tells whether c is a mono- or disaccharide.
+func (c Component) IsSugar() bool { return c >= Sucrose && c <= Maltose }
+
+// IsMass tells whether c is part of what adds up to the whole.
+func (c Component) IsMass() bool { return c < massComponents }
+
+// Components are all of them, in order, for walking over a Content.
+var Components = func() (all [componentCount]Component) {
+	for i := range all {
+		all[i] = Component(i)
+	}
+	return all
+}()
+
+// Content is how much of each component something holds: grams, except where
+// the component's name says milligrams or micrograms.
+type Content [componentCount]float64
+
+// Plus is the content of both together.
+func (c Content) Plus(other Content) Content {
+	for i := range c {
+		c[i] += other[i]
+	}
+	return c
+}
+
+// Times is the content of factor times as much.
+func (c Content) Times(factor float64) Content {
+	for i := range c {
+		c[i] *= factor
+	}
+	return c
+}
+
+// MassG is the mass of it all, in grams.
+func (c Content) MassG() float64 {
+	total := 0.
+	for _, v := range c[:massComponents] {
+		total += v
+	}
+	return total
+}
+
+// SugarsG is the mass of all mono- and disaccharides.
+func (c Content) SugarsG() float64 {
+	total := 0.
+	for _, v := range c[Sucrose : Maltose+1] {
+		total += v
+	}
+	return total
+}
+
+// PolyolsG is the mass of the sugar alcohols.
+func (c Content) PolyolsG() float64 { return c[Xylitol] + c[Erythritol] }
+
+// CarbohydrateG is available carbohydrate: sugars, starch and polyols,
+// fibre apart.
+func (c Content) CarbohydrateG() float64 { return c.SugarsG() + c[Starch] + c.PolyolsG() }
+
+// Energy factors in kcal/g. Source: 21 CFR 101.9(c)(1).
+const (
+	kcalPerProtein      = 4
+	kcalPerCarbohydrate = 4
+	kcalPerFat          = 9
+	kcalPerAlcohol      = 7
+	kcalPerXylitol      = 2.4
+	kcalPerErythritol   = 0.2
+)
+
+// EnergyKcal is the energy by the general factors.
+func (c Content) EnergyKcal() float64 {
+	return kcalPerProtein*c[Protein] + kcalPerFat*c[Fat] + kcalPerAlcohol*c[Alcohol] +
+		kcalPerCarbohydrate*(c.SugarsG()+c[Starch]) +
+		kcalPerXylitol*c[Xylitol] + kcalPerErythritol*c[Erythritol]
+}
+
+// Sweetness on weight of each sweet component, sucrose being 1, in solutions
+// of about 10 %. Source: Belitz, Grosch & Schieberle, Food Chemistry, from
+// memory.
+var relativeSweetness = [componentCount]float64{
+	Sucrose: 1, Fructose: 1.14, Glucose: 0.69, Maltose: 0.46, Lactose: 0.39, Galactose: 0.63,
+	Xylitol: 1.02, Erythritol: 0.65,
+}
+
+// SucroseEquivalentG is the mass of sucrose that would be as sweet, in grams.
+func (c Content) SucroseEquivalentG() float64 {
+	total := 0.
+	for i, share := range relativeSweetness {
+		total += share * c[i]
+	}
+	return total
+}

@@ -1,0 +1,121 @@
+// Package ingredient holds what is known of each ingredient: what it is made
+// of, how it measures, soaks, keeps and whom it can harm.
+package ingredient
+
+import "plushladle/core/quantity"
+
+// Role is the part an ingredient usually plays in a drink.
+type Role string
+
+// The roles.
+const (
+	Base      Role = "base"
+	Liquid    Role = "liquid"
+	Sweetener Role = "sweetener"
+	Spice     Role = "spice"
+	Flavour   Role = "flavour"
+	FatRole   Role = "fat"
+	Salt      Role = "salt"
+)
+
+// Stage is when an ingredient goes in.
+type Stage string
+
+// The stages of making a drink, in order.
+const (
+	Soak     Stage = "soak"
+	Grind    Stage = "grind"
+	Rinse    Stage = "rinse"
+	Strained Stage = "after straining"
+	CookIt   Stage = "cook"
+	Serve    Stage = "at serving"
+)
+
+// Stages are all stages in the order they come.
+var Stages = []Stage{Soak, Grind, Rinse, Strained, CookIt, Serve}
+
+// Class is how an ingredient gives up what it holds when it is ground.
+type Class string
+
+// The classes of release.
+const (
+	Nut      Class = "nut"
+	Tuber    Class = "tuber"
+	Grain    Class = "grain"
+	Soy      Class = "soy"
+	Fruit    Class = "fruit"
+	SpiceDry Class = "spice"
+	Soluble  Class = "soluble"
+)
+
+// Tag marks an ingredient for a rule that concerns only a few.
+type Tag string
+
+// The tags.
+const (
+	TagFluid     Tag = "fluid"     // an ounce of it is a fluid ounce
+	TagRefused   Tag = "refused"   // unsafe as a base; nothing is computed
+	TagBoil      Tag = "boil"      // never raw
+	TagKept      Tag = "kept"      // its soaking liquid stays in the drink
+	TagClogs     Tag = "clogs"     // clogs cloth and sieve
+	TagGels      Tag = "gels"      // gels in water
+	TagSlimes    Tag = "slimes"    // turns slimy when ground long or warm
+	TagHorchata  Tag = "horchata"  // makes the drink a horchata
+	TagNog       Tag = "nog"       // makes a sweet drink a nog
+	TagBlend     Tag = "blend"     // makes the drink a herb or cocoa blend
+	TagStrong    Tag = "strong"    // a strong spice, eased when a batch grows
+	TagNutmeg    Tag = "nutmeg"    // toxic in quantity
+	TagHoney     Tag = "honey"     // not under twelve months
+	TagXylitol   Tag = "xylitol"   // poisonous to dogs
+	TagChocolate Tag = "chocolate" // poisonous to dogs
+	TagRice      Tag = "rice"      // inorganic arsenic; not for small children
+	TagDairy     Tag = "dairy"     // shortens the drink's life
+	TagTuber     Tag = "tuber"     // called a nut and is none
+)
+
+// Span is a minimum, a usual and a maximum, in the unit of the field.
+type Span struct{ Min, Ideal, Max float64 }
+
+// Life is a fridge life at 4 °C in days, by each school. Zero is unknown.
+type Life struct{ CautiousDays, CustomaryDays float64 }
+
+// Usual is the range in which a flavour is commonly used, in g/L of a drink
+// by the glass. Zero is unknown.
+type Usual struct{ LowGPerL, HighGPerL float64 }
+
+// Ingredient is one row of the catalogue.
+type Ingredient struct {
+	ID          string
+	Name        string
+	Aliases     []string
+	Role        Role
+	Class       Class
+	Stage       Stage   // when it goes in if nothing is said
+	BulkGPerML  float64 // as it lies in a measuring cup
+	PieceG      map[quantity.Unit]float64
+	Swelling    float64 // volume soaked per volume dry; 0 unknown
+	UptakeGPerG float64 // water taken up in the soak
+	SoakH       Span    // at 20 °C
+	HasSoak     bool
+	Life        Life
+	Usual       Usual
+	PerGram     Content
+	Allergens   []string
+	Vegan       bool
+	Source      string
+	tags        []Tag
+}
+
+// Has tells whether the ingredient carries the tag.
+func (i *Ingredient) Has(t Tag) bool {
+	for _, own := range i.tags {
+		if own == t {
+			return true
+		}
+	}
+	return false
+}
+
+// NeedsSoak tells whether its soak has a minimum, so that it is taken as
+// soaked unless its line says otherwise.
+func (i *Ingredient) NeedsSoak() bool { return i.HasSoak && i.SoakH.Min > 0 }

@@ -1,0 +1,150 @@
+package ingredient
+
+import (
+	"sort"
+	"strings"
+	"unicode"
+)
+
+// maxSearch is how many runes of what is typed are looked at.
+const maxSearch = 120
+
+// Find returns the ingredient that name means: its id, name or alias, or one
+// of those once words that do not change what it is (raw, soaked, chopped …)
+// are left out.
+func (c *Catalogue) Find(name string) (*Ingredient, bool) {
+	if i, ok := c.byName[fold(name)]; ok {
+		return i, true
+	}
+	words := strings.Fields(fold(name))
+	if len(words) > 12 {
+		return nil, false
+	}
+	if i, ok := c.byWords(words); ok {
+		return i, true
+	}
+	return c.byWords(withoutForms(words))
+}
+
+// byWords tries the words as they are, and with the last one in the singular.
+func (c *Catalogue) byWords(words []string) (*Ingredient, bool) {
+	if len(words) == 0 {
+		return nil, false
+	}
+	if i, ok := c.byName[strings.Join(words, " ")]; ok {
+		return i, true
+	}
+	last := len(words) - 1
+	singular, found := strings.CutSuffix(words[last], "s")
+	if !found {
+		return nil, false
+	}
+	i, ok := c.byName[strings.Join(append(words[:last:last], singular), " ")]
+	return i, ok
+}
+
+// formWords say how an ingredient comes without changing which one it is.
+var formWords = map[string]bool{}
+
+func init() {
+	for _, w := range strings.Fields(`raw soaked unsoaked drained rinsed roasted toasted chopped sliced whole halved
+		pitted shelled peeled skinned blanched unsalted salted organic fresh freshly ripe good quality fine finely
+		ground grated crushed dry dried cold hot warm boiling filtered room temperature optional packed level
+		plain pure unsweetened extra of the some more at large small medium pieces piece halves toasted cooked
+		lightly dark light natural split seeds from to taste for pinch`) {
+		formWords[w] = true
+	}
+}
+
+func withoutForms(words []string) []string {
+	var kept []string
+	for _, w := range words {
+		if !formWords[w] {
+			kept = append(kept, w)
+		}
+	}
+	return kept
+}
+
+// Suggest returns up to limit ingredients for a type-ahead, best first: those
+// with a name or alias that begins with what is typed, then those with a word
+// that does, then those that contain it.
+func (c *Catalogue) Suggest(typed string, limit int) []*Ingredient {
+	key := fold(typed)
+	if runes := []rune(key); len(runes) > maxSearch {
+		key = string(runes[:maxSearch])
+	}
+	type hit struct {
+		i     *Ingredient
+		rank  int
+		order int
+	}
+	var hits []hit
+	for order, i := range c.rows {
+		if rank, ok := i.rank(key); ok {
+			hits = append(hits, hit{i, rank, order})
+		}
+	}
+	sort.Slice(hits, func(a, b int) bool {
+		if hits[a].rank != hits[b].rank {
+			return hits[a].rank < hits[b].rank
+		}
+		return hits[a].order < hits[b].order
+	})
+	found := make([]*Ingredient, 0, limit)
+	for _, h := range hits[:min(limit, len(hits))] {
+		found = append(found, h.i)
+	}
+	return found
+}
+
+// rank is 0 for the very name, growing as the match gets looser.
+func (i *Ingredient) rank(key string) (int, bool) {
+	best, found := 0, false
+	for n, name := range append([]string{i.Name}, i.Aliases...) {
+		folded := fold(name)
+		rank := -1
+		switch {
+		case folded == key:
+			rank = 0
+		case strings.HasPrefix(folded, key):
+			rank = 1
+		case strings.Contains(folded, " "+key):
+			rank = 2
+		case strings.Contains(folded, key):
+			rank = 3
+		}
+		if rank < 0 {
+			continue
+		}
+		rank *= 2
+		if n > 0 {
+			rank++ // an alias comes after a name
+		}
+		if !found || rank < best {
+			best, found = rank, true
+		}
+	}
+	return best, found
+}
+
+// fold brings a name to one spelling: lower case, letters and digits, single
+// spaces, plain apostrophes left out.
+func fold(name string) string {
+	var b strings.Builder
+	space := false
+	for _, r := range name {
+		switch {
+		case unicode.IsLetter(r) || unicode.IsDigit(r):
+			if space && b.Len() > 0 {
+				b.WriteByte(' ')
+			}
+			space = false
+			b.WriteRune(unicode.ToLower(r))
+		case r == '\'' || r == '’':
+		default:
+			space = true
+		}
+	}
+	return b.String()
+}

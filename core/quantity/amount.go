@@ -1,0 +1,193 @@
+// Package quantity reads, converts and writes the amounts a cook uses:
+// masses in grams, volumes in millilitres and counted things, in the measure
+// systems of the kitchen.
+package quantity
+
+import (
+	"math"
+	"strconv"
+	"strings"
+)
+
+// Fill says how a measure is filled.
+type Fill uint8
+
+// How a measure is filled.
+const (
+	Level Fill = iota
+	Heaped
+	Scant
+)
+
+// What a heaped and a scant measure hold of a level one, from memory.
+var fillShare = [...]float64{Level: 1, Heaped: 1.75, Scant: 0.9}
+
+var fillNames = [...]string{Heaped: "heaped", Scant: "scant"}
+
+// Pack is what one of a counted thing holds, as in "1 (14 oz) can".
+type Pack struct {
+	Value float64
+	Unit  Unit
+}
+
+// Term is one number and its unit. Low and High differ for a range.
+type Term struct {
+	Low, High float64
+	Unit      Unit
+	Fill      Fill
+	Pack      Pack // the zero Pack when none is stated
+}
+
+// Amount is an amount as people write it: one term or several added together.
+// The zero Amount is open: no amount was given.
+type Amount struct {
+	terms []Term
+	about bool
+}
+
+// Of is the amount of value units.
+func Of(value float64, u Unit) Amount {
+	return Amount{terms: []Term{{Low: value, High: value, Unit: u}}}
+}
+
+// IsOpen tells whether no amount was given.
+func (a Amount) IsOpen() bool { return len(a.terms) == 0 }
+
+// IsAbout tells whether the amount was marked as approximate.
+func (a Amount) IsAbout() bool { return a.about }
+
+// Terms are the parts of the amount. The slice is not to be changed.
+func (a Amount) Terms() []Term { return a.terms }
+
+// IsRange tells whether any part is a range; its middle is what counts.
+func (a Amount) IsRange() bool {
+	for _, t := range a.terms {
+		if t.Low != t.High {
+			return true
+		}
+	}
+	return false
+}
+
+// Middle is the number of units the term stands for: the middle of a range,
+// with heaped and scant measures counted as what they hold.
+func (t Term) Middle() float64 {
+	return (t.Low + t.High) / 2 * fillShare[t.Fill]
+}
+
+// HasPack tells whether the content of one piece is stated.
+func (t Term) HasPack() bool { return t.Pack.Value > 0 }
+
+// Volume is the amount in mL where every part of it is a volume.
+func (a Amount) Volume(s System) (ml float64, ok bool) { return a.sum(Volume, s) }
+
+// Mass is the amount in g where every part of it is a mass.
+func (a Amount) Mass(s System) (g float64, ok bool) { return a.sum(Mass, s) }
+
+func (a Amount) sum(d Dimension, s System) (total float64, ok bool) {
+	for _, t := range a.terms {
+		if t.Unit.Dimension() != d || t.HasPack() {
+			return 0, false
+		}
+		total += t.Middle() * t.Unit.Size(s)
+	}
+	return total, !a.IsOpen()
+}
+
+// IsMetric tells whether the amount is written in grams, millilitres and
+// their multiples, and so is rescaled by number rather than by spoon.
+func (a Amount) IsMetric() bool {
+	for _, t := range a.terms {
+		if units[t.Unit].fractions || t.Unit == FluidOunce || t.Unit == Ounce {
+			return false
+		}
+	}
+	return !a.IsOpen()
+}
+
+// String writes the amount as the kitchen does: "1½ cups", "2 tbsp + 1 tsp",
+// "3–4 pieces". Reading it again gives the same text.
+func (a Amount) String() string {
+	if a.IsOpen() {
+		return ""
+	}
+	parts := make([]string, len(a.terms))
+	for i, t := range a.terms {
+		parts[i] = t.String()
+	}
+	text := strings.Join(parts, " + ")
+	if a.about {
+		return "about " + text
+	}
+	return text
+}
+
+func (t Term) String() string {
+	var b strings.Builder
+	b.WriteString(formatValue(t.Low, t.Unit))
+	if t.High != t.Low {
+		b.WriteString("–" + formatValue(t.High, t.Unit))
+	}
+	if t.HasPack() && t.Unit == Piece {
+		b.WriteString(" x " + formatValue(t.Pack.Value, t.Pack.Unit) + " " + unitText(t.Pack.Unit, t.Pack.Value))
+		return b.String()
+	}
+	if t.Fill != Level {
+		b.WriteString(" " + fillNames[t.Fill])
+	}
+	if t.HasPack() {
+		b.WriteString(" (" + formatValue(t.Pack.Value, t.Pack.Unit) + " " + unitText(t.Pack.Unit, t.Pack.Value) + ")")
+	}
+	b.WriteString(" " + unitText(t.Unit, t.High))
+	return b.String()
+}
+
+func unitText(u Unit, value float64) string {
+	if value > 1 {
+		return units[u].plural
+	}
+	return units[u].singular
+}
+
+// vulgar are the fractions written with one character.
+var vulgar = []struct {
+	value float64
+	rune  rune
+}{
+	{1. / 8, '⅛'}, {1. / 4, '¼'}, {1. / 3, '⅓'}, {3. / 8, '⅜'}, {1. / 2, '½'}, {5. / 8, '⅝'},
+	{2. / 3, '⅔'}, {3. / 4, '¾'}, {7. / 8, '⅞'}, {1. / 6, '⅙'}, {5. / 6, '⅚'}, {1. / 5, '⅕'}, {2. / 5, '⅖'}, {3. / 5, '⅗'}, {4. / 5, '⅘'},
+}
+
+// sameFraction is how near a number must be to a fraction to be written as it.
+const sameFraction = 1e-9
+
+// formatValue writes a number in the style of its unit, to six figures.
+func formatValue(value float64, u Unit) string {
+	if units[u].fractions {
+		if text, ok := mixedNumber(value); ok {
+			return text
+		}
+	}
+	rounded, err := strconv.ParseFloat(strconv.FormatFloat(value, 'g', 6, 64), 64)
+	if err != nil {
+		return strconv.FormatFloat(value, 'f', -1, 64)
+	}
+	return strconv.FormatFloat(rounded, 'f', -1, 64)
+}
+
+func mixedNumber(value float64) (string, bool) {
+	whole, rest := math.Modf(value)
+	prefix := ""
+	if whole > 0 {
+		prefix = strconv.FormatFloat(whole, 'f', -1, 64)
+	}
+	if rest < sameFraction && whole > 0 {
+		return prefix, true
+	}
+	for _, v := range vulgar {
+		if math.Abs(rest-v.value) < sameFraction {
+			return prefix + string(v.rune), true
+		}
+	}
+	return "", false
+}

@@ -1,0 +1,180 @@
+package quantity
+
+import (
+	"math"
+	"strconv"
+)
+
+// The tolerances a kitchen measure is chosen within, as a share of the exact
+// amount (common practice): tighter for what is tasted most.
+const (
+	Tight = 0.02 // salt, sweetener, strong spice
+	Loose = 0.05 // everything else
+)
+
+// kitchenSteps are the measures tried, coarse to fine, with the fractions of
+// each that people own or can fill.
+var kitchenSteps = []struct {
+	unit      Unit
+	most      float64 // more than this many is written in a larger unit
+	fractions []float64
+}{
+	{Cup, math.Inf(1), []float64{0, 1. / 4, 1. / 3, 1. / 2, 2. / 3, 3. / 4}},
+	{Tablespoon, 8, []float64{0, 1. / 2}},
+	{Teaspoon, 6, []float64{0, 1. / 8, 1. / 4, 1. / 2, 3. / 4}},
+	{Pinch, 1, []float64{0}},
+	{Smidgen, 1, []float64{0}},
+}
+
+// Kitchen writes ml as cups and spoons: one measure if that is within the
+// tolerance, otherwise two or three added together, otherwise exact
+// millilitres. errorShare is what the measure holds over the exact amount, as
+// a share of it; it never exceeds the tolerance.
+func Kitchen(ml float64, s System, tolerance float64) (a Amount, errorShare float64) {
+	for _, step := range kitchenSteps {
+		t, held, ok := nearest(ml, step.unit, step.most, step.fractions, s)
+		if ok && math.Abs(held-ml) <= tolerance*ml {
+			return Amount{terms: []Term{t}}, held/ml - 1
+		}
+	}
+	if a, held, ok := kitchenSum(ml, s); ok && math.Abs(held-ml) <= tolerance*ml {
+		return a, held/ml - 1
+	}
+	return Of(ml, Millilitre), 0
+}
+
+// nearest is the number of units, to the nearest fraction, that holds ml.
+func nearest(ml float64, u Unit, most float64, fractions []float64, s System) (Term, float64, bool) {
+	size := u.Size(s)
+	exact := ml / size
+	if exact > most {
+		return Term{}, 0, false
+	}
+	whole := math.Floor(exact)
+	best, bestError := 0., math.Inf(1)
+	for _, f := range append([]float64{1}, fractions...) {
+		if e := math.Abs(whole + f - exact); e < bestError {
+			best, bestError = whole+f, e
+		}
+	}
+	return Term{Low: best, High: best, Unit: u}, best * size, best > 0
+}
+
+// kitchenSum fills the largest measures first, each to the fraction below,
+// and the last spoon to the nearest. It gives up where no measure fits.
+func kitchenSum(ml float64, s System) (Amount, float64, bool) {
+	var a Amount
+	held := 0.
+	for i, step := range kitchenSteps[:3] {
+		size := step.unit.Size(s)
+		last := i == 2
+		count := fillFrom((ml-held)/size, step.fractions, last)
+		if count == 0 {
+			continue
+		}
+		held += count * size
+		a.terms = append(a.terms, Term{Low: count, High: count, Unit: step.unit})
+	}
+	return a, held, !a.IsOpen()
+}
+
+// fillFrom is the largest whole-and-fraction not above exact, or the nearest
+// one for the last measure.
+func fillFrom(exact float64, fractions []float64, nearest bool) float64 {
+	whole := math.Floor(exact + sameFraction)
+	rest := exact - whole
+	best := 0.
+	for _, f := range fractions {
+		if f <= rest+sameFraction || (nearest && math.Abs(f-rest) < math.Abs(best-rest)) {
+			best = f
+		}
+	}
+	return whole + best
+}
+
+// Scaled is the amount times factor, written in the style it was written in:
+// grams and millilitres to three figures, cups and spoons by measures that
+// exist, counts as they come out. errorShare is what rounding to a measure
+// adds, as a share of the exact amount; never beyond the tolerance.
+func (a Amount) Scaled(factor float64, s System, tolerance float64) (scaled Amount, errorShare float64) {
+	if a.IsOpen() {
+		return a, 0
+	}
+	if factor == 1 {
+		return a, 0
+	}
+	if a.IsMetric() {
+		return a.times(factor).tidy().rounded(s)
+	}
+	if ml, ok := a.Volume(s); ok {
+		return Kitchen(ml*factor, s, tolerance)
+	}
+	return a.times(factor), 0
+}
+
+// rounded cuts every number to three figures, which errs by at most 0.5 %.
+func (a Amount) rounded(s System) (Amount, float64) {
+	exact := a.size(s)
+	for i, t := range a.terms {
+		a.terms[i].Low, a.terms[i].High = threeFigures(t.Low), threeFigures(t.High)
+	}
+	if exact == 0 {
+		return a, 0
+	}
+	return a, a.size(s)/exact - 1
+}
+
+// size adds up what the terms hold, in g and mL alike, for comparing an
+// amount with itself.
+func (a Amount) size(s System) (total float64) {
+	for _, t := range a.terms {
+		total += t.Middle() * t.Unit.Size(s)
+	}
+	return total
+}
+
+func threeFigures(v float64) float64 {
+	rounded, err := strconv.ParseFloat(strconv.FormatFloat(v, 'g', 3, 64), 64)
+	if err != nil {
+		return v
+	}
+	return rounded
+}
+
+// times is the exact amount times factor, term by term.
+func (a Amount) times(factor float64) Amount {
+	scaled := Amount{about: a.about, terms: make([]Term, len(a.terms))}
+	for i, t := range a.terms {
+		t.Low *= factor
+		t.High *= factor
+		scaled.terms[i] = t
+	}
+	return scaled
+}
+
+// tidy moves 1500 g to 1.5 kg and 0.25 L to 250 mL.
+func (a Amount) tidy() Amount {
+	for i, t := range a.terms {
+		switch {
+		case t.HasPack():
+			continue
+		case t.Unit == Gram && t.Low >= 1000:
+			a.terms[i] = t.in(Kilogram)
+		case t.Unit == Kilogram && t.High < 1:
+			a.terms[i] = t.in(Gram)
+		case t.Unit == Millilitre && t.Low >= 1000:
+			a.terms[i] = t.in(Litre)
+		case t.Unit == Litre && t.High < 1:
+			a.terms[i] = t.in(Millilitre)
+		}
+	}
+	return a
+}
+
+func (t Term) in(u Unit) Term {
+	share := t.Unit.Size(US) / u.Size(US)
+	t.Low *= share
+	t.High *= share
+	t.Unit = u
+	return t
+}

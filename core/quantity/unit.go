@@ -1,0 +1,214 @@
+package quantity
+
+import (
+	"strings"
+
+	"plushladle/core/fault"
+)
+
+// System is a system of kitchen measures: what a cup, a spoon and a fluid
+// ounce hold. Masses and metric volumes are the same in all of them.
+type System uint8
+
+// The measure systems.
+const (
+	US System = iota
+	Metric
+	Australian
+	Imperial
+)
+
+var systemNames = [...]string{US: "us", Metric: "metric", Australian: "au", Imperial: "imperial"}
+
+func (s System) String() string { return systemNames[s] }
+
+// ParseSystem reads us, metric, au or imperial.
+func ParseSystem(name string) (System, error) {
+	for i, n := range systemNames {
+		if n == name {
+			return System(i), nil
+		}
+	}
+	return US, fault.New("system", name, "is not a measure system", "use us, metric, au or imperial")
+}
+
+// Dimension tells what a unit measures.
+type Dimension uint8
+
+// The dimensions of kitchen units.
+const (
+	Count Dimension = iota
+	Mass
+	Volume
+)
+
+// Unit is a unit people write amounts in.
+type Unit uint8
+
+// The units. Piece stands for a bare number of things.
+const (
+	Piece Unit = iota
+	Milligram
+	Gram
+	Kilogram
+	Ounce
+	Pound
+	Millilitre
+	Centilitre
+	Decilitre
+	Litre
+	Teaspoon
+	Tablespoon
+	FluidOunce
+	Cup
+	Pint
+	Quart
+	Gallon
+	Dash
+	Pinch
+	Smidgen
+	Capful
+	Drizzle
+	Shake
+	Inch
+	Thumb
+	Stick
+	Bean
+	Pod
+	Can
+	Carton
+	unitCount
+)
+
+// Masses in grams and volumes in millilitres.
+// Source of the customary figures: NIST Handbook 44, Appendix C.
+const (
+	gramsPerOunce = 28.349523125
+	gramsPerPound = 453.59237
+
+	usTeaspoonML   = 4.92892159375
+	usTablespoonML = 14.78676478125
+	usFluidOunceML = 29.5735295625
+	usCupML        = 236.5882365
+	usPintML       = 473.176473
+	usQuartML      = 946.352946
+	usGallonML     = 3785.411784
+
+	imperialFluidOunceML = 28.4130625
+	imperialPintML       = 568.26125
+
+	imperialTablespoonML = 17.758 // common practice: five eighths of a fluid ounce
+	imperialTeaspoonML   = 5.919  // common practice: a third of the tablespoon
+	imperialCupML        = 284.130625
+
+	capfulML      = 5   // from memory, until the cook calibrates it
+	drizzleML     = 5   // from memory, until the cook calibrates it
+	gramsPerShake = 0.3 // from memory, until the cook calibrates it
+)
+
+// unitInfo is what is known of a unit: how it is written and what it holds.
+type unitInfo struct {
+	singular, plural string
+	dimension        Dimension
+	size             [4]float64 // g or mL in each System; 0 for counts
+	fractions        bool       // written in vulgar fractions rather than decimals
+}
+
+func same(v float64) [4]float64 { return [4]float64{v, v, v, v} }
+
+// perTeaspoon is a share of the system's own teaspoon.
+func perTeaspoon(share float64) [4]float64 {
+	return [4]float64{usTeaspoonML * share, 5 * share, 5 * share, imperialTeaspoonML * share}
+}
+
+var units = [unitCount]unitInfo{
+	Piece:      {"piece", "pieces", Count, same(0), true},
+	Milligram:  {"mg", "mg", Mass, same(0.001), false},
+	Gram:       {"g", "g", Mass, same(1), false},
+	Kilogram:   {"kg", "kg", Mass, same(1000), false},
+	Ounce:      {"oz", "oz", Mass, same(gramsPerOunce), false},
+	Pound:      {"lb", "lb", Mass, same(gramsPerPound), true},
+	Millilitre: {"mL", "mL", Volume, same(1), false},
+	Centilitre: {"cL", "cL", Volume, same(10), false},
+	Decilitre:  {"dL", "dL", Volume, same(100), false},
+	Litre:      {"L", "L", Volume, same(1000), false},
+	Teaspoon:   {"tsp", "tsp", Volume, perTeaspoon(1), true},
+	Tablespoon: {"tbsp", "tbsp", Volume, [4]float64{usTablespoonML, 15, 20, imperialTablespoonML}, true},
+	FluidOunce: {"fl oz", "fl oz", Volume, [4]float64{usFluidOunceML, imperialFluidOunceML, imperialFluidOunceML, imperialFluidOunceML}, false},
+	Cup:        {"cup", "cups", Volume, [4]float64{usCupML, 250, 250, imperialCupML}, true},
+	Pint:       {"pint", "pints", Volume, [4]float64{usPintML, imperialPintML, imperialPintML, imperialPintML}, true},
+	Quart:      {"quart", "quarts", Volume, [4]float64{usQuartML, 2 * imperialPintML, 2 * imperialPintML, 2 * imperialPintML}, true},
+	Gallon:     {"gallon", "gallons", Volume, [4]float64{usGallonML, 8 * imperialPintML, 8 * imperialPintML, 8 * imperialPintML}, true},
+	// Metric and Australian kitchens have no pint of their own and use the imperial one.
+	// Dash, pinch and smidgen: common practice, no source.
+	Dash:    {"dash", "dashes", Volume, perTeaspoon(1. / 8), true},
+	Pinch:   {"pinch", "pinches", Volume, perTeaspoon(1. / 16), true},
+	Smidgen: {"smidgen", "smidgens", Volume, perTeaspoon(1. / 32), true},
+	Capful:  {"capful", "capfuls", Volume, same(capfulML), true},
+	Drizzle: {"drizzle", "drizzles", Volume, same(drizzleML), true},
+	Shake:   {"shake", "shakes", Mass, same(gramsPerShake), true},
+	Inch:    {"inch", "inches", Count, same(0), true},
+	Thumb:   {"thumb", "thumbs", Count, same(0), true},
+	Stick:   {"stick", "sticks", Count, same(0), true},
+	Bean:    {"bean", "beans", Count, same(0), true},
+	Pod:     {"pod", "pods", Count, same(0), true},
+	Can:     {"can", "cans", Count, same(0), true},
+	Carton:  {"carton", "cartons", Count, same(0), true},
+}
+
+func (u Unit) String() string { return units[u].singular }
+
+// Dimension tells whether u is a mass, a volume or a count.
+func (u Unit) Dimension() Dimension { return units[u].dimension }
+
+// Size is what one u holds in the given system: grams for a mass,
+// millilitres for a volume, 0 for a count.
+func (u Unit) Size(s System) float64 { return units[u].size[s] }
+
+// unitWords are the ways each unit is written, in lower case and without
+// full stops. T and t are told apart before this table is asked.
+var unitWords = map[string]Unit{
+	"piece": Piece, "pieces": Piece, "whole": Piece, "pc": Piece, "pcs": Piece,
+	"mg": Milligram, "milligram": Milligram, "milligrams": Milligram,
+	"g": Gram, "gr": Gram, "gram": Gram, "grams": Gram, "gramme": Gram, "grammes": Gram,
+	"kg": Kilogram, "kilo": Kilogram, "kilos": Kilogram, "kilogram": Kilogram, "kilograms": Kilogram,
+	"oz": Ounce, "ounce": Ounce, "ounces": Ounce,
+	"lb": Pound, "lbs": Pound, "pound": Pound, "pounds": Pound,
+	"ml": Millilitre, "millilitre": Millilitre, "millilitres": Millilitre, "milliliter": Millilitre, "milliliters": Millilitre, "cc": Millilitre,
+	"cl": Centilitre, "centilitre": Centilitre, "centilitres": Centilitre, "centiliter": Centilitre, "centiliters": Centilitre,
+	"dl": Decilitre, "decilitre": Decilitre, "decilitres": Decilitre, "deciliter": Decilitre, "deciliters": Decilitre,
+	"l": Litre, "litre": Litre, "litres": Litre, "liter": Litre, "liters": Litre, "ltr": Litre,
+	"tsp": Teaspoon, "tsps": Teaspoon, "teaspoon": Teaspoon, "teaspoons": Teaspoon, "teaspoonful": Teaspoon, "teaspoonfuls": Teaspoon,
+	"tbsp": Tablespoon, "tbsps": Tablespoon, "tbs": Tablespoon, "tbl": Tablespoon, "tblsp": Tablespoon, "tablespoon": Tablespoon, "tablespoons": Tablespoon, "tablespoonful": Tablespoon, "tablespoonfuls": Tablespoon,
+	"fl oz": FluidOunce, "floz": FluidOunce, "fl ounce": FluidOunce, "fl ounces": FluidOunce, "fluid oz": FluidOunce, "fluid ounce": FluidOunce, "fluid ounces": FluidOunce,
+	"cup": Cup, "cups": Cup, "c": Cup, "cupful": Cup, "cupfuls": Cup,
+	"pint": Pint, "pints": Pint, "pt": Pint,
+	"quart": Quart, "quarts": Quart, "qt": Quart, "qts": Quart,
+	"gallon": Gallon, "gallons": Gallon, "gal": Gallon,
+	"dash": Dash, "dashes": Dash,
+	"pinch": Pinch, "pinches": Pinch,
+	"smidgen": Smidgen, "smidgens": Smidgen, "smidge": Smidgen,
+	"capful": Capful, "capfuls": Capful,
+	"drizzle": Drizzle, "drizzles": Drizzle,
+	"shake": Shake, "shakes": Shake,
+	"inch": Inch, "inches": Inch,
+	"thumb": Thumb, "thumbs": Thumb,
+	"stick": Stick, "sticks": Stick,
+	"bean": Bean, "beans": Bean,
+	"pod": Pod, "pods": Pod,
+	"can": Can, "cans": Can, "tin": Can, "tins": Can,
+	"carton": Carton, "cartons": Carton,
+}
+
+// UnitOf finds the unit written as word: a name, an abbreviation or a plural.
+// A capital T is a tablespoon and a small t a teaspoon.
+func UnitOf(word string) (Unit, bool) {
+	switch word {
+	case "T":
+		return Tablespoon, true
+	case "t":
+		return Teaspoon, true
+	}
+	u, ok := unitWords[strings.ToLower(word)]
+	return u, ok
+}
