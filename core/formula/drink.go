@@ -101,7 +101,9 @@ var sizeLimits = map[SizeBy]struct {
 	ByBase:     {0.1, maxScaleG, "use a mass of base from 0.1 g to 1000 kg"},
 }
 
-func (s Size) check() error {
+// Check tells whether the size is one that can be made. The error names
+// "size.by" or "size.value".
+func (s Size) Check() error {
 	if s.By == AsWritten {
 		return nil
 	}

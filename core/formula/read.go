@@ -65,14 +65,13 @@ func (l *Line) readName(text string, catalogue *ingredient.Catalogue) {
 	text, _ = cutPrefixFold(text, "of ")
 	l.Name = text
 	name, note := splitNote(text)
-	for _, candidate := range []string{text, name} {
-		if i, ok := catalogue.Find(candidate); ok {
-			l.Ingredient, l.Name = i, strings.TrimSpace(candidate)
-			if candidate == name {
-				l.Note = note
-			}
-			return
-		}
+	i, ok := catalogue.Find(text, name)
+	if !ok {
+		return
+	}
+	l.Ingredient = i
+	if name != "" && note != "" {
+		l.Name, l.Note = name, note
 	}
 }
 

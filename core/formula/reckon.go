@@ -2,6 +2,7 @@ package formula
 
 import (
 	"fmt"
+	"math"
 
 	"plushladle/core/caution"
 	"plushladle/core/fault"
@@ -41,12 +42,26 @@ type LineReckoning struct {
 	MassG       float64         // at this size
 	VolumeML    float64         // as it lies in the measure
 	Amount      quantity.Amount // at this size, in the style it was written in
+	AmountErr   float64         // what that amount holds over the exact one, as a share
 	Kitchen     quantity.Amount // in cups and spoons
 	KitchenErr  float64         // what the kitchen measure holds over the exact amount, as a share
 	Role        ingredient.Role
 	Stage       ingredient.Stage
 	Contributes string // what it does, in a few words
 	Note        string // what was taken for it
+}
+
+// ExactAmount writes the line's amount at this size so that it loses nothing:
+// as it is where rounding to a measure changes it by less than a thousandth,
+// in grams otherwise. It is "" where the line does not count.
+func (l LineReckoning) ExactAmount() string {
+	switch {
+	case l.Err != nil || l.MassG == 0:
+		return ""
+	case math.Abs(l.AmountErr) < 0.001:
+		return l.Amount.String()
+	}
+	return quantity.Of(l.MassG, quantity.Gram).String()
 }
 
 // Ratio is grinding liquid per 1 of dry base, both ways.
@@ -143,7 +158,11 @@ func (d *Drink) measureLines(r *Reckoning, b batch) {
 		tolerance := w.line.tolerance()
 		out.MassG = w.g
 		out.VolumeML = w.g / w.line.Ingredient.BulkGPerML
-		out.Amount, _ = w.line.Amount.Scaled(w.line.growth(r.Factor, d.Spices), d.System, tolerance)
+		out.Amount, out.AmountErr = w.line.Amount.Scaled(w.line.growth(r.Factor, d.Spices), d.System, tolerance)
+		if w.line.Amount.IsCount() {
+			out.Kitchen = out.Amount
+			continue
+		}
 		out.Kitchen, out.KitchenErr = quantity.Kitchen(out.VolumeML, d.System, tolerance)
 	}
 }

@@ -29,7 +29,7 @@ func (l Line) growth(factor float64, spices SpiceSchool) float64 {
 // Factor is the growth that brings the drink to its size.
 // The error names "size.by" or "size.value".
 func (d *Drink) factor(lines []weighed) (float64, error) {
-	if err := d.Size.check(); err != nil {
+	if err := d.Size.Check(); err != nil {
 		return 0, err
 	}
 	switch d.Size.By {

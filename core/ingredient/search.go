@@ -9,22 +9,26 @@ import (
 // maxSearch is how many runes of what is typed are looked at.
 const maxSearch = 120
 
-// Find returns the ingredient that name means: its id, name or alias, or one
-// of those once words that do not change what it is (raw, soaked, chopped …)
-// are left out.
-func (c *Catalogue) Find(name string) (*Ingredient, bool) {
-	if i, ok := c.byName[fold(name)]; ok {
-		return i, true
+// Find returns the ingredient that one of the names means, the first name that
+// is known winning: as an id, name or alias, then with words left out that say
+// only how it comes (raw, chopped …), then with words of size left out too.
+func (c *Catalogue) Find(names ...string) (*Ingredient, bool) {
+	for _, left := range []map[string]bool{nil, formWords, sizeWords} {
+		for _, name := range names {
+			words := strings.Fields(fold(name))
+			if len(words) > maxNameWords {
+				continue
+			}
+			if i, ok := c.byWords(without(words, left)); ok {
+				return i, true
+			}
+		}
 	}
-	words := strings.Fields(fold(name))
-	if len(words) > 12 {
-		return nil, false
-	}
-	if i, ok := c.byWords(words); ok {
-		return i, true
-	}
-	return c.byWords(withoutForms(words))
+	return nil, false
 }
+
+// maxNameWords is how many words the name of an ingredient can have.
+const maxNameWords = 12
 
 // byWords tries the words as they are, and with the last one in the singular.
 func (c *Catalogue) byWords(words []string) (*Ingredient, bool) {
@@ -43,23 +47,34 @@ func (c *Catalogue) byWords(words []string) (*Ingredient, bool) {
 	return i, ok
 }
 
-// formWords say how an ingredient comes without changing which one it is.
-var formWords = map[string]bool{}
-
-func init() {
-	for _, w := range strings.Fields(`raw soaked unsoaked drained rinsed roasted toasted chopped sliced whole halved
-		pitted shelled peeled skinned blanched unsalted salted organic fresh freshly ripe good quality fine finely
+// formWords say how an ingredient comes without changing which one it is;
+// sizeWords are those and the words of size, which sometimes do.
+var (
+	formWords = wordSet(`raw soaked unsoaked drained rinsed roasted toasted chopped sliced whole halved pitted
+		shelled peeled skinned blanched unsalted salted organic fresh freshly ripe good quality fine finely
 		ground grated crushed dry dried cold hot warm boiling filtered room temperature optional packed level
-		plain pure unsweetened extra of the some more at large small medium pieces piece halves toasted cooked
-		lightly dark light natural split seeds from to taste for pinch`) {
-		formWords[w] = true
+		plain pure unsweetened extra of the some more at pieces piece halves cooked lightly dark light natural
+		split seeds from to taste for`)
+	sizeWords = wordSet(`small medium large`, formWords)
+)
+
+func wordSet(words string, more ...map[string]bool) map[string]bool {
+	set := map[string]bool{}
+	for _, w := range strings.Fields(words) {
+		set[w] = true
 	}
+	for _, m := range more {
+		for w := range m {
+			set[w] = true
+		}
+	}
+	return set
 }
 
-func withoutForms(words []string) []string {
+func without(words []string, left map[string]bool) []string {
 	var kept []string
 	for _, w := range words {
-		if !formWords[w] {
+		if !left[w] {
 			kept = append(kept, w)
 		}
 	}

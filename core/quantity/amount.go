@@ -86,10 +86,17 @@ func (a Amount) Mass(s System) (g float64, ok bool) { return a.sum(Mass, s) }
 
 func (a Amount) sum(d Dimension, s System) (total float64, ok bool) {
 	for _, t := range a.terms {
-		if t.Unit.Dimension() != d || t.HasPack() {
+		each := t.Unit.Size(s)
+		unit := t.Unit
+		if t.HasPack() && units[t.Pack.Unit].fractions { // "2 x 1/4 tsp" is a volume, "2 x 400 ml" two packs
+			unit, each = t.Pack.Unit, t.Pack.Value*t.Pack.Unit.Size(s)
+		} else if t.HasPack() {
 			return 0, false
 		}
-		total += t.Middle() * t.Unit.Size(s)
+		if unit.Dimension() != d {
+			return 0, false
+		}
+		total += t.Middle() * each
 	}
 	return total, !a.IsOpen()
 }
@@ -99,6 +106,16 @@ func (a Amount) sum(d Dimension, s System) (total float64, ok bool) {
 func (a Amount) IsMetric() bool {
 	for _, t := range a.terms {
 		if units[t.Unit].fractions || t.Unit == FluidOunce || t.Unit == Ounce {
+			return false
+		}
+	}
+	return !a.IsOpen()
+}
+
+// IsCount tells whether every part of the amount is a count of things.
+func (a Amount) IsCount() bool {
+	for _, t := range a.terms {
+		if t.Unit.Dimension() != Count || (t.HasPack() && units[t.Pack.Unit].fractions) {
 			return false
 		}
 	}

@@ -40,7 +40,8 @@ func Kitchen(ml float64, s System, tolerance float64) (a Amount, errorShare floa
 	if a, held, ok := kitchenSum(ml, s); ok && math.Abs(held-ml) <= tolerance*ml {
 		return a, held/ml - 1
 	}
-	return Of(ml, Millilitre), 0
+	exact := Of(threeFigures(ml), Millilitre)
+	return exact, exact.terms[0].Low/ml - 1
 }
 
 // nearest is the number of units, to the nearest fraction, that holds ml.
@@ -60,20 +61,26 @@ func nearest(ml float64, u Unit, most float64, fractions []float64, s System) (T
 	return Term{Low: best, High: best, Unit: u}, best * size, best > 0
 }
 
+// maxKitchenTerms is how many measures are added together at most.
+const maxKitchenTerms = 3
+
 // kitchenSum fills the largest measures first, each to the fraction below,
-// and the last spoon to the nearest. It gives up where no measure fits.
+// and the last one to the nearest. It gives up where no measure fits.
 func kitchenSum(ml float64, s System) (Amount, float64, bool) {
 	var a Amount
 	held := 0.
-	for i, step := range kitchenSteps[:3] {
+	for _, step := range kitchenSteps {
 		size := step.unit.Size(s)
-		last := i == 2
-		count := fillFrom((ml-held)/size, step.fractions, last)
+		finest := step.unit == Smidgen || len(a.terms) == maxKitchenTerms-1
+		count := fillFrom((ml-held)/size, step.fractions, finest)
 		if count == 0 {
 			continue
 		}
 		held += count * size
 		a.terms = append(a.terms, Term{Low: count, High: count, Unit: step.unit})
+		if len(a.terms) == maxKitchenTerms {
+			break
+		}
 	}
 	return a, held, !a.IsOpen()
 }
@@ -85,7 +92,12 @@ func fillFrom(exact float64, fractions []float64, nearest bool) float64 {
 	rest := exact - whole
 	best := 0.
 	for _, f := range fractions {
-		if f <= rest+sameFraction || (nearest && math.Abs(f-rest) < math.Abs(best-rest)) {
+		if f <= rest+sameFraction {
+			best = f
+		}
+	}
+	for _, f := range append([]float64{1}, fractions...) {
+		if nearest && math.Abs(f-rest) < math.Abs(best-rest) {
 			best = f
 		}
 	}
@@ -94,7 +106,7 @@ func fillFrom(exact float64, fractions []float64, nearest bool) float64 {
 
 // Scaled is the amount times factor, written in the style it was written in:
 // grams and millilitres to three figures, cups and spoons by measures that
-// exist, counts as they come out. errorShare is what rounding to a measure
+// exist, counts to three figures. errorShare is what rounding to a measure
 // adds, as a share of the exact amount; never beyond the tolerance.
 func (a Amount) Scaled(factor float64, s System, tolerance float64) (scaled Amount, errorShare float64) {
 	if a.IsOpen() {
@@ -109,7 +121,7 @@ func (a Amount) Scaled(factor float64, s System, tolerance float64) (scaled Amou
 	if ml, ok := a.Volume(s); ok {
 		return Kitchen(ml*factor, s, tolerance)
 	}
-	return a.times(factor), 0
+	return a.times(factor).rounded(s)
 }
 
 // rounded cuts every number to three figures, which errs by at most 0.5 %.

@@ -1,0 +1,52 @@
+// Plushladle is the whole product in one file: the kitchen's server, a demo
+// of it, and the core from the command line.
+package main
+
+import (
+	"fmt"
+	"os"
+)
+
+// version is set by the build.
+var version = "dev"
+
+const usage = `usage: plushladle COMMAND [flags]
+
+  serve    open the kitchen on this machine
+  demo     open the demo kitchen, on a copy that is thrown away
+  reckon   reckon a drink from a list of ingredients
+  version  say which version this is
+
+plushladle COMMAND -h lists a command's flags.`
+
+// Exit codes of all commands.
+const (
+	exitOK    = 0
+	exitWrong = 1 // it ran, and the answer is no
+	exitUsage = 2 // bad flags, or a file that cannot be read
+)
+
+func main() { os.Exit(run(os.Args[1:])) }
+
+func run(args []string) int {
+	if len(args) == 0 {
+		fmt.Fprintln(os.Stderr, usage)
+		return exitUsage
+	}
+	switch args[0] {
+	case "serve":
+		return serve(args[1:], os.Stdout, os.Stderr)
+	case "demo":
+		return serveDemo(args[1:], os.Stdout, os.Stderr)
+	case "reckon":
+		return reckon(args[1:], os.Stdin, os.Stdout, os.Stderr)
+	case "version", "--version":
+		fmt.Println("plushladle", version)
+		return exitOK
+	case "help", "-h", "--help":
+		fmt.Println(usage)
+		return exitOK
+	}
+	fmt.Fprintf(os.Stderr, "plushladle: there is no command %q; use serve, demo, reckon or version\n", args[0])
+	return exitUsage
+}

@@ -1,0 +1,339 @@
+package main
+
+import (
+	"encoding/json"
+	"errors"
+	"flag"
+	"fmt"
+	"io"
+	"math"
+	"os"
+	"strings"
+
+	"plushladle/core/extract"
+	"plushladle/core/fault"
+	"plushladle/core/formula"
+	"plushladle/core/ingredient"
+	"plushladle/core/keep"
+	"plushladle/core/quantity"
+	"plushladle/internal/exchange"
+)
+
+// reckonFlags are the flags as typed.
+type reckonFlags struct {
+	system, strain, school    string
+	serving, makeVolume, base string
+	servings, times           float64
+	sweetness, fat, fridge    float64
+	swaps                     swaps
+	json, strict              bool
+	given                     map[string]bool
+}
+
+// swaps collects a repeated --swap.
+type swaps []string
+
+func (s *swaps) String() string { return strings.Join(*s, ", ") }
+
+func (s *swaps) Set(v string) error {
+	*s = append(*s, v)
+	return nil
+}
+
+func reckon(args []string, stdin io.Reader, stdout, stderr io.Writer) int {
+	flags, file, err := parseReckonFlags(args, stderr)
+	if errors.Is(err, flag.ErrHelp) {
+		return exitOK
+	}
+	if err != nil {
+		return fail(stderr, err)
+	}
+	drink, notes, err := flags.drink()
+	if err != nil {
+		return fail(stderr, err)
+	}
+	data, err := readFile(file, stdin)
+	if err != nil {
+		return fail(stderr, err)
+	}
+	recipe, err := exchange.ReadRecipe(data)
+	if err != nil {
+		return fail(stderr, fault.In(file, err))
+	}
+	return reckonRecipe(flags, drink, recipe, notes, stdout, stderr)
+}
+
+func fail(stderr io.Writer, err error) int {
+	fmt.Fprintln(stderr, "plushladle reckon:", strings.ReplaceAll(err.Error(), "\n", " "))
+	return exitUsage
+}
+
+func parseReckonFlags(args []string, stderr io.Writer) (*reckonFlags, string, error) {
+	f := &reckonFlags{given: map[string]bool{}}
+	set := flag.NewFlagSet("reckon", flag.ContinueOnError)
+	set.SetOutput(io.Discard)
+	set.StringVar(&f.system, "system", "us", "what a cup, spoon, fluid ounce is: us, metric, au or imperial")
+	set.StringVar(&f.strain, "strain", "bag", "how it is strained: bag, cloth, gentle, sieve, none or juicer")
+	set.StringVar(&f.serving, "serving", "", "serving size, such as 240ml (default by drink style)")
+	set.StringVar(&f.makeVolume, "make", "", "scale to this volume of drink, such as 1.5l")
+	set.Float64Var(&f.servings, "servings", 0, "scale to this many servings")
+	set.StringVar(&f.base, "base", "", "scale to this much dry base, such as 180g")
+	set.Float64Var(&f.times, "times", 0, "scale by this factor")
+	set.Float64Var(&f.sweetness, "sweetness", 0, "solve the sweetener for this, in g of sucrose equivalents per 100 mL")
+	set.Float64Var(&f.fat, "fat", 0, "solve the added fat for this, in % by mass")
+	set.Var(&f.swaps, "swap", `swap at equal sweetness, "white sugar=maple syrup" (repeatable)`)
+	set.StringVar(&f.school, "school", "cautious", "storage-life school: cautious or customary")
+	set.Float64Var(&f.fridge, "fridge", formula.DefaultFridgeC, "fridge temperature in °C")
+	set.BoolVar(&f.json, "json", false, "print one JSON object instead of the table")
+	set.BoolVar(&f.strict, "strict", false, "fail on a line that is not understood")
+	if err := set.Parse(args); err != nil {
+		if errors.Is(err, flag.ErrHelp) {
+			fmt.Fprintln(stderr, "usage: plushladle reckon [flags] FILE|-")
+			set.SetOutput(stderr)
+			set.PrintDefaults()
+		}
+		return nil, "", err
+	}
+	set.Visit(func(v *flag.Flag) { f.given[v.Name] = true })
+	if set.NArg() != 1 {
+		return nil, "", fault.New("file", "", "is missing or there is more than one", "name one file, or - for standard input, after the flags")
+	}
+	return f, set.Arg(0), nil
+}
+
+// drink is a drink without lines, made the way the flags say, and notes on
+// what was asked and is not computed.
+func (f *reckonFlags) drink() (formula.Drink, []string, error) {
+	d := formula.New("")
+	var errs [8]error
+	d.System, errs[0] = quantity.ParseSystem(f.system)
+	d.Method.Strainer, errs[1] = extract.ParseStrainer(f.strain)
+	d.School, errs[2] = keep.ParseSchool(f.school)
+	d.ServingML, errs[3] = f.volume("serving", f.serving, d.System)
+	d.Size, errs[4] = f.size(d.System)
+	d.FridgeC, errs[5] = f.fridge, f.inRange("fridge", f.fridge, -2, 30, "°C")
+	errs[6] = f.targets()
+	errs[7] = f.swaps.check()
+	for n, name := range []string{"--system", "--strain", "--school", "--serving", "", "", "", "--swap"} {
+		if errs[n] != nil && name != "" {
+			errs[n] = fault.In(name, errs[n])
+		}
+	}
+	return d, f.notSolved(), firstError(errs[:])
+}
+
+func firstError(errs []error) error {
+	for _, err := range errs {
+		if err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+func (f *reckonFlags) volume(name, text string, system quantity.System) (float64, error) {
+	if !f.given[name] {
+		return 0, nil
+	}
+	return f.measure(name, text, "a volume such as 240ml", func(a quantity.Amount) (float64, bool) { return a.Volume(system) })
+}
+
+func (f *reckonFlags) measure(name, text, accepts string, of func(quantity.Amount) (float64, bool)) (float64, error) {
+	a, err := quantity.ParseAmount(text)
+	if err != nil {
+		return 0, fault.In("--"+name, err)
+	}
+	v, ok := of(a)
+	if !ok {
+		return 0, fault.New("--"+name, text, "is not "+accepts, "use "+accepts)
+	}
+	return v, nil
+}
+
+func (f *reckonFlags) size(system quantity.System) (formula.Size, error) {
+	asked := []string{}
+	for _, name := range []string{"make", "servings", "base", "times"} {
+		if f.given[name] {
+			asked = append(asked, "--"+name)
+		}
+	}
+	if len(asked) > 1 {
+		return formula.Size{}, fault.New(asked[1], "", "cannot go with "+asked[0], "use one of --make, --servings, --base and --times")
+	}
+	size := formula.Size{}
+	var err error
+	switch {
+	case f.given["make"]:
+		size.By = formula.ByVolume
+		size.Value, err = f.volume("make", f.makeVolume, system)
+	case f.given["servings"]:
+		size = formula.Size{By: formula.ByServings, Value: f.servings}
+	case f.given["times"]:
+		size = formula.Size{By: formula.ByTimes, Value: f.times}
+	case f.given["base"]:
+		size.By = formula.ByBase
+		size.Value, err = f.measure("base", f.base, "a mass such as 180g", func(a quantity.Amount) (float64, bool) { return a.Mass(system) })
+	}
+	if err == nil && len(asked) == 1 {
+		err = fault.In(asked[0], size.Check())
+	}
+	return size, err
+}
+
+func (f *reckonFlags) inRange(name string, v, low, high float64, unit string) error {
+	if v >= low && v <= high {
+		return nil
+	}
+	return fault.New("--"+name, fmt.Sprint(v), "is out of range", strings.TrimSpace(fmt.Sprintf("use %g to %g %s", low, high, unit)))
+}
+
+func (f *reckonFlags) targets() error {
+	return errors.Join(
+		f.inRange("sweetness", f.sweetness, 0, 100, "g per 100 mL"),
+		f.inRange("fat", f.fat, 0, 90, "%"),
+	)
+}
+
+func (s swaps) check() error {
+	for _, swap := range s {
+		from, to, ok := strings.Cut(swap, "=")
+		if !ok {
+			return fault.New("swap", swap, "is not a swap", `use "white sugar=maple syrup"`)
+		}
+		for _, name := range []string{from, to} {
+			if _, ok := ingredient.Standard().Find(name); !ok {
+				return fault.New("swap", name, "is not in the catalogue", "name an ingredient that is")
+			}
+		}
+	}
+	return nil
+}
+
+// notSolved says which targets were asked for and are not yet worked out.
+func (f *reckonFlags) notSolved() []string {
+	notes := []string{"cost is not reckoned without pantry prices"}
+	for _, name := range []string{"sweetness", "fat", "swap"} {
+		if f.given[name] {
+			notes = append(notes, "--"+name+" is not solved yet; the figures are as written")
+		}
+	}
+	return notes
+}
+
+func readFile(name string, stdin io.Reader) ([]byte, error) {
+	in := stdin
+	if name != "-" {
+		file, err := os.Open(name)
+		if err != nil {
+			return nil, fault.New(name, "", "cannot be read: "+errors.Unwrap(err).Error(), "name a file, or - for standard input")
+		}
+		defer func() { _ = file.Close() }()
+		in = file
+	}
+	data, err := io.ReadAll(io.LimitReader(in, exchange.MaxRecipeBytes+1))
+	if err != nil {
+		return nil, fault.New(name, "", "cannot be read", "name a file, or - for standard input")
+	}
+	return data, nil
+}
+
+func reckonRecipe(f *reckonFlags, d formula.Drink, recipe exchange.Recipe, notes []string, stdout, stderr io.Writer) int {
+	d.Name = recipe.Name
+	understood := 0
+	for _, text := range recipe.Lines {
+		line, err := formula.ReadLine(text, ingredient.Standard())
+		if err != nil {
+			notes = append(notes, "left out: "+err.Error())
+		}
+		if line.Ingredient != nil {
+			understood++
+		} else if f.strict {
+			fmt.Fprintf(stderr, "plushladle reckon: line %q is not understood; correct it, or leave --strict away\n", text)
+			return exitWrong
+		}
+		d.Lines = append(d.Lines, line)
+	}
+	if understood == 0 {
+		fmt.Fprintln(stderr, "plushladle reckon: no line was understood; write one ingredient a line, such as: 1 cup almonds")
+		return exitWrong
+	}
+	r, err := d.Reckon()
+	if err != nil {
+		return fail(stderr, err)
+	}
+	out := exchange.Export(&d, recipe.Lines, r, notes)
+	if f.json {
+		return printJSON(stdout, stderr, out)
+	}
+	printTable(stdout, out)
+	return exitOK
+}
+
+func printJSON(stdout, stderr io.Writer, out exchange.Reckoning) int {
+	encoder := json.NewEncoder(stdout)
+	encoder.SetIndent("", "  ")
+	encoder.SetEscapeHTML(false)
+	if err := encoder.Encode(out); err != nil {
+		fmt.Fprintln(stderr, "plushladle reckon:", err)
+		return exitWrong
+	}
+	return exitOK
+}
+
+func printTable(w io.Writer, out exchange.Reckoning) {
+	if out.Name != "" {
+		fmt.Fprintf(w, "%s\n\n", out.Name)
+	}
+	for _, l := range out.Lines {
+		fmt.Fprintln(w, tableLine(l))
+	}
+	fmt.Fprintln(w)
+	if out.Drink != nil {
+		printFigures(w, out)
+	}
+	for _, c := range out.Cautions {
+		mark := "  "
+		if c.Raised {
+			mark = "! "
+		}
+		fmt.Fprintf(w, "%s%s\n", mark, c.Text)
+	}
+	for _, a := range out.Assumptions {
+		fmt.Fprintf(w, "  assumed: %s\n", a)
+	}
+}
+
+func tableLine(l exchange.Line) string {
+	if !l.Understood {
+		return fmt.Sprintf("  ?  %s  (%s)", l.Text, l.Note)
+	}
+	if l.Grams == nil {
+		return fmt.Sprintf("  %-34s %16s", *l.Ingredient, "open")
+	}
+	return fmt.Sprintf("  %-34s %16s %9.1f g", *l.Ingredient, *l.Measure, *l.Grams)
+}
+
+func printFigures(w io.Writer, out exchange.Reckoning) {
+	row := func(name, format string, args ...any) {
+		fmt.Fprintf(w, "  %-12s %s\n", name, fmt.Sprintf(format, args...))
+	}
+	row("drink", "%.0f mL %s, likely %.0f to %.0f", out.Drink.ML, *out.Style, out.Drink.LowML, out.Drink.HighML)
+	row("pulp", "%.0f g", *out.PulpG)
+	if out.Ratio != nil {
+		row("ratio", "1 : %.2g in cups, 1 : %.2g by weight", out.Ratio.ByVolume, out.Ratio.ByMass)
+	}
+	row("sweetness", "%.1f g/100 mL", out.Per100mL.SucroseEqG)
+	row("fat", "%.1f %%", *out.FatPct)
+	row("servings", "%.1f of %.0f mL", math.Floor(out.Servings.Count*10)/10, out.Servings.ML)
+	row("a serving", "%.0f kcal, %.1f g protein, %.1f g fat, %.1f g sugars (%.1f g free)", out.PerServing.Kcal, out.PerServing.ProteinG, out.PerServing.FatG, out.PerServing.SugarsG, out.PerServing.FreeSugarsG)
+	if out.Keeps.CautiousDays != nil {
+		row("keeps", "%.1f days cautious, %.1f by custom; frozen %d", *out.Keeps.CautiousDays, *out.Keeps.CustomaryDays, out.Keeps.FreezerDays)
+	}
+	for _, reason := range out.Keeps.Reasons {
+		row("", "%s", reason)
+	}
+	if out.Soak != nil {
+		row("soak", "%s %g h (%g to %g)", out.Soak.Ingredient, out.Soak.IdealH, out.Soak.MinH, out.Soak.MaxH)
+	}
+	row("contains", "%s", strings.Join(out.Allergens, ", "))
+}

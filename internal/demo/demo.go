@@ -1,0 +1,136 @@
+// Package demo fills a kitchen with the demo: the galley of a lock-keeper's
+// cottage by a canal. All of it is made up, and all of it goes in through the
+// same requests that the front end makes.
+package demo
+
+import (
+	"bytes"
+	"encoding/json"
+	"fmt"
+	"io"
+	"log/slog"
+	"net/http"
+	"testing/fstest"
+	"time"
+
+	"github.com/gofiber/fiber/v3"
+
+	"plushladle/internal/kitchen"
+	"plushladle/internal/server"
+	"plushladle/internal/store"
+)
+
+// Fill puts the demo kitchen into an empty store, its bottles of every age
+// seen from now.
+func Fill(s *store.Store, now time.Time) error {
+	c := &cook{now: now}
+	c.app = server.New(server.Config{Store: s, Now: func() time.Time { return c.now }, Web: fstest.MapFS{}, Log: slog.New(slog.DiscardHandler)})
+	c.call(http.MethodPut, "/api/kitchen", server.Kitchen{System: "us", School: "cautious", FridgeC: 4, JugML: 1600, Theme: "system"}, nil)
+	for n := len(drinks) - 1; n >= 0; n-- { // the first drink is the one worked on last
+		c.add(drinks[n], now)
+	}
+	if c.err != nil {
+		return fmt.Errorf("demo kitchen: %w", c.err)
+	}
+	return nil
+}
+
+// cook makes requests until one fails.
+type cook struct {
+	app *fiber.App
+	now time.Time
+	err error
+}
+
+func (c *cook) call(method, path string, in, out any) {
+	if c.err != nil {
+		return
+	}
+	c.err = c.try(method, path, in, out)
+}
+
+func (c *cook) try(method, path string, in, out any) error {
+	data, err := json.Marshal(in)
+	if err != nil {
+		return err
+	}
+	request, err := http.NewRequest(method, "http://localhost"+path, bytes.NewReader(data))
+	if err != nil {
+		return err
+	}
+	request.Header.Set("Content-Type", "application/json")
+	response, err := c.app.Test(request, fiber.TestConfig{Timeout: 0})
+	if err != nil {
+		return err
+	}
+	defer func() { _ = response.Body.Close() }()
+	answer, err := io.ReadAll(response.Body)
+	if err != nil {
+		return err
+	}
+	if response.StatusCode >= http.StatusBadRequest {
+		return fmt.Errorf("%s %s: %s", method, path, answer)
+	}
+	if out == nil {
+		return nil
+	}
+	return json.Unmarshal(answer, out)
+}
+
+// add writes a drink down, version by version, and makes its batches.
+func (c *cook) add(d drink, today time.Time) {
+	c.now = today.AddDate(0, 0, -d.startedDaysAgo)
+	var kept server.Drink
+	c.call(http.MethodPost, "/api/drinks", server.NewDrink{Name: d.name}, &kept)
+	for n, v := range d.versions {
+		c.now = c.now.Add(time.Hour)
+		f := c.formula(d, v)
+		c.call(http.MethodPut, fmt.Sprintf("/api/drinks/%d/draft", kept.ID), server.Draft{Name: d.name, Formula: f, Revision: kept.Revision}, &kept)
+		c.call(http.MethodPost, fmt.Sprintf("/api/drinks/%d/versions", kept.ID), server.VersionNote{Note: v.note}, &kept)
+		if n == len(d.versions)-1 {
+			c.make(kept.ID, d.batches, today)
+		}
+	}
+	c.now = today
+}
+
+func (c *cook) formula(d drink, v version) kitchen.Formula {
+	f := kitchen.New("us")
+	f.Strainer, f.Spices = d.strainer, "linear"
+	for n, text := range v.lines {
+		var line kitchen.Line
+		c.call(http.MethodPost, "/api/lines", server.TypedLine{Text: text}, &line)
+		line.Key = fmt.Sprintf("line-%d", n+1)
+		f.Lines = append(f.Lines, line)
+	}
+	return f
+}
+
+func (c *cook) make(drinkID int64, batches []batch, today time.Time) {
+	for _, b := range batches {
+		c.now = today.AddDate(0, 0, -b.daysAgo)
+		made := server.NewBatch{MadeOn: c.now.Format("2006-01-02"), MeasuredML: b.measuredML}
+		for _, bottle := range b.bottles {
+			made.Bottles = append(made.Bottles, server.NewBottle{VolumeML: bottle.ml, Place: bottle.place})
+		}
+		var bottles []server.Bottle
+		c.call(http.MethodPost, fmt.Sprintf("/api/drinks/%d/batches", drinkID), made, &bottles)
+		for n := range bottles {
+			c.drinkUp(bottles[n], b.bottles[n])
+		}
+	}
+}
+
+// drinkUp pours from a bottle what has been drunk since it was filled.
+func (c *cook) drinkUp(bottle server.Bottle, told bottle) {
+	for range told.pours {
+		c.now = c.now.Add(time.Hour)
+		c.call(http.MethodPost, fmt.Sprintf("/api/bottles/%d/pours", bottle.ID), server.Poured{ML: bottle.ServingML}, nil)
+	}
+	if told.thrownOut != "" {
+		c.call(http.MethodPost, fmt.Sprintf("/api/bottles/%d/throw-out", bottle.ID), server.Why{Why: told.thrownOut}, nil)
+	}
+	if told.finished {
+		c.call(http.MethodPost, fmt.Sprintf("/api/bottles/%d/finish", bottle.ID), nil, nil)
+	}
+}

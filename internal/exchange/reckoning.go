@@ -1,0 +1,203 @@
+package exchange
+
+import (
+	"math"
+
+	"plushladle/core/formula"
+	"plushladle/core/keep"
+)
+
+// Reckoning is a reckoned drink in the form that plushladle reckon --json
+// prints: a stable contract, documented in the README. Numbers are in the unit
+// of their name; what cannot be computed is null, never 0.
+type Reckoning struct {
+	Name        string     `json:"name"`
+	Style       *string    `json:"style"`
+	Lines       []Line     `json:"lines"`
+	Ratio       *Ratio     `json:"ratio"`
+	Drink       *Drink     `json:"drink"`
+	PulpG       *float64   `json:"pulp_g"`
+	Per100mL    *Nutrition `json:"per_100ml"`
+	FatPct      *float64   `json:"fat_pct"`
+	Brix        *float64   `json:"brix"`
+	WaterAct    *float64   `json:"water_activity"`
+	Servings    *Servings  `json:"servings"`
+	PerServing  *Nutrition `json:"per_serving"`
+	Keeps       *Keeps     `json:"keeps"`
+	Soak        *Soak      `json:"soak"`
+	Allergens   []string   `json:"allergens"`
+	Vegan       *bool      `json:"vegan"`
+	Cautions    []Caution  `json:"cautions"`
+	Cost        Cost       `json:"cost"`
+	Assumptions []string   `json:"assumptions"`
+}
+
+// Line is one line of the recipe.
+type Line struct {
+	Text       string   `json:"text"`
+	Ingredient *string  `json:"ingredient"`
+	Role       *string  `json:"role"`
+	Grams      *float64 `json:"grams"`
+	ML         *float64 `json:"ml"`
+	Measure    *string  `json:"measure"`
+	Understood bool     `json:"understood"`
+	Note       string   `json:"note"`
+}
+
+// Ratio is grinding liquid as poured per 1 of dry base.
+type Ratio struct {
+	ByVolume float64 `json:"by_volume"`
+	ByMass   float64 `json:"by_mass"`
+}
+
+// Drink is the finished drink at 4 °C.
+type Drink struct {
+	G      float64 `json:"g"`
+	ML     float64 `json:"ml"`
+	LowML  float64 `json:"low_ml"`
+	HighML float64 `json:"high_ml"`
+}
+
+// Nutrition are the figures of 100 mL or of a serving.
+type Nutrition struct {
+	Kcal          float64 `json:"kcal"`
+	ProteinG      float64 `json:"protein_g"`
+	FatG          float64 `json:"fat_g"`
+	SatFatG       float64 `json:"sat_fat_g"`
+	CarbohydrateG float64 `json:"carbohydrate_g"`
+	SugarsG       float64 `json:"sugars_g"`
+	FreeSugarsG   float64 `json:"free_sugars_g"`
+	FibreG        float64 `json:"fibre_g"`
+	SodiumMg      float64 `json:"sodium_mg"`
+	SucroseEqG    float64 `json:"sucrose_eq_g"`
+}
+
+// Servings are how many of what size.
+type Servings struct {
+	Count float64 `json:"count"`
+	ML    float64 `json:"ml"`
+}
+
+// Keeps is the life of the drink; days are before rounding down.
+type Keeps struct {
+	CautiousDays  *float64 `json:"cautious_days"`
+	CustomaryDays *float64 `json:"customary_days"`
+	FreezerDays   int      `json:"freezer_days"`
+	Reasons       []string `json:"reasons"`
+}
+
+// Soak is the longest soak and its window.
+type Soak struct {
+	Ingredient string  `json:"ingredient"`
+	MinH       float64 `json:"min_h"`
+	IdealH     float64 `json:"ideal_h"`
+	MaxH       float64 `json:"max_h"`
+}
+
+// Caution is one thing to know.
+type Caution struct {
+	Code   string   `json:"code"`
+	Text   string   `json:"text"`
+	Value  *float64 `json:"value"`
+	Limit  *float64 `json:"limit"`
+	Unit   *string  `json:"unit"`
+	Raised bool     `json:"raised"`
+}
+
+// Cost is what the batch costs.
+type Cost struct {
+	Batch      *float64 `json:"batch"`
+	PerLitre   *float64 `json:"per_litre"`
+	PerServing *float64 `json:"per_serving"`
+	Currency   *string  `json:"currency"`
+}
+
+// Export puts a reckoned drink into the form of the contract. texts are the
+// lines as they were written; assumptions are added to the drink's own.
+func Export(d *formula.Drink, texts []string, r *formula.Reckoning, assumptions []string) Reckoning {
+	out := Reckoning{
+		Name: d.Name, Lines: exportLines(d, texts, r), Allergens: []string{}, Vegan: r.Vegan,
+		Cautions: exportCautions(r), Assumptions: append(append([]string{}, r.Assumptions...), assumptions...),
+	}
+	if r.Drink == nil {
+		return out
+	}
+	out.Style = optional(string(r.Style))
+	out.Allergens = r.Allergens
+	out.Drink = &Drink{round(r.Drink.MassG), round(r.Drink.VolumeML), round(r.Drink.LowML), round(r.Drink.HighML)}
+	out.PulpG, out.FatPct, out.Brix, out.WaterAct = number(r.PulpG), number(r.FatPct), number(r.BrixPct), number(r.WaterAct)
+	out.Per100mL, out.PerServing = exportNutrition(r.Per100mL), exportNutrition(r.PerServing)
+	out.Servings = &Servings{round(r.Servings.Count), round(r.Servings.SizeML)}
+	out.Keeps = exportKeeps(r.Keeps, d.School)
+	if r.Ratio != nil {
+		out.Ratio = &Ratio{round(r.Ratio.ByVolume), round(r.Ratio.ByMass)}
+	}
+	if r.Soak != nil {
+		out.Soak = &Soak{r.Soak.Ingredient, r.Soak.Hours.Min, r.Soak.Hours.Ideal, r.Soak.Hours.Max}
+	}
+	return out
+}
+
+func exportLines(d *formula.Drink, texts []string, r *formula.Reckoning) []Line {
+	lines := make([]Line, len(texts))
+	for n, l := range r.Lines {
+		lines[n] = Line{Text: texts[n], Understood: l.Understood && l.Err == nil, Note: l.Note}
+		if l.Err != nil {
+			lines[n].Note = l.Err.Error()
+		}
+		if !l.Understood {
+			continue
+		}
+		lines[n].Ingredient = optional(d.Lines[n].Ingredient.Name)
+		lines[n].Role = optional(string(l.Role))
+		if l.MassG > 0 {
+			lines[n].Grams, lines[n].ML = number(l.MassG), number(l.VolumeML)
+			lines[n].Measure = optional(l.Kitchen.String())
+		}
+	}
+	return lines
+}
+
+func exportCautions(r *formula.Reckoning) []Caution {
+	out := make([]Caution, len(r.Cautions))
+	for n, c := range r.Cautions {
+		out[n] = Caution{Code: c.Code, Text: c.Text, Value: c.Value, Limit: c.Limit, Unit: optional(c.Unit), Raised: c.Raised}
+	}
+	return out
+}
+
+func exportNutrition(n formula.Nutrition) *Nutrition {
+	return &Nutrition{
+		round(n.EnergyKcal), round(n.ProteinG), round(n.FatG), round(n.SaturatedFatG), round(n.CarbohydrateG),
+		round(n.SugarsG), round(n.FreeSugarsG), round(n.FibreG), round(n.SodiumMg), round(n.SucroseEquivalentG),
+	}
+}
+
+func exportKeeps(l keep.Life, school keep.School) *Keeps {
+	k := &Keeps{FreezerDays: l.FreezerDays[school], Reasons: l.Reasons}
+	if l.Known() {
+		k.CautiousDays, k.CustomaryDays = number(l.CautiousDays), number(l.CustomaryDays)
+	}
+	return k
+}
+
+func optional(s string) *string {
+	if s == "" {
+		return nil
+	}
+	return &s
+}
+
+// round cuts a figure to six significant digits, more than any of them means.
+func round(v float64) float64 {
+	if v == 0 {
+		return 0
+	}
+	scale := math.Pow(10, 5-math.Floor(math.Log10(math.Abs(v))))
+	return math.Round(v*scale) / scale
+}
+
+func number(v float64) *float64 {
+	v = round(v)
+	return &v
+}

@@ -1,0 +1,142 @@
+package server
+
+import (
+	"strings"
+	"time"
+
+	"plushladle/core/fault"
+	"plushladle/internal/kitchen"
+	"plushladle/internal/store"
+)
+
+// Drink is a drink with its draft and what was kept of it.
+type Drink struct {
+	ID        int64           `json:"id"`
+	Name      string          `json:"name"`
+	Draft     kitchen.Formula `json:"draft"`
+	Revision  int             `json:"revision" doc:"give it back when saving the draft"`
+	Changed   time.Time       `json:"changed"`
+	Versions  []Version       `json:"versions" nullable:"false" doc:"the newest first"`
+	IsVersion int             `json:"isVersion" doc:"the number of the newest version if the draft says the same, otherwise 0"`
+}
+
+// Version is a formula the cook kept.
+type Version struct {
+	Number  int             `json:"number"`
+	Note    string          `json:"note"`
+	Formula kitchen.Formula `json:"formula"`
+	Created time.Time       `json:"created"`
+}
+
+func presentDrink(d *store.Drink) Drink {
+	out := Drink{ID: d.ID, Name: d.Name, Draft: d.Draft, Revision: d.Revision, Changed: d.ChangedAt, Versions: make([]Version, len(d.Versions))}
+	for n, v := range d.Versions {
+		out.Versions[n] = Version{Number: v.Number, Note: v.Note, Formula: v.Formula, Created: v.CreatedAt}
+	}
+	if len(d.Versions) > 0 && kitchen.Same(d.Versions[0].Formula, d.Draft) {
+		out.IsVersion = d.Versions[0].Number
+	}
+	return out
+}
+
+// DrinkName is a drink in the list of drinks.
+type DrinkName struct {
+	ID       int64     `json:"id"`
+	Name     string    `json:"name"`
+	Versions int       `json:"versions"`
+	Changed  time.Time `json:"changed"`
+}
+
+func (s *server) drinks(*noInput) ([]DrinkName, error) {
+	drinks, err := s.store.Drinks()
+	if err != nil {
+		return nil, err
+	}
+	names := make([]DrinkName, len(drinks))
+	for n, d := range drinks {
+		names[n] = DrinkName{ID: d.ID, Name: d.Name, Versions: len(d.Versions), Changed: d.ChangedAt}
+	}
+	return names, nil
+}
+
+// NewDrink is a drink to be begun.
+type NewDrink struct {
+	Name string `json:"name" minLength:"1" maxLength:"120"`
+}
+
+func (s *server) startDrink(in *body[NewDrink]) (Drink, error) {
+	name, err := drinkName(in.Body.Name)
+	if err != nil {
+		return Drink{}, err
+	}
+	settings, err := s.store.Settings()
+	if err != nil {
+		return Drink{}, err
+	}
+	d, err := s.store.StartDrink(name, kitchen.New(settings.System))
+	if err != nil {
+		return Drink{}, err
+	}
+	return presentDrink(d), nil
+}
+
+func drinkName(name string) (string, error) {
+	trimmed := strings.TrimSpace(name)
+	if trimmed == "" {
+		return "", fault.New("name", "", "a drink needs a name", "use 1 to 120 characters")
+	}
+	return trimmed, nil
+}
+
+func (s *server) drink(in *ByID) (Drink, error) {
+	d, err := s.store.Drink(in.ID)
+	if err != nil {
+		return Drink{}, err
+	}
+	return presentDrink(d), nil
+}
+
+func (s *server) removeDrink(in *ByID) (Nothing, error) {
+	return Nothing{Done: true}, s.store.DeleteDrink(in.ID)
+}
+
+// Draft is what is being worked on, and the revision it was read at.
+type Draft struct {
+	Name     string          `json:"name" maxLength:"120"`
+	Formula  kitchen.Formula `json:"formula"`
+	Revision int             `json:"revision"`
+}
+
+type draftInput struct {
+	ByID
+	Body Draft
+}
+
+func (s *server) saveDraft(in *draftInput) (Drink, error) {
+	name, err := drinkName(in.Body.Name)
+	if err != nil {
+		return Drink{}, err
+	}
+	d, err := s.store.SaveDraft(in.ID, in.Body.Revision, name, in.Body.Formula)
+	if err != nil {
+		return Drink{}, err
+	}
+	return presentDrink(d), nil
+}
+
+// VersionNote says what is new in a version.
+type VersionNote struct {
+	Note string `json:"note" maxLength:"300"`
+}
+
+type versionInput struct {
+	ByID
+	Body VersionNote
+}
+
+func (s *server) keepVersion(in *versionInput) (Drink, error) {
+	if _, err := s.store.KeepVersion(in.ID, strings.TrimSpace(in.Body.Note)); err != nil {
+		return Drink{}, err
+	}
+	return s.drink(&in.ByID)
+}

@@ -1,0 +1,196 @@
+package server
+
+import (
+	"context"
+	"net/http"
+	"time"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"plushladle/core/fault"
+	"plushladle/core/ingredient"
+	"plushladle/internal/kitchen"
+	"plushladle/internal/store"
+)
+
+// body wraps what an operation answers.
+type body[T any] struct{ Body T }
+
+// operation registers one operation; its errors become problems.
+func operation[In, Out any](s *server, api huma.API, method, path, id, summary string, handle func(*In) (Out, error)) {
+	huma.Register(api, huma.Operation{OperationID: id, Method: method, Path: path, Summary: summary},
+		func(_ context.Context, in *In) (*body[Out], error) {
+			out, err := handle(in)
+			if err != nil {
+				return nil, s.problem(err)
+			}
+			return &body[Out]{out}, nil
+		})
+}
+
+func (s *server) register(api huma.API) {
+	get, post, put, remove := http.MethodGet, http.MethodPost, http.MethodPut, http.MethodDelete
+	operation(s, api, get, "/api/kitchen", "kitchen", "The kitchen's own ways", s.kitchen)
+	operation(s, api, put, "/api/kitchen", "set-kitchen", "Change the kitchen's ways", s.setKitchen)
+	operation(s, api, get, "/api/ingredients", "find-ingredients", "Ingredients for a type-ahead", s.findIngredients)
+	operation(s, api, post, "/api/lines", "read-line", "Read one line as people write it", s.readLine)
+	operation(s, api, post, "/api/reckonings", "reckon", "Reckon a drink", s.reckon)
+	operation(s, api, post, "/api/formulas/at-size", "write-at-size", "Write a formula anew at its size", s.writeAtSize)
+	operation(s, api, get, "/api/drinks", "drinks", "All drinks, the one worked on last first", s.drinks)
+	operation(s, api, post, "/api/drinks", "start-drink", "Begin a new drink", s.startDrink)
+	operation(s, api, get, "/api/drinks/{id}", "drink", "A drink with its draft and versions", s.drink)
+	operation(s, api, remove, "/api/drinks/{id}", "remove-drink", "Remove a drink that was never made", s.removeDrink)
+	operation(s, api, put, "/api/drinks/{id}/draft", "save-draft", "Save what is being worked on", s.saveDraft)
+	operation(s, api, post, "/api/drinks/{id}/versions", "keep-version", "Keep the draft as a version", s.keepVersion)
+	operation(s, api, post, "/api/drinks/{id}/batches", "make-batch", "Mark a batch made and bottle it", s.makeBatch)
+	operation(s, api, get, "/api/shelf", "shelf", "Bottles in use, the one to use first first", s.shelf)
+	operation(s, api, post, "/api/bottles/{id}/pours", "pour", "Pour from a bottle", s.pour)
+	operation(s, api, post, "/api/bottles/{id}/finish", "finish", "Say that a bottle was used up", s.finish)
+	operation(s, api, post, "/api/bottles/{id}/throw-out", "throw-out", "Throw a bottle out, and why", s.throwOut)
+}
+
+// Nothing is the answer of an operation that has none.
+type Nothing struct {
+	Done bool `json:"done"`
+}
+
+type noInput struct{}
+
+type ByID struct {
+	ID int64 `path:"id" minimum:"1"`
+}
+
+// Kitchen are the kitchen's own ways.
+type Kitchen struct {
+	System  string  `json:"system" enum:"us,metric,au,imperial"`
+	School  string  `json:"school" enum:"cautious,customary"`
+	FridgeC float64 `json:"fridgeC" minimum:"-2" maximum:"30" doc:"°C"`
+	JugML   float64 `json:"jugML" minimum:"100" maximum:"50000" doc:"what one load may reach"`
+	Theme   string  `json:"theme" enum:"system,day,night"`
+}
+
+// KitchenNow are the ways, and what day it is there.
+type KitchenNow struct {
+	Kitchen
+	Today string `json:"today" doc:"the kitchen's date"`
+}
+
+func (s *server) kitchen(*noInput) (KitchenNow, error) {
+	settings, err := s.store.Settings()
+	if err != nil {
+		return KitchenNow{}, err
+	}
+	return KitchenNow{
+		Kitchen{settings.System, settings.School, settings.FridgeC, settings.JugML, settings.Theme},
+		s.now().Format(dateLayout),
+	}, nil
+}
+
+func (s *server) setKitchen(in *body[Kitchen]) (KitchenNow, error) {
+	k := in.Body
+	err := s.store.SetSettings(store.Settings{System: k.System, School: k.School, FridgeC: k.FridgeC, JugML: k.JugML, Theme: k.Theme})
+	if err != nil {
+		return KitchenNow{}, err
+	}
+	return s.kitchen(nil)
+}
+
+func (s *server) ways() (kitchen.Ways, error) {
+	settings, err := s.store.Settings()
+	if err != nil {
+		return kitchen.Ways{}, err
+	}
+	return kitchen.Ways{School: settings.School, FridgeC: settings.FridgeC, JugML: settings.JugML}, nil
+}
+
+type findInput struct {
+	Typed string `query:"typed" maxLength:"120"`
+}
+
+// maxSuggestions is as many as a type-ahead shows.
+const maxSuggestions = 8
+
+func (s *server) findIngredients(in *findInput) ([]Suggestion, error) {
+	return suggest(ingredient.Standard().Suggest(in.Typed, maxSuggestions)), nil
+}
+
+// TypedLine is a line as people write it.
+type TypedLine struct {
+	Text string `json:"text" minLength:"1" maxLength:"300"`
+}
+
+func (s *server) readLine(in *body[TypedLine]) (kitchen.Line, error) {
+	return kitchen.ReadLine(in.Body.Text)
+}
+
+// ToReckon is a drink as it stands on the Bench.
+type ToReckon struct {
+	Name    string          `json:"name" maxLength:"120"`
+	Formula kitchen.Formula `json:"formula"`
+	MadeOn  string          `json:"madeOn" maxLength:"10" doc:"the date its life counts from; empty for today"`
+}
+
+func (s *server) reckon(in *body[ToReckon]) (Reckoning, error) {
+	madeOn, err := s.madeOn(in.Body.MadeOn)
+	if err != nil {
+		return Reckoning{}, err
+	}
+	return s.reckonFormula(in.Body.Name, in.Body.Formula, madeOn)
+}
+
+func (s *server) reckonFormula(name string, f kitchen.Formula, madeOn time.Time) (Reckoning, error) {
+	ways, err := s.ways()
+	if err != nil {
+		return Reckoning{}, err
+	}
+	d, lineErrors, err := f.Drink(name, ways)
+	if err != nil {
+		return Reckoning{}, err
+	}
+	r, err := d.Reckon()
+	if err != nil {
+		return Reckoning{}, err
+	}
+	keys := make([]string, len(f.Lines))
+	for n, l := range f.Lines {
+		keys[n] = l.Key
+	}
+	return present(&d, keys, lineErrors, r, madeOn), nil
+}
+
+// madeOn reads a date that is not in the future; empty is today.
+func (s *server) madeOn(text string) (time.Time, error) {
+	today := s.now()
+	if text == "" {
+		return today, nil
+	}
+	date, err := time.ParseInLocation(dateLayout, text, today.Location())
+	if err != nil {
+		return today, fault.New("madeOn", text, "is not a date", "use the form 2026-11-24")
+	}
+	if date.After(today) {
+		return today, fault.New("madeOn", text, "is in the future", "use today or a day before")
+	}
+	if today.Sub(date) > longestAgo {
+		return today, fault.New("madeOn", text, "is too long ago", "use a day within the last year")
+	}
+	return date, nil
+}
+
+const longestAgo = 366 * 24 * time.Hour
+
+func (s *server) writeAtSize(in *body[ToReckon]) (kitchen.Formula, error) {
+	ways, err := s.ways()
+	if err != nil {
+		return kitchen.Formula{}, err
+	}
+	d, _, err := in.Body.Formula.Drink(in.Body.Name, ways)
+	if err != nil {
+		return kitchen.Formula{}, err
+	}
+	r, err := d.Reckon()
+	if err != nil {
+		return kitchen.Formula{}, err
+	}
+	return in.Body.Formula.AtSize(r), nil
+}

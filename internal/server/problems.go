@@ -1,0 +1,39 @@
+package server
+
+import (
+	"errors"
+	"net/http"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"plushladle/core/fault"
+	"plushladle/internal/store"
+)
+
+// problem turns an error into an answer (RFC 9457) that names the field.
+func (s *server) problem(err error) error {
+	var field *fault.Error
+	var conflict *store.Conflict
+	var empty *store.EmptyError
+	switch {
+	case err == nil:
+		return nil
+	case errors.As(err, &field):
+		return fieldProblem(field.Field, field.Message(), field.Value)
+	case errors.As(err, &conflict):
+		return huma.Error409Conflict("This drink was changed in another tab or on another device since you opened it. Nothing was overwritten.")
+	case errors.As(err, &empty):
+		return fieldProblem("ml", "cannot be poured: "+empty.Error(), "")
+	case errors.Is(err, store.ErrMade):
+		return huma.Error409Conflict("The drink cannot be removed: " + err.Error())
+	case errors.Is(err, store.ErrNotFound):
+		return huma.Error404NotFound("It is not there any more; it may have been removed in another tab.")
+	}
+	s.log.Error("operation failed", "error", err)
+	return huma.NewError(http.StatusInternalServerError, "The kitchen could not keep that; nothing was changed. Try again.")
+}
+
+func fieldProblem(field, message, value string) error {
+	return huma.Error422UnprocessableEntity("One entry was not accepted.",
+		&huma.ErrorDetail{Location: "body." + field, Message: message, Value: value})
+}

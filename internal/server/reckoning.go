@@ -1,0 +1,253 @@
+package server
+
+import (
+	"errors"
+	"time"
+
+	"plushladle/core/caution"
+	"plushladle/core/fault"
+	"plushladle/core/formula"
+	"plushladle/core/ingredient"
+	"plushladle/core/keep"
+)
+
+// Reckoning is a reckoned drink as the Bench shows it.
+type Reckoning struct {
+	Reckoned    bool         `json:"reckoned" doc:"false where there is nothing to reckon, or the base is refused"`
+	Style       string       `json:"style"`
+	Factor      float64      `json:"factor"`
+	Lines       []LineFigure `json:"lines" nullable:"false"`
+	Ratio       *RatioFigure `json:"ratio,omitempty"`
+	DrinkML     float64      `json:"drinkML"`
+	DrinkG      float64      `json:"drinkG"`
+	LowML       float64      `json:"lowML"`
+	HighML      float64      `json:"highML"`
+	PulpG       float64      `json:"pulpG"`
+	Servings    float64      `json:"servings"`
+	ServingML   float64      `json:"servingML"`
+	Per100mL    Nutrition    `json:"per100mL"`
+	PerServing  Nutrition    `json:"perServing"`
+	BrixPct     float64      `json:"brixPct"`
+	WaterAct    float64      `json:"waterActivity"`
+	Keeps       Keeps        `json:"keeps"`
+	Soak        *SoakFigure  `json:"soak,omitempty"`
+	Allergens   []string     `json:"allergens" nullable:"false"`
+	Vegan       *bool        `json:"vegan,omitempty" doc:"absent where it cannot be told"`
+	Cautions    []Caution    `json:"cautions" nullable:"false"`
+	Dials       []Dial       `json:"dials" nullable:"false"`
+	Jug         Jug          `json:"jug"`
+	Assumptions []string     `json:"assumptions" nullable:"false"`
+}
+
+// LineFigure is one line at the drink's size.
+type LineFigure struct {
+	Key         string  `json:"key"`
+	Understood  bool    `json:"understood"`
+	Name        string  `json:"name" doc:"the ingredient's name, or what was typed"`
+	Role        string  `json:"role"`
+	Stage       string  `json:"stage"`
+	MassG       float64 `json:"massG"`
+	Amount      string  `json:"amount" doc:"at this size, in the style it was written in"`
+	Kitchen     string  `json:"kitchen" doc:"in cups and spoons"`
+	Contributes string  `json:"contributes"`
+	Note        string  `json:"note"`
+	ErrorField  string  `json:"errorField" doc:"amount or ingredient; empty where the line counts"`
+	Error       string  `json:"error"`
+}
+
+// RatioFigure is grinding liquid per 1 of dry base.
+type RatioFigure struct {
+	ByVolume float64 `json:"byVolume"`
+	ByMass   float64 `json:"byMass"`
+}
+
+// Nutrition are estimates from the mass balance.
+type Nutrition struct {
+	EnergyKcal         float64 `json:"energyKcal"`
+	ProteinG           float64 `json:"proteinG"`
+	FatG               float64 `json:"fatG"`
+	SaturatedFatG      float64 `json:"saturatedFatG"`
+	CarbohydrateG      float64 `json:"carbohydrateG"`
+	SugarsG            float64 `json:"sugarsG"`
+	FreeSugarsG        float64 `json:"freeSugarsG"`
+	FibreG             float64 `json:"fibreG"`
+	SodiumMg           float64 `json:"sodiumMg"`
+	SucroseEquivalentG float64 `json:"sucroseEquivalentG"`
+}
+
+// Keeps is the life of the drink, and its last good days if made on madeOn.
+type Keeps struct {
+	Known          bool     `json:"known"`
+	School         string   `json:"school" doc:"the kitchen's school, which useBy follows"`
+	OtherSchool    string   `json:"otherSchool"`
+	CautiousDays   float64  `json:"cautiousDays"`
+	CustomaryDays  float64  `json:"customaryDays"`
+	UseBy          string   `json:"useBy"`
+	OtherUseBy     string   `json:"otherUseBy"`
+	WholeDays      int      `json:"wholeDays"`
+	OtherWholeDays int      `json:"otherWholeDays"`
+	FreezerDays    int      `json:"freezerDays"`
+	FreezerUseBy   string   `json:"freezerUseBy"`
+	Reasons        []string `json:"reasons" nullable:"false"`
+}
+
+// SoakFigure is the longest soak.
+type SoakFigure struct {
+	Ingredient string  `json:"ingredient"`
+	MinH       float64 `json:"minH"`
+	IdealH     float64 `json:"idealH"`
+	MaxH       float64 `json:"maxH"`
+}
+
+// Caution is one thing to know.
+type Caution struct {
+	Code   string   `json:"code"`
+	Text   string   `json:"text"`
+	Value  *float64 `json:"value,omitempty"`
+	Limit  *float64 `json:"limit,omitempty"`
+	Unit   string   `json:"unit"`
+	Raised bool     `json:"raised"`
+}
+
+// Dial is a figure on its scale, as positions from 0 to 1.
+type Dial struct {
+	Name            string  `json:"name"`
+	Known           bool    `json:"known"`
+	Value           float64 `json:"value"`
+	Further         float64 `json:"further"`
+	Unit            string  `json:"unit"`
+	Position        float64 `json:"position"`
+	FurtherPosition float64 `json:"furtherPosition"`
+	Band            string  `json:"band"`
+	Bands           []Band  `json:"bands" nullable:"false"`
+}
+
+// Band is a named stretch of a dial.
+type Band struct {
+	Name string  `json:"name"`
+	From float64 `json:"from"`
+	To   float64 `json:"to"`
+}
+
+// Jug is the blender's jug drawn to scale.
+type Jug struct {
+	TopML   float64   `json:"topML"`
+	FillML  float64   `json:"fillML"`
+	MilkML  float64   `json:"milkML"`
+	PulpML  float64   `json:"pulpML"`
+	TicksML []float64 `json:"ticksML" nullable:"false"`
+	Loads   int       `json:"loads"`
+}
+
+const dateLayout = "2006-01-02"
+
+// present puts a reckoning into the form of the API. lineErrors are those met
+// while reading the lines.
+func present(d *formula.Drink, keys []string, lineErrors []error, r *formula.Reckoning, madeOn time.Time) Reckoning {
+	out := Reckoning{
+		Reckoned: r.Drink != nil, Factor: r.Factor, Lines: presentLines(d, keys, lineErrors, r),
+		Allergens: []string{}, Vegan: r.Vegan, Cautions: presentCautions(r.Cautions), Dials: presentDials(r.Dials),
+		Jug: Jug{TicksML: []float64{}}, Assumptions: orEmpty(r.Assumptions), Keeps: Keeps{Reasons: []string{}},
+	}
+	if r.Drink == nil {
+		return out
+	}
+	out.Style, out.Allergens = string(r.Style), r.Allergens
+	out.DrinkML, out.DrinkG, out.LowML, out.HighML = r.Drink.VolumeML, r.Drink.MassG, r.Drink.LowML, r.Drink.HighML
+	out.PulpG, out.Servings, out.ServingML = r.PulpG, r.Servings.Count, r.Servings.SizeML
+	out.Per100mL, out.PerServing = Nutrition(r.Per100mL), Nutrition(r.PerServing)
+	out.BrixPct, out.WaterAct = r.BrixPct, r.WaterAct
+	out.Keeps = presentKeeps(r.Keeps, d.School, madeOn)
+	out.Jug = Jug{r.Jug.TopML, r.Jug.FillML, r.Jug.MilkML, r.Jug.PulpML, r.Jug.TicksML, r.Jug.Loads}
+	if r.Ratio != nil {
+		out.Ratio = &RatioFigure{r.Ratio.ByVolume, r.Ratio.ByMass}
+	}
+	if r.Soak != nil {
+		out.Soak = &SoakFigure{r.Soak.Ingredient, r.Soak.Hours.Min, r.Soak.Hours.Ideal, r.Soak.Hours.Max}
+	}
+	return out
+}
+
+func orEmpty(list []string) []string {
+	if list == nil {
+		return []string{}
+	}
+	return list
+}
+
+func presentLines(d *formula.Drink, keys []string, lineErrors []error, r *formula.Reckoning) []LineFigure {
+	lines := make([]LineFigure, len(r.Lines))
+	for n, l := range r.Lines {
+		lines[n] = LineFigure{
+			Key: keys[n], Understood: l.Understood, Name: d.Lines[n].Name, Role: string(l.Role), Stage: string(l.Stage),
+			MassG: l.MassG, Amount: l.Amount.String(), Kitchen: l.Kitchen.String(), Contributes: l.Contributes, Note: l.Note,
+		}
+		if i := d.Lines[n].Ingredient; i != nil {
+			lines[n].Name = i.Name
+		}
+		err := lineErrors[n]
+		if err == nil {
+			err = l.Err
+		}
+		var field *fault.Error
+		if errors.As(err, &field) {
+			lines[n].ErrorField, lines[n].Error = field.Field, field.Message()
+		}
+	}
+	return lines
+}
+
+func presentKeeps(l keep.Life, school keep.School, madeOn time.Time) Keeps {
+	other := school.Other()
+	k := Keeps{
+		Known: l.Known(), School: string(school), OtherSchool: string(other),
+		CautiousDays: l.CautiousDays, CustomaryDays: l.CustomaryDays, FreezerDays: l.FreezerDays[school],
+		FreezerUseBy: keep.UseBy(madeOn, float64(l.FreezerDays[school])).Format(dateLayout),
+		Reasons:      orEmpty(l.Reasons),
+	}
+	if !l.Known() {
+		return k
+	}
+	k.UseBy = keep.UseBy(madeOn, l.Days(school)).Format(dateLayout)
+	k.OtherUseBy = keep.UseBy(madeOn, l.Days(other)).Format(dateLayout)
+	k.WholeDays, k.OtherWholeDays = keep.WholeDays(l.Days(school)), keep.WholeDays(l.Days(other))
+	return k
+}
+
+func presentCautions(cautions []caution.Caution) []Caution {
+	out := make([]Caution, len(cautions))
+	for n, c := range cautions {
+		out[n] = Caution(c)
+	}
+	return out
+}
+
+func presentDials(dials []formula.Dial) []Dial {
+	out := make([]Dial, len(dials))
+	for n, d := range dials {
+		out[n] = Dial{
+			Name: d.Name, Known: d.Known, Value: d.Value, Further: d.Further, Unit: d.Unit,
+			Position: d.Position, FurtherPosition: d.FurtherP, Band: d.Band, Bands: make([]Band, len(d.Bands)),
+		}
+		for m, b := range d.Bands {
+			out[n].Bands[m] = Band(b)
+		}
+	}
+	return out
+}
+
+// Suggestion is an ingredient in the type-ahead.
+type Suggestion struct {
+	ID        string   `json:"id"`
+	Name      string   `json:"name"`
+	Role      string   `json:"role"`
+	Allergens []string `json:"allergens" nullable:"false"`
+}
+
+func suggest(found []*ingredient.Ingredient) []Suggestion {
+	out := make([]Suggestion, len(found))
+	for n, i := range found {
+		out[n] = Suggestion{ID: i.ID, Name: i.Name, Role: string(i.Role), Allergens: orEmpty(i.Allergens)}
+	}
+	return out
+}

@@ -1,0 +1,100 @@
+// Package server puts the kitchen on HTTP: the operations under /api, their
+// description at /api/openapi.json, and the built front end.
+package server
+
+import (
+	"errors"
+	"io/fs"
+	"log/slog"
+	"net/http"
+	"time"
+
+	"github.com/danielgtaylor/huma/v2"
+	"github.com/gofiber/fiber/v3"
+	"github.com/gofiber/fiber/v3/middleware/compress"
+	"github.com/gofiber/fiber/v3/middleware/etag"
+
+	"plushladle/internal/store"
+)
+
+const (
+	// bodyLimit is the largest request taken: room for 300 lines as long as
+	// they may be, and no more.
+	bodyLimit    = 512 << 10
+	readTimeout  = 15 * time.Second
+	writeTimeout = 30 * time.Second
+	idleTimeout  = 2 * time.Minute
+)
+
+// Config is what a server needs.
+type Config struct {
+	Store *store.Store
+	Now   func() time.Time // the kitchen's clock
+	Web   fs.FS            // the built front end
+	// Hosts are the names, besides loopback ones and addresses, under which
+	// the kitchen may be asked for.
+	Hosts []string
+	Log   *slog.Logger
+}
+
+type server struct {
+	store *store.Store
+	now   func() time.Time
+	log   *slog.Logger
+}
+
+// New builds the app.
+func New(c Config) *fiber.App {
+	app := fiber.New(fiber.Config{
+		AppName: "Plush Ladle", BodyLimit: bodyLimit,
+		ReadTimeout: readTimeout, WriteTimeout: writeTimeout, IdleTimeout: idleTimeout,
+		ErrorHandler: problemHandler(c.Log),
+	})
+	app.Use(calmly(c.Log), guard(c.Hosts), headers)
+	app.Use(compress.New(compress.Config{Level: compress.LevelBestSpeed}), etag.New(etag.Config{Weak: true}))
+	s := &server{store: c.Store, now: c.Now, log: c.Log}
+	s.register(NewAPI(app))
+	app.Get("/api/ready", func(c fiber.Ctx) error { return c.SendStatus(http.StatusNoContent) })
+	app.All("/api/*", func(fiber.Ctx) error { return fiber.NewError(http.StatusNotFound, "there is nothing at this address") })
+	serveWeb(app, c.Web)
+	return app
+}
+
+// NewAPI is huma on the app, with its description at /api/openapi.json.
+func NewAPI(app *fiber.App) huma.API {
+	config := huma.DefaultConfig("Plush Ladle", "1")
+	config.OpenAPIPath = "/api/openapi"
+	config.DocsPath, config.SchemasPath = "", "" // its page would load scripts from elsewhere
+	config.CreateHooks = nil
+	return huma.NewAPI(config, adapter{app})
+}
+
+// Spec is the OpenAPI description, for generating the front end's types.
+func Spec() ([]byte, error) {
+	api := NewAPI(fiber.New())
+	(&server{}).register(api)
+	return api.OpenAPI().MarshalJSON()
+}
+
+// problemHandler answers errors that no operation answered, as problem+json.
+func problemHandler(log *slog.Logger) fiber.ErrorHandler {
+	return func(c fiber.Ctx, err error) error {
+		status, detail := http.StatusInternalServerError, "something went wrong in the kitchen; try again"
+		var fiberError *fiber.Error
+		var panicked *panicError
+		switch {
+		case errors.As(err, &panicked):
+			detail += " (fault " + panicked.id + ")"
+		case errors.As(err, &fiberError):
+			status, detail = fiberError.Code, fiberError.Message
+		}
+		if status == http.StatusRequestEntityTooLarge {
+			detail = "the request is larger than 512 kB"
+		}
+		if status >= http.StatusInternalServerError {
+			log.Error("request failed", "method", c.Method(), "path", c.Path(), "error", err)
+		}
+		problem := huma.ErrorModel{Status: status, Title: http.StatusText(status), Detail: detail}
+		return c.Status(status).JSON(problem, "application/problem+json")
+	}
+}

@@ -1,0 +1,220 @@
+package server
+
+import (
+	"fmt"
+	"math"
+	"strings"
+	"time"
+
+	"plushladle/core/fault"
+	"plushladle/core/keep"
+	"plushladle/internal/store"
+)
+
+// NewBottle is a bottle to be filled.
+type NewBottle struct {
+	VolumeML float64 `json:"volumeML" minimum:"1" maximum:"50000"`
+	Place    string  `json:"place" enum:"fridge,freezer"`
+}
+
+// NewBatch is a drink that was made.
+type NewBatch struct {
+	MadeOn     string      `json:"madeOn" maxLength:"10"`
+	MeasuredML *float64    `json:"measuredML,omitempty" minimum:"1" maximum:"1000000" doc:"what it gave, if it was measured"`
+	Bottles    []NewBottle `json:"bottles" nullable:"false" minItems:"1" maxItems:"60"`
+}
+
+type batchInput struct {
+	ByID
+	Body NewBatch
+}
+
+// overfill is how much more than the batch the bottles may hold in all: what a
+// jug's scale can be misread by.
+const overfill = 1.02
+
+func (s *server) makeBatch(in *batchInput) ([]Bottle, error) {
+	madeOn, err := s.madeOn(in.Body.MadeOn)
+	if err != nil {
+		return nil, err
+	}
+	drink, err := s.store.Drink(in.ID)
+	if err != nil {
+		return nil, err
+	}
+	r, err := s.reckonFormula(drink.Name, drink.Draft, madeOn)
+	if err != nil {
+		return nil, err
+	}
+	if err := canBeMade(in.Body, r); err != nil {
+		return nil, err
+	}
+	made := store.NewBatch{DrinkID: in.ID, MadeOn: madeOn.Format(dateLayout), ForecastML: r.DrinkML, MeasuredML: in.Body.MeasuredML}
+	for _, b := range in.Body.Bottles {
+		made.Bottles = append(made.Bottles, fill(b, r, madeOn))
+	}
+	batch, err := s.store.MakeBatch(made)
+	if err != nil {
+		return nil, err
+	}
+	bottles := make([]Bottle, len(batch.Bottles))
+	for n, b := range batch.Bottles {
+		kept, err := s.store.Bottle(b.ID)
+		if err != nil {
+			return nil, err
+		}
+		bottles[n] = s.presentBottle(kept)
+	}
+	return bottles, nil
+}
+
+// canBeMade tells whether there is a drink, and whether it fills the bottles.
+func canBeMade(made NewBatch, r Reckoning) error {
+	if !r.Reckoned {
+		return fault.New("bottles", "", "there is no drink to bottle yet", "give the drink a base and amounts first")
+	}
+	if !r.Keeps.Known {
+		return fault.New("bottles", "", "how long it keeps is not known, so it cannot be dated", "add a base or a liquid whose fridge life is known")
+	}
+	there := r.DrinkML
+	if made.MeasuredML != nil {
+		there = *made.MeasuredML
+	}
+	filled := 0.
+	for _, b := range made.Bottles {
+		filled += b.VolumeML
+	}
+	if filled > there*overfill {
+		return fault.New("bottles", "", fmt.Sprintf("the bottles hold %.0f mL in all and the batch gave %.0f mL", filled, there),
+			"fill less, or enter what the batch really gave")
+	}
+	return nil
+}
+
+// fill is the bottle with its dates.
+func fill(b NewBottle, r Reckoning, madeOn time.Time) store.Bottle {
+	bottle := store.Bottle{
+		VolumeML: b.VolumeML, LeftML: b.VolumeML, ServingML: r.ServingML, Place: b.Place,
+		UseBy: r.Keeps.UseBy, OtherUseBy: r.Keeps.OtherUseBy, School: r.Keeps.School,
+		Reasons: r.Keeps.Reasons, Allergens: r.Allergens,
+	}
+	if b.Place == store.Freezer {
+		bottle.UseBy = r.Keeps.FreezerUseBy
+		bottle.OtherUseBy = r.Keeps.FreezerUseBy
+		bottle.Reasons = append([]string{fmt.Sprintf("frozen: good for %d days; thaw in the fridge and use within 2 days", r.Keeps.FreezerDays)}, r.Keeps.Reasons...)
+	}
+	return bottle
+}
+
+// Bottle is a bottle on the shelf.
+type Bottle struct {
+	ID          int64    `json:"id"`
+	DrinkID     int64    `json:"drinkID"`
+	DrinkName   string   `json:"drinkName"`
+	Version     int      `json:"version"`
+	Place       string   `json:"place"`
+	VolumeML    float64  `json:"volumeML"`
+	LeftML      float64  `json:"leftML"`
+	FillShare   float64  `json:"fillShare" doc:"0 empty to 1 full"`
+	ServingML   float64  `json:"servingML"`
+	PourML      float64  `json:"pourML" doc:"what one pour takes: a serving, or the rest"`
+	Servings    float64  `json:"servings" doc:"left"`
+	MadeOn      string   `json:"madeOn"`
+	UseBy       string   `json:"useBy" doc:"the last good day"`
+	OtherUseBy  string   `json:"otherUseBy"`
+	School      string   `json:"school"`
+	OtherSchool string   `json:"otherSchool"`
+	Standing    string   `json:"standing" enum:"fine,soon,last day,past"`
+	DaysLeft    int      `json:"daysLeft" doc:"0 on its last day, negative once past"`
+	LifeShare   float64  `json:"lifeShare" doc:"of its days, how much is left"`
+	TimeLeft    string   `json:"timeLeft" doc:"in a word or two"`
+	Reasons     []string `json:"reasons" nullable:"false"`
+	Allergens   []string `json:"allergens" nullable:"false"`
+	State       string   `json:"state"`
+	EndedWhy    string   `json:"endedWhy"`
+}
+
+// Shelf is what stands in fridge and freezer.
+type Shelf struct {
+	Bottles []Bottle `json:"bottles" nullable:"false"`
+	TotalML float64  `json:"totalML"`
+	Today   string   `json:"today"`
+}
+
+func (s *server) shelf(*noInput) (Shelf, error) {
+	kept, err := s.store.Shelf()
+	if err != nil {
+		return Shelf{}, err
+	}
+	out := Shelf{Bottles: make([]Bottle, len(kept)), Today: s.now().Format(dateLayout)}
+	for n := range kept {
+		out.Bottles[n] = s.presentBottle(&kept[n])
+		out.TotalML += kept[n].LeftML
+	}
+	return out, nil
+}
+
+func (s *server) presentBottle(b *store.Bottle) Bottle {
+	out := Bottle{
+		ID: b.ID, DrinkID: b.Batch.DrinkID, DrinkName: b.Batch.DrinkName, Version: b.Batch.Version.Number,
+		Place: b.Place, VolumeML: b.VolumeML, LeftML: b.LeftML, FillShare: b.LeftML / b.VolumeML,
+		ServingML: b.ServingML, PourML: math.Min(b.ServingML, b.LeftML), Servings: b.LeftML / b.ServingML,
+		MadeOn: b.Batch.MadeOn, UseBy: b.UseBy, OtherUseBy: b.OtherUseBy, School: b.School, OtherSchool: string(keep.School(b.School).Other()),
+		Reasons: orEmpty(b.Reasons), Allergens: orEmpty(b.Allergens), State: b.State, EndedWhy: b.EndedWhy,
+	}
+	useBy, madeOn := parseDate(b.UseBy), parseDate(b.Batch.MadeOn)
+	standing, left := keep.On(s.now(), useBy)
+	out.Standing, out.DaysLeft, out.TimeLeft = string(standing), left, keep.InWords(left)
+	out.LifeShare = keep.LifeShare(madeOn, useBy, s.now())
+	return out
+}
+
+// parseDate reads a date this program wrote.
+func parseDate(text string) time.Time {
+	date, err := time.ParseInLocation(dateLayout, text, time.UTC)
+	if err != nil {
+		return time.Time{}
+	}
+	return date
+}
+
+// Poured is what was poured.
+type Poured struct {
+	ML float64 `json:"ml" minimum:"1" maximum:"50000"`
+}
+
+type pourInput struct {
+	ByID
+	Body Poured
+}
+
+func (s *server) pour(in *pourInput) (Bottle, error) {
+	return s.bottle(s.store.Pour(in.ID, in.Body.ML))
+}
+
+func (s *server) finish(in *ByID) (Bottle, error) { return s.bottle(s.store.Finish(in.ID)) }
+
+// Why says why a bottle was thrown out.
+type Why struct {
+	Why string `json:"why" maxLength:"200"`
+}
+
+type whyInput struct {
+	ByID
+	Body Why
+}
+
+func (s *server) throwOut(in *whyInput) (Bottle, error) {
+	why := strings.TrimSpace(in.Body.Why)
+	if why == "" {
+		return Bottle{}, fault.New("why", "", "a reason is needed", `say it in a few words, such as "past its date" or "smelled sour"`)
+	}
+	return s.bottle(s.store.ThrowOut(in.ID, why))
+}
+
+func (s *server) bottle(b *store.Bottle, err error) (Bottle, error) {
+	if err != nil {
+		return Bottle{}, err
+	}
+	return s.presentBottle(b), nil
+}

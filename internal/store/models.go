@@ -1,0 +1,93 @@
+package store
+
+import (
+	"time"
+
+	"plushladle/internal/kitchen"
+)
+
+// Drink is a drink with its draft: the formula being worked on.
+type Drink struct {
+	ID        int64 `gorm:"primaryKey"`
+	Name      string
+	Draft     kitchen.Formula `gorm:"serializer:json"`
+	Revision  int             // grows with every saved change of the draft
+	CreatedAt time.Time
+	ChangedAt time.Time
+	Versions  []Version
+}
+
+// Version is a formula the cook kept.
+type Version struct {
+	ID        int64 `gorm:"primaryKey"`
+	DrinkID   int64
+	Number    int
+	Note      string
+	Formula   kitchen.Formula `gorm:"serializer:json"`
+	CreatedAt time.Time
+}
+
+// Batch is a drink that was made.
+type Batch struct {
+	ID         int64 `gorm:"primaryKey"`
+	DrinkID    int64
+	VersionID  int64
+	Version    Version
+	DrinkName  string
+	MadeOn     string // a date, 2006-01-02
+	ForecastML float64
+	MeasuredML *float64
+	CreatedAt  time.Time
+	Bottles    []Bottle
+}
+
+// Places a bottle stands in.
+const (
+	Fridge  = "fridge"
+	Freezer = "freezer"
+)
+
+// States of a bottle.
+const (
+	InUse    = "in use"
+	Finished = "finished"
+	Thrown   = "thrown out"
+)
+
+// Bottle is one bottle of a batch.
+type Bottle struct {
+	ID         int64 `gorm:"primaryKey"`
+	BatchID    int64
+	Batch      Batch
+	VolumeML   float64
+	LeftML     float64
+	ServingML  float64
+	Place      string
+	UseBy      string // the last good day, by the kitchen's school
+	OtherUseBy string // the same by the other school
+	School     string
+	Reasons    []string `gorm:"serializer:json"`
+	Allergens  []string `gorm:"serializer:json"`
+	State      string
+	EndedWhy   string
+	EndedAt    *time.Time
+	CreatedAt  time.Time
+}
+
+// Pour is a serving taken from a bottle.
+type Pour struct {
+	ID       int64 `gorm:"primaryKey"`
+	BottleID int64
+	ML       float64
+	PouredAt time.Time
+}
+
+// Settings are the kitchen's own ways.
+type Settings struct {
+	ID      int64 `gorm:"primaryKey"`
+	System  string
+	School  string
+	FridgeC float64
+	JugML   float64
+	Theme   string
+}

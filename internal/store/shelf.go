@@ -1,0 +1,163 @@
+package store
+
+import (
+	"fmt"
+
+	"gorm.io/gorm"
+
+	"plushladle/internal/kitchen"
+)
+
+// NewBatch is a batch to be recorded, with the bottles it goes into.
+type NewBatch struct {
+	DrinkID    int64
+	MadeOn     string
+	ForecastML float64
+	MeasuredML *float64
+	Bottles    []Bottle
+}
+
+// MakeBatch records that a drink was made and bottled. A draft that differs
+// from the newest version becomes a version of its own first, so that the
+// batch always says what was made. All of it is written, or nothing.
+func (s *Store) MakeBatch(made NewBatch) (*Batch, error) {
+	var batch Batch
+	err := s.db.Transaction(func(tx *gorm.DB) error {
+		d, err := drinkWithNewest(tx, made.DrinkID)
+		if err != nil {
+			return err
+		}
+		version, err := s.versionOf(tx, d)
+		if err != nil {
+			return err
+		}
+		batch = Batch{
+			DrinkID: d.ID, VersionID: version.ID, DrinkName: d.Name, MadeOn: made.MadeOn,
+			ForecastML: made.ForecastML, MeasuredML: made.MeasuredML, CreatedAt: s.now(), Bottles: made.Bottles,
+		}
+		for n := range batch.Bottles {
+			batch.Bottles[n].State, batch.Bottles[n].CreatedAt = InUse, s.now()
+		}
+		return tx.Create(&batch).Error
+	})
+	return &batch, err
+}
+
+func (s *Store) versionOf(tx *gorm.DB, d *Drink) (*Version, error) {
+	next := 1
+	if len(d.Versions) > 0 {
+		newest := d.Versions[0]
+		if kitchen.Same(newest.Formula, d.Draft) {
+			return &newest, nil
+		}
+		next = newest.Number + 1
+	}
+	v := Version{DrinkID: d.ID, Number: next, Note: "as made", Formula: d.Draft, CreatedAt: s.now()}
+	return &v, tx.Create(&v).Error
+}
+
+// Shelf lists the bottles in use, the one to use first first: by its last
+// good day, then by the day it was made.
+func (s *Store) Shelf() ([]Bottle, error) {
+	var bottles []Bottle
+	err := s.db.Where("state = ?", InUse).Preload("Batch.Version").Order("use_by, id").Find(&bottles).Error
+	return bottles, err
+}
+
+// Bottle finds one bottle.
+func (s *Store) Bottle(id int64) (*Bottle, error) {
+	var b Bottle
+	err := s.db.Preload("Batch.Version").First(&b, id).Error
+	return &b, found(err)
+}
+
+// Pours lists what was poured from a bottle, the latest first.
+func (s *Store) Pours(bottleID int64) ([]Pour, error) {
+	var pours []Pour
+	err := s.db.Where("bottle_id = ?", bottleID).Order("id DESC").Find(&pours).Error
+	return pours, err
+}
+
+// EmptyError says that a bottle does not hold what was to be poured, or is no
+// longer in use.
+type EmptyError struct {
+	LeftML float64
+	State  string
+}
+
+func (e *EmptyError) Error() string {
+	if e.State != InUse {
+		return "the bottle is " + e.State
+	}
+	return fmt.Sprintf("the bottle holds %.0f mL", e.LeftML)
+}
+
+// nothing is what is too little to call a rest, in mL.
+const nothingML = 0.5
+
+// Pour takes ml from a bottle; a bottle left empty is finished.
+func (s *Store) Pour(id int64, ml float64) (*Bottle, error) {
+	return s.change(id, func(tx *gorm.DB, b *Bottle) error {
+		if b.State != InUse || ml > b.LeftML+nothingML {
+			return &EmptyError{LeftML: b.LeftML, State: b.State}
+		}
+		b.LeftML = max(0, b.LeftML-ml)
+		if b.LeftML <= nothingML {
+			b.LeftML = 0
+			s.end(b, Finished, "poured")
+		}
+		return tx.Create(&Pour{BottleID: id, ML: ml, PouredAt: s.now()}).Error
+	})
+}
+
+// Finish says that a bottle was used up.
+func (s *Store) Finish(id int64) (*Bottle, error) {
+	return s.change(id, func(tx *gorm.DB, b *Bottle) error {
+		if b.State != InUse {
+			return &EmptyError{LeftML: b.LeftML, State: b.State}
+		}
+		if b.LeftML > 0 {
+			if err := tx.Create(&Pour{BottleID: id, ML: b.LeftML, PouredAt: s.now()}).Error; err != nil {
+				return err
+			}
+		}
+		b.LeftML = 0
+		s.end(b, Finished, "used up")
+		return nil
+	})
+}
+
+// ThrowOut says that a bottle was thrown out, and why. What it held stays on
+// record as waste.
+func (s *Store) ThrowOut(id int64, why string) (*Bottle, error) {
+	return s.change(id, func(_ *gorm.DB, b *Bottle) error {
+		if b.State != InUse {
+			return &EmptyError{LeftML: b.LeftML, State: b.State}
+		}
+		s.end(b, Thrown, why)
+		return nil
+	})
+}
+
+func (s *Store) end(b *Bottle, state, why string) {
+	now := s.now()
+	b.State, b.EndedWhy, b.EndedAt = state, why, &now
+}
+
+// change reads a bottle, changes it and writes it back as one.
+func (s *Store) change(id int64, how func(*gorm.DB, *Bottle) error) (*Bottle, error) {
+	err := s.db.Transaction(func(tx *gorm.DB) error {
+		var b Bottle
+		if err := tx.First(&b, id).Error; err != nil {
+			return found(err)
+		}
+		if err := how(tx, &b); err != nil {
+			return err
+		}
+		return tx.Omit("Batch").Save(&b).Error
+	})
+	if err != nil {
+		return nil, err
+	}
+	return s.Bottle(id)
+}
