@@ -40,7 +40,7 @@ var (
 	}
 	// Source: 21 CFR 131.110 (3.25 %), 131.180 (10.5), 131.155 (18), 131.157 (30), 131.150 (36).
 	fatScale = scale{
-		[]string{"thin", "milk", "half", "light cream", "whipping", "heavy"},
+		[]string{"thin", "milk", "half", "light", "whipping", "heavy"},
 		[]float64{0, 3.25, 10.5, 18, 30, 36, 50},
 	}
 	// Cups of water to one of dry base, halfway between the names' own

@@ -45,11 +45,11 @@ func (b batch) contribution(w weighed, r *Reckoning, sweetG float64) string {
 	case ingredient.Liquid:
 		return b.liquidWords(w)
 	case ingredient.Sweetener:
-		return fmt.Sprintf("%s of %s g sweetness", figure(i.PerGram.SucroseEquivalentG()*w.g), figure(sweetG))
+		return fmt.Sprintf("%s of %s g sweet", figure(i.PerGram.SucroseEquivalentG()*w.g), figure(sweetG))
 	case ingredient.FatRole:
 		without := b.finished[ingredient.Fat] - w.g*i.PerGram[ingredient.Fat]
 		before := 100 * without / (r.Drink.MassG - w.g)
-		return fmt.Sprintf("takes fat from %.1f to %.1f %%", before, r.FatPct)
+		return fmt.Sprintf("takes fat %.1f to %.1f %%", before, r.FatPct)
 	}
 	return usualWords(w, r)
 }

@@ -16,7 +16,7 @@ import (
 
 // Formula is a drink as the cook writes it.
 type Formula struct {
-	Lines     []Line  `json:"lines" nullable:"false" maxItems:"300"`
+	Lines     []Line  `json:"lines" maxItems:"300"`
 	System    string  `json:"system" enum:"us,metric,au,imperial"`
 	Strainer  string  `json:"strainer" enum:"bag,cloth,gentle,sieve,none,juicer"`
 	BlendS    float64 `json:"blendS" minimum:"1" maximum:"600" doc:"seconds in the blender"`

@@ -16,7 +16,7 @@ type Drink struct {
 	Draft     kitchen.Formula `json:"draft"`
 	Revision  int             `json:"revision" doc:"give it back when saving the draft"`
 	Changed   time.Time       `json:"changed"`
-	Versions  []Version       `json:"versions" nullable:"false" doc:"the newest first"`
+	Versions  []Version       `json:"versions" doc:"the newest first"`
 	IsVersion int             `json:"isVersion" doc:"the number of the newest version if the draft says the same, otherwise 0"`
 }
 

@@ -9,6 +9,7 @@ import (
 
 	"plushladle/core/fault"
 	"plushladle/core/ingredient"
+	"plushladle/core/quantity"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
 )
@@ -104,14 +105,18 @@ func (s *server) ways() (kitchen.Ways, error) {
 }
 
 type findInput struct {
-	Typed string `query:"typed" maxLength:"120"`
+	Typed string `query:"typed" maxLength:"300" doc:"the beginning of a name, with or without an amount before it"`
 }
 
 // maxSuggestions is as many as a type-ahead shows.
 const maxSuggestions = 8
 
 func (s *server) findIngredients(in *findInput) ([]Suggestion, error) {
-	return suggest(ingredient.Standard().Suggest(in.Typed, maxSuggestions)), nil
+	amount, name, err := quantity.ParseLeading(in.Typed)
+	if err != nil {
+		return []Suggestion{}, nil // the amount is refused when the line is read
+	}
+	return suggest(amount, ingredient.Standard().Suggest(name, maxSuggestions)), nil
 }
 
 // TypedLine is a line as people write it.

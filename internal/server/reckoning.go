@@ -2,6 +2,7 @@ package server
 
 import (
 	"errors"
+	"strings"
 	"time"
 
 	"plushladle/core/caution"
@@ -9,6 +10,7 @@ import (
 	"plushladle/core/formula"
 	"plushladle/core/ingredient"
 	"plushladle/core/keep"
+	"plushladle/core/quantity"
 )
 
 // Reckoning is a reckoned drink as the Bench shows it.
@@ -16,7 +18,7 @@ type Reckoning struct {
 	Reckoned    bool         `json:"reckoned" doc:"false where there is nothing to reckon, or the base is refused"`
 	Style       string       `json:"style"`
 	Factor      float64      `json:"factor"`
-	Lines       []LineFigure `json:"lines" nullable:"false"`
+	Lines       []LineFigure `json:"lines"`
 	Ratio       *RatioFigure `json:"ratio,omitempty"`
 	DrinkML     float64      `json:"drinkML"`
 	DrinkG      float64      `json:"drinkG"`
@@ -31,12 +33,12 @@ type Reckoning struct {
 	WaterAct    float64      `json:"waterActivity"`
 	Keeps       Keeps        `json:"keeps"`
 	Soak        *SoakFigure  `json:"soak,omitempty"`
-	Allergens   []string     `json:"allergens" nullable:"false"`
+	Allergens   []string     `json:"allergens"`
 	Vegan       *bool        `json:"vegan,omitempty" doc:"absent where it cannot be told"`
-	Cautions    []Caution    `json:"cautions" nullable:"false"`
-	Dials       []Dial       `json:"dials" nullable:"false"`
+	Cautions    []Caution    `json:"cautions"`
+	Dials       []Dial       `json:"dials"`
 	Jug         Jug          `json:"jug"`
-	Assumptions []string     `json:"assumptions" nullable:"false"`
+	Assumptions []string     `json:"assumptions"`
 }
 
 // LineFigure is one line at the drink's size.
@@ -88,7 +90,7 @@ type Keeps struct {
 	OtherWholeDays int      `json:"otherWholeDays"`
 	FreezerDays    int      `json:"freezerDays"`
 	FreezerUseBy   string   `json:"freezerUseBy"`
-	Reasons        []string `json:"reasons" nullable:"false"`
+	Reasons        []string `json:"reasons"`
 }
 
 // SoakFigure is the longest soak.
@@ -119,7 +121,7 @@ type Dial struct {
 	Position        float64 `json:"position"`
 	FurtherPosition float64 `json:"furtherPosition"`
 	Band            string  `json:"band"`
-	Bands           []Band  `json:"bands" nullable:"false"`
+	Bands           []Band  `json:"bands"`
 }
 
 // Band is a named stretch of a dial.
@@ -135,7 +137,7 @@ type Jug struct {
 	FillML  float64   `json:"fillML"`
 	MilkML  float64   `json:"milkML"`
 	PulpML  float64   `json:"pulpML"`
-	TicksML []float64 `json:"ticksML" nullable:"false"`
+	TicksML []float64 `json:"ticksML"`
 	Loads   int       `json:"loads"`
 }
 
@@ -240,14 +242,15 @@ func presentDials(dials []formula.Dial) []Dial {
 type Suggestion struct {
 	ID        string   `json:"id"`
 	Name      string   `json:"name"`
+	Line      string   `json:"line" doc:"the name with the amount typed before it"`
 	Role      string   `json:"role"`
-	Allergens []string `json:"allergens" nullable:"false"`
+	Allergens []string `json:"allergens"`
 }
 
-func suggest(found []*ingredient.Ingredient) []Suggestion {
+func suggest(amount quantity.Amount, found []*ingredient.Ingredient) []Suggestion {
 	out := make([]Suggestion, len(found))
 	for n, i := range found {
-		out[n] = Suggestion{ID: i.ID, Name: i.Name, Role: string(i.Role), Allergens: orEmpty(i.Allergens)}
+		out[n] = Suggestion{ID: i.ID, Name: i.Name, Line: strings.TrimSpace(amount.String() + " " + i.Name), Role: string(i.Role), Allergens: orEmpty(i.Allergens)}
 	}
 	return out
 }

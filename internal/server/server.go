@@ -62,6 +62,7 @@ func New(c Config) *fiber.App {
 
 // NewAPI is huma on the app, with its description at /api/openapi.json.
 func NewAPI(app *fiber.App) huma.API {
+	huma.DefaultArrayNullable = false // our lists are empty rather than null
 	config := huma.DefaultConfig("Plush Ladle", "1")
 	config.OpenAPIPath = "/api/openapi"
 	config.DocsPath, config.SchemasPath = "", "" // its page would load scripts from elsewhere

@@ -21,7 +21,7 @@ type NewBottle struct {
 type NewBatch struct {
 	MadeOn     string      `json:"madeOn" maxLength:"10"`
 	MeasuredML *float64    `json:"measuredML,omitempty" minimum:"1" maximum:"1000000" doc:"what it gave, if it was measured"`
-	Bottles    []NewBottle `json:"bottles" nullable:"false" minItems:"1" maxItems:"60"`
+	Bottles    []NewBottle `json:"bottles" minItems:"1" maxItems:"60"`
 }
 
 type batchInput struct {
@@ -128,15 +128,15 @@ type Bottle struct {
 	DaysLeft    int      `json:"daysLeft" doc:"0 on its last day, negative once past"`
 	LifeShare   float64  `json:"lifeShare" doc:"of its days, how much is left"`
 	TimeLeft    string   `json:"timeLeft" doc:"in a word or two"`
-	Reasons     []string `json:"reasons" nullable:"false"`
-	Allergens   []string `json:"allergens" nullable:"false"`
+	Reasons     []string `json:"reasons"`
+	Allergens   []string `json:"allergens"`
 	State       string   `json:"state"`
 	EndedWhy    string   `json:"endedWhy"`
 }
 
 // Shelf is what stands in fridge and freezer.
 type Shelf struct {
-	Bottles []Bottle `json:"bottles" nullable:"false"`
+	Bottles []Bottle `json:"bottles"`
 	TotalML float64  `json:"totalML"`
 	Today   string   `json:"today"`
 }

@@ -1,0 +1,78 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { answer, api } from './client'
+import type { Formula, Kitchen, NewBatch } from './schema'
+
+export const useKitchen = () => useQuery({ queryKey: ['kitchen'], queryFn: () => answer(api.GET('/api/kitchen')) })
+
+export const useDrinks = () => useQuery({ queryKey: ['drinks'], queryFn: () => answer(api.GET('/api/drinks')) })
+
+export const useShelf = () => useQuery({ queryKey: ['shelf'], queryFn: () => answer(api.GET('/api/shelf')) })
+
+export function useSetKitchen() {
+  const client = useQueryClient()
+  return useMutation({
+    mutationFn: (body: Kitchen) => answer(api.PUT('/api/kitchen', { body })),
+    onSuccess: () => client.invalidateQueries(),
+  })
+}
+
+/** useReckoning reckons the formula anew whenever it changes, and shows the last figures until the new ones are there. */
+export function useReckoning(name: string, formula: Formula, madeOn = '') {
+  return useQuery({
+    queryKey: ['reckoning', formula, madeOn],
+    queryFn: ({ signal }) => answer(api.POST('/api/reckonings', { body: { name, formula, madeOn }, signal })),
+    placeholderData: keepPreviousData,
+    gcTime: 10_000,
+  })
+}
+
+export function useSuggestions(typed: string) {
+  return useQuery({
+    queryKey: ['ingredients', typed],
+    queryFn: ({ signal }) => answer(api.GET('/api/ingredients', { params: { query: { typed } }, signal })),
+    placeholderData: keepPreviousData,
+    enabled: typed.trim() !== '',
+  })
+}
+
+export function useStartDrink() {
+  const client = useQueryClient()
+  return useMutation({
+    mutationFn: (name: string) => answer(api.POST('/api/drinks', { body: { name } })),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['drinks'] }),
+  })
+}
+
+export function useRemoveDrink() {
+  const client = useQueryClient()
+  return useMutation({
+    mutationFn: (id: number) => answer(api.DELETE('/api/drinks/{id}', { params: { path: { id } } })),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['drinks'] }),
+  })
+}
+
+export function useMakeBatch(id: number) {
+  const client = useQueryClient()
+  return useMutation({
+    mutationFn: (body: NewBatch) => answer(api.POST('/api/drinks/{id}/batches', { params: { path: { id } }, body })),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['shelf'] }),
+  })
+}
+
+/** useBottle are the things done with a bottle; the shelf is read anew after each. */
+export function useBottle(id: number) {
+  const client = useQueryClient()
+  const path = { params: { path: { id } } }
+  const onSettled = () => client.invalidateQueries({ queryKey: ['shelf'] })
+  return {
+    pour: useMutation({
+      mutationFn: (ml: number) => answer(api.POST('/api/bottles/{id}/pours', { ...path, body: { ml } })),
+      onSettled,
+    }),
+    finish: useMutation({ mutationFn: () => answer(api.POST('/api/bottles/{id}/finish', path)), onSettled }),
+    throwOut: useMutation({
+      mutationFn: (why: string) => answer(api.POST('/api/bottles/{id}/throw-out', { ...path, body: { why } })),
+      onSettled,
+    }),
+  }
+}

@@ -1,0 +1,46 @@
+import { useEffect, useState } from 'react'
+import { Redirect, Route, Switch } from 'wouter'
+import { useKitchen } from '../api/hooks'
+import { Bench, LastDrink } from '../views/bench/Bench'
+import { Shelf } from '../views/shelf/Shelf'
+import { Header } from './Header'
+import { KeysDialog, useViewKeys } from './keys'
+
+/** useTheme puts the kitchen's theme on the page, following the system where it says so. */
+function useTheme(theme: string | undefined) {
+  useEffect(() => {
+    const dark = window.matchMedia('(prefers-color-scheme: dark)')
+    const apply = () => {
+      const night = theme === 'night' || (theme !== 'day' && dark.matches)
+      document.documentElement.dataset.theme = night ? 'night' : 'day'
+    }
+    apply()
+    dark.addEventListener('change', apply)
+    return () => dark.removeEventListener('change', apply)
+  }, [theme])
+}
+
+export function App() {
+  const kitchen = useKitchen()
+  const [keysShown, showKeys] = useState(false)
+  useTheme(kitchen.data?.theme)
+  useViewKeys(() => showKeys(true))
+  return (
+    <div className="mx-auto flex min-h-dvh max-w-[1280px] flex-col px-3 pb-4 sm:px-7">
+      <Header onShowKeys={() => showKeys(true)} />
+      <Switch>
+        <Route path="/">
+          <LastDrink />
+        </Route>
+        <Route path="/bench/:id">{({ id }) => <Bench key={id} id={Number(id)} />}</Route>
+        <Route path="/shelf">
+          <Shelf />
+        </Route>
+        <Route>
+          <Redirect to="/" />
+        </Route>
+      </Switch>
+      <KeysDialog open={keysShown} onClose={() => showKeys(false)} />
+    </div>
+  )
+}

@@ -1,0 +1,77 @@
+import { useCombobox } from 'downshift'
+import type { KeyboardEvent, ReactNode, Ref } from 'react'
+import { classes } from './classes'
+
+type Props<Item> = {
+  label: string
+  value: string
+  onType: (typed: string) => void
+  onPick: (item: Item) => void
+  onEnter?: () => void
+  items: Item[]
+  textOf: (item: Item) => string
+  show: (item: Item) => ReactNode
+  placeholder?: string
+  invalid?: boolean
+  describedBy?: string
+  inputClass?: string
+  inputRef?: Ref<HTMLInputElement>
+}
+
+/** Combobox is a text input that suggests while one types. What is typed stays unless a suggestion is picked. */
+export function Combobox<Item>(p: Props<Item>) {
+  const box = useCombobox<Item>({
+    items: p.items,
+    inputValue: p.value,
+    selectedItem: null,
+    itemToString: (item) => (item ? p.textOf(item) : ''),
+    onSelectedItemChange: ({ selectedItem }) => selectedItem && p.onPick(selectedItem),
+    stateReducer: (_, { type, changes }) =>
+      type === useCombobox.stateChangeTypes.InputBlur ? { ...changes, selectedItem: null } : changes,
+  })
+  const open = box.isOpen && p.items.length > 0
+  const onKeyDown = (e: KeyboardEvent) => {
+    if (e.key === 'Enter' && !(open && box.highlightedIndex >= 0)) p.onEnter?.()
+  }
+  return (
+    <div className="relative min-w-0 grow">
+      <input
+        {...box.getInputProps({
+          ref: p.inputRef,
+          'aria-label': p.label,
+          'aria-labelledby': undefined,
+          'aria-invalid': p.invalid || undefined,
+          'aria-describedby': p.describedBy,
+          placeholder: p.placeholder,
+          spellCheck: false,
+          autoComplete: 'off',
+          onKeyDown,
+          // Written here and not through downshift, whose change comes too late to keep the caret in place.
+          onChange: (e) => p.onType(e.currentTarget.value),
+        })}
+        className={p.inputClass}
+      />
+      <ul
+        {...box.getMenuProps({ 'aria-label': `${p.label}, suggestions`, 'aria-labelledby': undefined })}
+        className={classes(
+          'absolute top-full left-0 z-30 mt-1 min-w-64 overflow-hidden rounded-2xl border-2 border-rim bg-enamel p-1 shadow-lg',
+          !open && 'hidden',
+        )}
+      >
+        {open &&
+          p.items.map((item, index) => (
+            <li
+              key={p.textOf(item)}
+              {...box.getItemProps({ item, index })}
+              className={classes(
+                'flex min-h-10 items-center rounded-xl px-3',
+                box.highlightedIndex === index && 'bg-linen',
+              )}
+            >
+              {p.show(item)}
+            </li>
+          ))}
+      </ul>
+    </div>
+  )
+}

@@ -1,0 +1,16 @@
+import type { ReactNode } from 'react'
+import { classes } from './classes'
+
+type Props = { children: ReactNode; className?: string; label?: string }
+
+/** Tray is an enamel tray with a cobalt rim; with a label it is a named region. */
+export function Tray({ children, className, label }: Props) {
+  return (
+    <section
+      aria-label={label}
+      className={classes('rounded-tray border-[2.5px] border-rim bg-enamel px-5 py-4', className)}
+    >
+      {children}
+    </section>
+  )
+}

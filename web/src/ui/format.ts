@@ -1,0 +1,33 @@
+/** Writing figures and dates. Nothing here reckons: it only rounds for the eye. */
+
+const number = (most: number, least = 0) =>
+  new Intl.NumberFormat('en-GB', { maximumFractionDigits: most, minimumFractionDigits: least })
+
+const whole = number(0)
+const tenth = number(1, 1)
+const fewFigures = new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 2 })
+
+export const toWhole = (v: number) => whole.format(v)
+export const toTenth = (v: number) => tenth.format(v)
+export const toTwoFigures = (v: number) => fewFigures.format(v)
+
+/** toMillilitres writes 733 mL, and 1.5 L from a litre on. */
+export function toMillilitres(ml: number): string {
+  return ml >= 1000 ? `${number(2).format(ml / 1000)} L` : `${whole.format(ml)} mL`
+}
+
+/** toGrams writes small masses to a tenth of a gram, tiny ones to a hundredth. */
+export function toGrams(g: number): string {
+  if (g >= 1000) return `${number(2).format(g / 1000)} kg`
+  return `${number(g < 1 ? 2 : g < 20 ? 1 : 0).format(g)} g`
+}
+
+const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric' })
+const dayAndMonth = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })
+const month = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' })
+
+const asDate = (iso: string) => new Date(`${iso}T12:00:00`)
+
+export const toDay = (iso: string) => day.format(asDate(iso))
+export const toDayAndMonth = (iso: string) => dayAndMonth.format(asDate(iso))
+export const toMonth = (iso: string) => month.format(new Date(iso))

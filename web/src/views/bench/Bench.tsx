@@ -1,0 +1,165 @@
+import { useQuery } from '@tanstack/react-query'
+import { useRef, useState } from 'react'
+import { Redirect } from 'wouter'
+import { answer, api, Refused } from '../../api/client'
+import { useDrinks, useReckoning } from '../../api/hooks'
+import type { Drink, Formula, Reckoning } from '../../api/schema'
+import { strainers, systems } from '../../app/choices'
+import { Button } from '../../ui/Button'
+import { Notice } from '../../ui/Notice'
+import { Select } from '../../ui/Select'
+import { Tray } from '../../ui/Tray'
+import { DetailsDialog } from './DetailsDialog'
+import { Dials } from './Dials'
+import { DrinksMenu, DrinkTitle } from './DrinkTitle'
+import { JugDrawing } from './JugDrawing'
+import { Lines } from './Lines'
+import { MadeDialog } from './MadeDialog'
+import { SizeBar } from './SizeBar'
+import { Strip } from './Strip'
+import { dropBackup } from './saving'
+import { useBenchKeys } from './useBenchKeys'
+import { type BenchDraft, useDraft } from './useDraft'
+import { VersionDialog } from './VersionDialog'
+
+/** LastDrink opens the drink worked on last, or says how to begin. */
+export function LastDrink() {
+  const drinks = useDrinks()
+  if (drinks.error) return <Notice urgent>{drinks.error.message}</Notice>
+  if (!drinks.data) return null
+  const last = drinks.data[0]
+  if (last) return <Redirect to={`/bench/${last.id}`} replace />
+  return (
+    <main className="pt-6">
+      <Tray className="max-w-xl">
+        <h1 className="text-2xl">No drink yet</h1>
+        <p className="my-2">
+          A drink is a base, water and a few flavourings. Begin one, and the Bench shows what comes of it.
+        </p>
+        <DrinksMenu />
+      </Tray>
+    </main>
+  )
+}
+
+/** Bench is where a drink is formulated. */
+export function Bench({ id }: { id: number }) {
+  const [opened, setOpened] = useState(0)
+  const drink = useQuery({
+    queryKey: ['drink', id, opened],
+    queryFn: () => answer(api.GET('/api/drinks/{id}', { params: { path: { id } } })),
+    staleTime: Number.POSITIVE_INFINITY,
+    gcTime: 0,
+    refetchOnMount: 'always',
+  })
+  if (drink.error) {
+    return (
+      <main className="grid justify-items-start gap-3 pt-6">
+        <Notice urgent>{drink.error.message}</Notice>
+        <DrinksMenu />
+      </main>
+    )
+  }
+  if (!drink.data || drink.isFetching) return null
+  const reopen = () => {
+    dropBackup(id)
+    setOpened(opened + 1)
+  }
+  return <OpenBench key={opened} drink={drink.data} onReopen={reopen} />
+}
+
+type Sheet = 'made' | 'version' | 'details'
+
+function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) {
+  const bench = useDraft(drink)
+  const reckoning = useReckoning(bench.draft.name, bench.draft.formula)
+  const [sheet, setSheet] = useState<Sheet>()
+  const addRef = useRef<HTMLInputElement>(null)
+  useBenchKeys(bench, () => addRef.current?.focus())
+  const r = reckoning.data
+  const refused = reckoning.error instanceof Refused ? reckoning.error : undefined
+  const writeAtSize = async () => {
+    const body = { name: bench.draft.name, formula: bench.draft.formula, madeOn: '' }
+    bench.setFormula(await answer(api.POST('/api/formulas/at-size', { body })))
+  }
+  const backTo = (number: number) => {
+    const version = bench.kept.versions.find((v) => v.number === number)
+    if (version) bench.setFormula(version.formula)
+  }
+  return (
+    <main className="flex grow flex-col gap-3">
+      <div className="flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
+        <DrinkTitle bench={bench} onVersion={backTo} />
+        <SizeBar bench={bench} reckoning={r} error={refused?.message} onWriteAtSize={writeAtSize} />
+      </div>
+      {bench.state.is === 'conflict' && <Conflict bench={bench} onReopen={onReopen} />}
+      <div className="grid grow items-start gap-4 md:grid-cols-2 xl:grid-cols-[minmax(0,31.5rem)_minmax(0,1fr)_minmax(0,23.5rem)]">
+        <div className="min-w-0 md:row-span-2 xl:row-span-1">
+          <Lines bench={bench} reckoning={r} addRef={addRef} />
+        </div>
+        <div className="grid min-w-0 gap-3">
+          <Jug r={r} />
+          <Ways bench={bench} />
+        </div>
+        {r && <Dials r={r} onDetails={() => setSheet('details')} />}
+      </div>
+      <Strip r={r}>
+        <Button onClick={() => setSheet('version')} disabled={bench.kept.isVersion > 0 && bench.state.is === 'saved'}>
+          Keep version
+        </Button>
+        <Button primary disabled={!r?.reckoned} onClick={() => setSheet('made')}>
+          Made it
+        </Button>
+      </Strip>
+      {sheet === 'made' && r && <MadeDialog bench={bench} forecastML={r.drinkML} onClose={() => setSheet(undefined)} />}
+      {sheet === 'version' && <VersionDialog bench={bench} onClose={() => setSheet(undefined)} />}
+      {sheet === 'details' && r && <DetailsDialog r={r} onClose={() => setSheet(undefined)} />}
+    </main>
+  )
+}
+
+function Jug({ r }: { r?: Reckoning }) {
+  if (!r?.reckoned) {
+    return (
+      <p className="self-center px-6 text-center text-mute">The jug fills once a base or a liquid has an amount.</p>
+    )
+  }
+  return <JugDrawing r={r} />
+}
+
+/** Ways are how the drink is strained and measured. */
+function Ways({ bench }: { bench: BenchDraft }) {
+  const { formula } = bench.draft
+  return (
+    <div className="flex flex-wrap justify-center gap-2">
+      <Select
+        label="Strained"
+        value={formula.strainer}
+        choices={strainers}
+        onChange={(v) => bench.setFormula({ strainer: v as Formula['strainer'] })}
+      />
+      <Select
+        label="Measures"
+        value={formula.system}
+        choices={systems}
+        onChange={(v) => bench.setFormula({ system: v as Formula['system'] })}
+      />
+    </div>
+  )
+}
+
+/** Conflict says that another tab saved first, and lets the cook choose. */
+function Conflict({ bench, onReopen }: { bench: BenchDraft; onReopen: () => void }) {
+  return (
+    <Notice urgent>
+      <p>
+        <b>This drink was changed in another tab or on another device.</b> What you typed here is not saved yet, and
+        nothing was overwritten.
+      </p>
+      <div className="mt-2 flex flex-wrap gap-2">
+        <Button onClick={onReopen}>Show the other one</Button>
+        <Button onClick={() => bench.saver.overwrite()}>Save mine over it</Button>
+      </div>
+    </Notice>
+  )
+}

@@ -1,0 +1,81 @@
+import type { Reckoning } from '../../api/schema'
+import { Dialog } from '../../ui/Dialog'
+import { toTenth, toTwoFigures, toWhole } from '../../ui/format'
+
+/** DetailsDialog is all there is to know: every caution, nutrition, and what was assumed. */
+export function DetailsDialog({ r, onClose }: { r: Reckoning; onClose: () => void }) {
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      title="What is in it"
+      intro="Estimates from the mass balance. Local food-safety rules come first."
+    >
+      <h3 className="text-lg">To know</h3>
+      <ul className="mb-4 grid gap-2">
+        {r.cautions.map((c) => (
+          <li key={c.code}>
+            {c.text}
+            {c.value !== undefined && (
+              <span className="text-mute">
+                {' '}
+                ({toTwoFigures(c.value)} {c.unit}
+                {c.limit !== undefined && `, limit ${toTwoFigures(c.limit)}`})
+              </span>
+            )}
+          </li>
+        ))}
+      </ul>
+      <NutritionTable r={r} />
+      <h3 className="mt-4 text-lg">Assumed</h3>
+      <ul className="list-disc pl-5 text-[15px] text-mute">
+        {r.assumptions.map((a) => (
+          <li key={a}>{a}</li>
+        ))}
+      </ul>
+    </Dialog>
+  )
+}
+
+function NutritionTable({ r }: { r: Reckoning }) {
+  const rows = [
+    ['Energy, kcal', toWhole(r.per100mL.energyKcal), toWhole(r.perServing.energyKcal)],
+    ['Protein, g', toTenth(r.per100mL.proteinG), toTenth(r.perServing.proteinG)],
+    ['Fat, g', toTenth(r.per100mL.fatG), toTenth(r.perServing.fatG)],
+    ['– of it saturated, g', toTenth(r.per100mL.saturatedFatG), toTenth(r.perServing.saturatedFatG)],
+    ['Carbohydrate, g', toTenth(r.per100mL.carbohydrateG), toTenth(r.perServing.carbohydrateG)],
+    ['– sugars, g', toTenth(r.per100mL.sugarsG), toTenth(r.perServing.sugarsG)],
+    ['– of them free, g', toTenth(r.per100mL.freeSugarsG), toTenth(r.perServing.freeSugarsG)],
+    ['Fibre, g', toTenth(r.per100mL.fibreG), toTenth(r.perServing.fibreG)],
+    ['Sodium, mg', toWhole(r.per100mL.sodiumMg), toWhole(r.perServing.sodiumMg)],
+  ]
+  return (
+    <table className="w-full text-[15px]">
+      <caption className="text-left font-head text-lg font-bold">Nutrition</caption>
+      <thead>
+        <tr className="text-left text-mute">
+          <th scope="col" className="font-normal">
+            Estimated
+          </th>
+          <th scope="col" className="text-right font-normal">
+            100 mL
+          </th>
+          <th scope="col" className="text-right font-normal">
+            {toWhole(r.servingML)} mL serving
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(([name, per100, each]) => (
+          <tr key={name} className="border-t border-line">
+            <th scope="row" className="py-1 text-left font-normal">
+              {name}
+            </th>
+            <td className="text-right">{per100}</td>
+            <td className="text-right font-bold">{each}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  )
+}

@@ -1,0 +1,128 @@
+import { ChevronDown, Redo2, Undo2 } from 'lucide-react'
+import { useState } from 'react'
+import { useLocation } from 'wouter'
+import { Refused } from '../../api/client'
+import { useDrinks, useRemoveDrink, useStartDrink } from '../../api/hooks'
+import { Button, IconButton } from '../../ui/Button'
+import { toMonth } from '../../ui/format'
+import { Menu, MenuHead, MenuItem, MenuRule } from '../../ui/Menu'
+import type { SaveState } from './saving'
+import type { BenchDraft } from './useDraft'
+
+/** DrinkTitle is the drink's name, its version and saving, and the way to other drinks. */
+export function DrinkTitle({ bench, onVersion }: { bench: BenchDraft; onVersion: (number: number) => void }) {
+  return (
+    <div className="min-w-0 grow">
+      <div className="flex items-center gap-1">
+        <h1 className="min-w-0 text-[32px] leading-tight">
+          <input
+            aria-label="Name of the drink"
+            value={bench.draft.name}
+            maxLength={120}
+            spellCheck={false}
+            placeholder="Name the drink"
+            onChange={(e) => bench.setName(e.target.value)}
+            className="w-full max-w-[21rem] min-w-40 truncate rounded bg-transparent field-sizing-content"
+          />
+        </h1>
+        <DrinksMenu id={bench.kept.id} />
+        <IconButton label="Undo" disabled={!bench.undo} onClick={bench.undo}>
+          <Undo2 size={20} aria-hidden />
+        </IconButton>
+        <IconButton label="Redo" disabled={!bench.redo} onClick={bench.redo}>
+          <Redo2 size={20} aria-hidden />
+        </IconButton>
+      </div>
+      <p className="flex flex-wrap items-center gap-x-2 text-mute">
+        <Versions bench={bench} onVersion={onVersion} />
+        <span aria-hidden>·</span>
+        <span role="status">{saveWords(bench.state)}</span>
+      </p>
+    </div>
+  )
+}
+
+function saveWords(s: SaveState): string {
+  switch (s.is) {
+    case 'saved':
+      return 'saved'
+    case 'saving':
+      return 'saving'
+    case 'conflict':
+      return 'not saved: changed elsewhere'
+    default:
+      return `not saved: ${s.why}`
+  }
+}
+
+function Versions({ bench, onVersion }: { bench: BenchDraft; onVersion: (number: number) => void }) {
+  const { versions, isVersion } = bench.kept
+  const newest = versions[0]
+  if (!newest) return <span>no version kept yet</span>
+  const words = isVersion ? `Version ${newest.number}` : `Changed since version ${newest.number}`
+  const trigger = (
+    <button
+      type="button"
+      className="flex min-h-6 items-center gap-1 rounded underline decoration-dotted underline-offset-4"
+    >
+      {words}
+      {newest.note && ` · ${newest.note}`}
+    </button>
+  )
+  return (
+    <Menu trigger={trigger} align="start">
+      <MenuHead>Go back to a version (undo brings this back)</MenuHead>
+      {versions.map((v) => (
+        <MenuItem key={v.number} hint={toMonth(v.created)} onSelect={() => onVersion(v.number)}>
+          Version {v.number}
+          {v.note && ` · ${v.note}`}
+        </MenuItem>
+      ))}
+    </Menu>
+  )
+}
+
+/** DrinksMenu lists all drinks, and begins a new one. */
+export function DrinksMenu({ id }: { id?: number }) {
+  const drinks = useDrinks()
+  const start = useStartDrink()
+  const remove = useRemoveDrink()
+  const [, go] = useLocation()
+  const [problem, setProblem] = useState<string>()
+  const begin = () => start.mutate('New drink', { onSuccess: (d) => go(`/bench/${d.id}`) })
+  const throwAway = () =>
+    id !== undefined &&
+    remove.mutate(id, {
+      onSuccess: () => go('/'),
+      onError: (e) => setProblem(e instanceof Refused ? e.message : 'It could not be removed.'),
+    })
+  const trigger = (
+    <Button aria-label="Drinks: choose another or begin a new one" className="!min-h-9 !px-3">
+      Drinks <ChevronDown size={16} aria-hidden />
+    </Button>
+  )
+  return (
+    <>
+      <Menu trigger={trigger} align="start">
+        <MenuItem onSelect={begin}>New drink</MenuItem>
+        <MenuRule />
+        {drinks.data?.map((d) => (
+          <MenuItem key={d.id} disabled={d.id === id} onSelect={() => go(`/bench/${d.id}`)}>
+            {d.name}
+          </MenuItem>
+        ))}
+        {id !== undefined && (
+          <>
+            <MenuRule />
+            <MenuItem onSelect={throwAway}>Remove this drink</MenuItem>
+          </>
+        )}
+      </Menu>
+      {problem && (
+        <span role="alert" className="text-sm text-hibiscus-deep">
+          {problem}
+        </span>
+      )}
+    </>
+  )
+}

@@ -1,0 +1,165 @@
+import { EllipsisVertical, Lock, LockOpen } from 'lucide-react'
+import { useSuggestions } from '../../api/hooks'
+import { IconButton } from '../../ui/Button'
+import { Combobox } from '../../ui/Combobox'
+import { classes } from '../../ui/classes'
+import { ErrorText } from '../../ui/Field'
+import { toGrams } from '../../ui/format'
+import { Menu, MenuCheck, MenuHead, MenuItem, MenuRule } from '../../ui/Menu'
+import type { Row } from './groups'
+import type { BenchDraft } from './useDraft'
+
+const swatchOf: Record<string, string> = {
+  base: 'bg-nutmeg',
+  liquid: 'bg-[#8fb9ca]',
+  sweetener: 'bg-turmeric',
+  spice: 'bg-hibiscus',
+  flavour: 'bg-[#d47a99]',
+  fat: 'bg-[#d8c27a]',
+  salt: 'bg-[#aab3c4]',
+}
+
+const stages = [
+  { value: '', label: 'When its kind usually does' },
+  { value: 'soak', label: 'At the soak, and stays in' },
+  { value: 'grind', label: 'When grinding' },
+  { value: 'rinse', label: 'To rinse the pulp' },
+  { value: 'after straining', label: 'After straining' },
+  { value: 'cook', label: 'While cooking' },
+  { value: 'at serving', label: 'In the glass' },
+] as const
+
+type Props = {
+  row: Row
+  bench: BenchDraft
+  above?: string
+  below?: string
+  onTyping: (key?: string) => void
+}
+
+/** LineRow is one line: what, how much, what it does, and its lock. */
+export function LineRow({ row, bench, above, below, onTyping }: Props) {
+  const { line, figure } = row
+  const errorID = `error-${line.key}`
+  const swatch = swatchOf[figure?.role ?? ''] ?? 'bg-line'
+  return (
+    <li data-line={line.key} className="py-1">
+      <div className="flex items-center gap-2">
+        <span aria-hidden className={classes('h-7 w-2.5 shrink-0 rounded-full', swatch)} />
+        <NameCell row={row} bench={bench} errorID={errorID} onTyping={onTyping} />
+        <AmountCell row={row} bench={bench} errorID={errorID} />
+        <span className="w-13 shrink-0 text-right text-sm text-mute">{figure?.massG ? toGrams(figure.massG) : ''}</span>
+        <div className="flex shrink-0">
+          <IconButton
+            label={line.locked ? 'Locked: stays as it is when the drink grows' : 'Lock'}
+            aria-pressed={line.locked}
+            className={classes('!size-7 max-sm:!size-11', line.locked && '!text-rim')}
+            onClick={() => bench.setLine(line.key, { locked: !line.locked })}
+          >
+            {line.locked ? <Lock size={16} aria-hidden /> : <LockOpen size={16} aria-hidden />}
+          </IconButton>
+          <LineMenu row={row} bench={bench} above={above} below={below} />
+        </div>
+      </div>
+      <ErrorText id={errorID}>{figure?.error}</ErrorText>
+    </li>
+  )
+}
+
+type CellProps = { row: Row; bench: BenchDraft; errorID: string }
+
+function NameCell({ row, bench, errorID, onTyping }: CellProps & { onTyping: (key?: string) => void }) {
+  const { line, figure } = row
+  const suggestions = useSuggestions(line.ingredient)
+  const wrong = figure?.errorField === 'ingredient'
+  const details = [figure?.contributes, line.stage, figure?.note, line.note].filter(Boolean)
+  return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: only watches whether the input inside has the focus
+    <div className="min-w-0 grow" onFocus={() => onTyping(line.key)} onBlur={() => onTyping()}>
+      <Combobox
+        label="Ingredient"
+        value={line.ingredient}
+        items={suggestions.data ?? []}
+        textOf={(s) => s.name}
+        show={(s) => s.name}
+        onType={(ingredient) => bench.setLine(line.key, { ingredient }, 'ingredient')}
+        onPick={(s) => bench.setLine(line.key, { ingredient: s.name })}
+        invalid={wrong}
+        describedBy={wrong ? errorID : undefined}
+        inputClass="w-full rounded bg-transparent font-bold leading-tight"
+      />
+      <p className="truncate text-[13px] leading-tight text-mute" title={details.join(' · ')}>
+        {details.join(' · ')}
+      </p>
+    </div>
+  )
+}
+
+function AmountCell({ row, bench, errorID }: CellProps) {
+  const { line, figure } = row
+  const wrong = figure?.errorField === 'amount'
+  const scaled = figure && figure.amount !== '' && bench.draft.formula.sizeBy !== ''
+  const input = (
+    <input
+      aria-label={`Amount of ${line.ingredient || 'this line'}${scaled ? ' as written' : ''}`}
+      aria-invalid={wrong || undefined}
+      aria-describedby={wrong ? errorID : undefined}
+      value={line.amount}
+      placeholder="how much"
+      spellCheck={false}
+      autoComplete="off"
+      onChange={(e) => bench.setLine(line.key, { amount: e.target.value }, 'amount')}
+      className={classes(
+        'w-full rounded bg-transparent text-right leading-tight',
+        scaled ? 'text-[13px] text-mute' : 'font-head text-[17px] font-semibold',
+      )}
+    />
+  )
+  return (
+    <div className="w-[7.8rem] shrink-0 max-sm:w-24">
+      {scaled && <p className="text-right font-head text-[17px] leading-tight font-semibold">{figure.amount}</p>}
+      {input}
+      {!scaled && figure?.kitchen && figure.kitchen !== figure.amount && (
+        <p className="text-right text-[13px] leading-tight text-mute">{figure.kitchen}</p>
+      )}
+    </div>
+  )
+}
+
+type MenuProps = { row: Row; bench: BenchDraft; above?: string; below?: string }
+
+function LineMenu({ row, bench, above, below }: MenuProps) {
+  const { line } = row
+  const trigger = (
+    <IconButton label={`More for ${line.ingredient || 'this line'}`} className="!size-7 max-sm:!size-11">
+      <EllipsisVertical size={18} aria-hidden />
+    </IconButton>
+  )
+  return (
+    <Menu trigger={trigger}>
+      <MenuItem disabled={!above} hint="Alt+↑" onSelect={() => above && bench.swapLines(line.key, above)}>
+        Move up
+      </MenuItem>
+      <MenuItem disabled={!below} hint="Alt+↓" onSelect={() => below && bench.swapLines(line.key, below)}>
+        Move down
+      </MenuItem>
+      <MenuItem onSelect={() => bench.removeLine(line.key)}>Remove</MenuItem>
+      {row.figure?.role === 'base' && (
+        <MenuCheck checked={line.unsoaked} onChange={() => bench.setLine(line.key, { unsoaked: !line.unsoaked })}>
+          Goes in unsoaked
+        </MenuCheck>
+      )}
+      <MenuRule />
+      <MenuHead>Goes in</MenuHead>
+      {stages.map((s) => (
+        <MenuCheck
+          key={s.value}
+          checked={line.stage === s.value}
+          onChange={() => bench.setLine(line.key, { stage: s.value })}
+        >
+          {s.label}
+        </MenuCheck>
+      ))}
+    </Menu>
+  )
+}

@@ -1,0 +1,176 @@
+import { Popover } from 'radix-ui'
+import { useEffect, useState } from 'react'
+import type { Formula, Reckoning } from '../../api/schema'
+import { Button } from '../../ui/Button'
+import { classes } from '../../ui/classes'
+import { ErrorText, Field } from '../../ui/Field'
+import type { BenchDraft } from './useDraft'
+
+type Props = { bench: BenchDraft; reckoning?: Reckoning; error?: string; onWriteAtSize: () => void }
+
+const times = [
+  { value: 0.5, label: '×½' },
+  { value: 1, label: '×1' },
+  { value: 2, label: '×2' },
+  { value: 3, label: '×3' },
+]
+
+/** SizeBar sets how much is made: by volume, servings, base on hand or a factor. */
+export function SizeBar({ bench, reckoning: r, error, onWriteAtSize }: Props) {
+  const { sizeBy, sizeValue } = bench.draft.formula
+  const size = (by: Formula['sizeBy'], value: number) =>
+    bench.setFormula({ sizeBy: by, sizeValue: value }, `size-${by}`)
+  const factor = sizeBy === '' ? 1 : sizeBy === 'times' ? sizeValue : undefined
+  return (
+    <fieldset className="max-w-full">
+      <legend className="sr-only">Batch size</legend>
+      <div className="flex flex-wrap items-center gap-2">
+        <span className="text-mute">Make</span>
+        <SizeInput label="Volume in mL" unit="mL" by="volume" shown={r?.drinkML} bench={bench} onSize={size} />
+        <span className="text-mute">for</span>
+        <SizeInput label="Servings" unit="servings" by="servings" shown={r?.servings} bench={bench} onSize={size} />
+        <div className="flex gap-1.5">
+          {times.map((t) => (
+            <Button
+              key={t.label}
+              primary={factor === t.value}
+              aria-pressed={factor === t.value}
+              className="!px-3"
+              onClick={() => (t.value === 1 ? size('', 0) : size('times', t.value))}
+            >
+              {t.label}
+            </Button>
+          ))}
+        </div>
+        <MoreWays bench={bench} onSize={size} onWriteAtSize={onWriteAtSize} />
+      </div>
+      <ErrorText id="size-error">{error}</ErrorText>
+    </fieldset>
+  )
+}
+
+/** shortNumber is a figure as one would type it: whole from a hundred on, to a tenth below. */
+const shortNumber = (v: number) => String(v >= 100 ? Math.round(v) : Math.round(v * 10) / 10)
+
+type InputProps = {
+  label: string
+  unit: string
+  by: 'volume' | 'servings' | 'base'
+  shown?: number
+  bench: BenchDraft
+  onSize: (by: Formula['sizeBy'], value: number) => void
+}
+
+/** SizeInput shows the figure as it is, and takes one typed. */
+function SizeInput({ label, unit, by, shown, bench, onSize }: InputProps) {
+  const { sizeBy, sizeValue } = bench.draft.formula
+  const [typed, setTyped] = useState<string>()
+  const figure = sizeBy === by ? sizeValue : shown
+  const text = typed ?? (figure === undefined ? '' : shortNumber(figure))
+  const value = Number(text.replace(',', '.'))
+  const wrong = typed !== undefined && !(value > 0)
+  return (
+    <label
+      className={classes(
+        'flex min-h-11 items-center gap-1.5 rounded-full border-2 bg-enamel px-3.5',
+        wrong ? 'border-hibiscus' : 'border-rim',
+      )}
+    >
+      <input
+        aria-label={label}
+        aria-invalid={wrong || undefined}
+        aria-describedby={wrong ? `size-${by}-error` : undefined}
+        inputMode="decimal"
+        autoComplete="off"
+        className="w-[4.2ch] min-w-0 bg-transparent text-right font-bold outline-none field-sizing-content"
+        value={text}
+        onChange={(e) => {
+          setTyped(e.target.value)
+          const entered = Number(e.target.value.replace(',', '.'))
+          if (entered > 0) onSize(by, entered)
+        }}
+        onBlur={() => !wrong && setTyped(undefined)}
+      />
+      <span className={by === 'servings' ? 'font-bold' : 'text-mute'}>{unit}</span>
+      {wrong && (
+        <span id={`size-${by}-error`} role="alert" className="text-sm text-hibiscus-deep">
+          a number above 0
+        </span>
+      )}
+    </label>
+  )
+}
+
+type MoreProps = { bench: BenchDraft; onSize: InputProps['onSize']; onWriteAtSize: () => void }
+
+function MoreWays({ bench, onSize, onWriteAtSize }: MoreProps) {
+  const { formula } = bench.draft
+  return (
+    <Popover.Root>
+      <Popover.Trigger asChild>
+        <Button className={formula.sizeBy === 'base' ? '!bg-linen' : ''}>More ways</Button>
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          align="end"
+          sideOffset={6}
+          collisionPadding={8}
+          aria-label="More ways to size the batch"
+          className="z-40 grid w-72 gap-4 rounded-tray border-[2.5px] border-rim bg-enamel p-4 text-ink shadow-lg"
+        >
+          <NumberField
+            label="Dry base on hand"
+            unit="g"
+            hint="All of it is used; the rest of the drink follows."
+            value={formula.sizeBy === 'base' ? formula.sizeValue : undefined}
+            onNumber={(v) => onSize('base', v)}
+          />
+          <NumberField
+            label="One serving is"
+            unit="mL"
+            hint="Empty for what is usual for this kind of drink."
+            value={formula.servingML || undefined}
+            onNumber={(v) => bench.setFormula({ servingML: v }, 'servingML')}
+            onEmpty={() => bench.setFormula({ servingML: 0 }, 'servingML')}
+          />
+          <Button disabled={formula.sizeBy === ''} onClick={onWriteAtSize}>
+            Write the drink at this size
+          </Button>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  )
+}
+
+type NumberProps = {
+  label: string
+  unit: string
+  hint: string
+  value?: number
+  onNumber: (v: number) => void
+  onEmpty?: () => void
+}
+
+function NumberField({ label, unit, hint, value, onNumber, onEmpty }: NumberProps) {
+  const [typed, setTyped] = useState(value === undefined ? '' : String(value))
+  useEffect(() => setTyped(value === undefined ? '' : String(value)), [value])
+  const entered = Number(typed.replace(',', '.'))
+  const wrong = typed.trim() !== '' && !(entered > 0)
+  return (
+    <Field
+      label={label}
+      unit={unit}
+      hint={hint}
+      inputMode="decimal"
+      autoComplete="off"
+      value={typed}
+      error={wrong ? 'Enter a number above 0.' : undefined}
+      onChange={(e) => {
+        setTyped(e.target.value)
+        const v = Number(e.target.value.replace(',', '.'))
+        if (e.target.value.trim() === '') onEmpty?.()
+        else if (v > 0) onNumber(v)
+      }}
+    />
+  )
+}

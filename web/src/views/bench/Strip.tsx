@@ -1,0 +1,42 @@
+import type { ReactNode } from 'react'
+import type { Reckoning } from '../../api/schema'
+import { toTenth, toWhole } from '../../ui/format'
+
+type Props = { r?: Reckoning; children: ReactNode }
+
+/** Strip is the line of figures under the trays, with what can be done next. */
+export function Strip({ r, children }: Props) {
+  const known = r?.reckoned ? r : undefined
+  return (
+    <section
+      aria-label="At a glance"
+      className="flex flex-wrap items-center gap-y-2 rounded-tray border-[2.5px] border-rim bg-enamel px-2 py-2.5 lg:sticky lg:bottom-3"
+    >
+      <Figure
+        value={known && toWhole(Math.floor(known.servings))}
+        words={known ? `servings of ${toWhole(known.servingML)} mL` : 'servings'}
+      />
+      <Figure value={known && `${toTenth(known.perServing.freeSugarsG)} g`} words="free sugars each" />
+      <Figure
+        value={known && `${toWhole(known.perServing.energyKcal)} kcal`}
+        words={known ? `each, ${toTenth(known.perServing.proteinG)} g protein` : 'each'}
+      />
+      <Figure
+        value={known?.keeps.known && days(known.keeps.wholeDays)}
+        words={known?.keeps.known ? `in the fridge, ${known.keeps.freezerDays} frozen` : 'in the fridge'}
+      />
+      <div className="ml-auto flex flex-wrap gap-2 px-2">{children}</div>
+    </section>
+  )
+}
+
+const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
+
+function Figure({ value, words }: { value?: string | false; words: string }) {
+  return (
+    <p className="min-w-[9.5rem] border-line px-3 not-first:border-l max-sm:min-w-[44%]">
+      <span className="block font-head text-xl leading-tight font-bold">{value || '–'}</span>
+      <span className="text-[14px] text-mute">{words}</span>
+    </p>
+  )
+}

@@ -1,0 +1,50 @@
+import type { Line, LineFigure, Reckoning } from '../../api/schema'
+import { toTenth, toTwoFigures } from '../../ui/format'
+
+/** Row is a line as typed with its figures, if they are there yet. */
+export type Row = { line: Line; figure?: LineFigure }
+
+export type Group = { name: string; figure: string; rows: Row[] }
+
+const groupOf: Record<string, string> = {
+  base: 'Base',
+  liquid: 'Base',
+  sweetener: 'Sweet',
+  spice: 'Spice and flavour',
+  flavour: 'Spice and flavour',
+  fat: 'Fat and pinch',
+  salt: 'Fat and pinch',
+}
+
+const groupNames = ['Base', 'Sweet', 'Spice and flavour', 'Fat and pinch', 'To settle']
+
+/** groupLines puts the lines under their heads. roles remembers what a line last was, so that it stays put while its name is typed anew. */
+export function groupLines(
+  lines: Line[],
+  r: Reckoning | undefined,
+  roles: Map<string, string>,
+  typing?: string,
+): Group[] {
+  const rows = lines.map((line) => ({ line, figure: r?.lines.find((f) => f.key === line.key) }))
+  for (const { line, figure } of rows) {
+    if (figure?.role && line.key !== typing) roles.set(line.key, figure.role)
+  }
+  const nameOf = (row: Row) => groupOf[roles.get(row.line.key) ?? ''] ?? 'To settle'
+  return groupNames
+    .map((name) => ({ name, figure: headFigure(name, r), rows: rows.filter((row) => nameOf(row) === name) }))
+    .filter((g) => g.rows.length > 0)
+}
+
+function headFigure(name: string, r: Reckoning | undefined): string {
+  if (!r?.reckoned) return ''
+  switch (name) {
+    case 'Base':
+      if (!r.ratio) return ''
+      return `1 : ${toTwoFigures(r.ratio.byVolume)} in cups, 1 : ${toTwoFigures(r.ratio.byMass)} by weight`
+    case 'Sweet':
+      return `${toTenth(r.per100mL.sucroseEquivalentG)} g/100 mL as sugar`
+    case 'Fat and pinch':
+      return `${toTenth(r.dials[1]?.value ?? 0)} % fat in all`
+  }
+  return ''
+}

@@ -1,0 +1,33 @@
+import type { Formula } from '../../api/schema'
+
+/** Draft is what is being worked on. */
+export type Draft = { name: string; formula: Formula }
+
+export type History = { past: Draft[]; now: Draft; future: Draft[]; field: string }
+
+export type Change = { type: 'edit'; draft: Draft; field: string } | { type: 'undo' } | { type: 'redo' }
+
+const mostSteps = 200
+
+export const begin = (now: Draft): History => ({ past: [], now, future: [], field: '' })
+
+/** follow is the history after a change. Typing on in one field is one step back. */
+export function follow(h: History, change: Change): History {
+  switch (change.type) {
+    case 'edit': {
+      const typingOn = change.field !== '' && change.field === h.field
+      const past = typingOn ? h.past : [...h.past, h.now].slice(-mostSteps)
+      return { past, now: change.draft, future: [], field: change.field }
+    }
+    case 'undo': {
+      const before = h.past.at(-1)
+      if (!before) return h
+      return { past: h.past.slice(0, -1), now: before, future: [h.now, ...h.future], field: '' }
+    }
+    case 'redo': {
+      const [next, ...future] = h.future
+      if (!next) return h
+      return { past: [...h.past, h.now], now: next, future, field: '' }
+    }
+  }
+}

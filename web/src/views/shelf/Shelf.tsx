@@ -1,0 +1,81 @@
+import { useState } from 'react'
+import { Link } from 'wouter'
+import { useKitchen, useShelf } from '../../api/hooks'
+import type { Bottle } from '../../api/schema'
+import { toMillilitres } from '../../ui/format'
+import { Notice } from '../../ui/Notice'
+import { Tray } from '../../ui/Tray'
+import { BottleTray } from './BottleTray'
+import { Place } from './Place'
+
+/** Shelf shows what stands in fridge and freezer, the bottle to use first first. */
+export function Shelf() {
+  const shelf = useShelf()
+  const kitchen = useKitchen()
+  const [chosen, setChosen] = useState<number>()
+  if (shelf.error) return <Notice urgent>{shelf.error.message}</Notice>
+  if (!shelf.data) return null
+  const { bottles, totalML } = shelf.data
+  if (bottles.length === 0) return <EmptyShelf />
+  const bottle = bottles.find((b) => b.id === chosen) ?? bottles[0]
+  const inThe = (place: string) => bottles.filter((b) => b.place === place)
+  return (
+    <main className="flex flex-col gap-3">
+      <div>
+        <h1 className="text-[32px] leading-tight">Shelf</h1>
+        <p className="text-mute">
+          {bottles.length === 1 ? '1 bottle' : `${bottles.length} bottles`} · {toMillilitres(totalML)} ·{' '}
+          {firstWords(bottles)}
+        </p>
+      </div>
+      <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_23.5rem]">
+        <div className="overflow-hidden rounded-tray border-[2.5px] border-rim bg-glass md:grid md:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
+          <Place
+            name={`Fridge, set to ${kitchen.data?.fridgeC ?? '–'} °C`}
+            bottles={inThe('fridge')}
+            chosen={bottle?.id}
+            onChoose={setChosen}
+            empty="Nothing in the fridge."
+          />
+          <div className="border-rim max-md:border-t-[3px] md:border-l-[3px]">
+            <Place
+              name="Freezer"
+              bottles={inThe('freezer')}
+              chosen={bottle?.id}
+              onChoose={setChosen}
+              empty="Nothing in the freezer."
+            />
+          </div>
+        </div>
+        {bottle && <BottleTray key={bottle.id} b={bottle} />}
+      </div>
+    </main>
+  )
+}
+
+/** firstWords says what to do first. */
+function firstWords(bottles: Bottle[]): string {
+  const past = bottles.filter((b) => b.standing === 'past').length
+  const next = bottles.find((b) => b.standing !== 'past')
+  const words = next
+    ? `use ${next.drinkName} first, ${next.standing === 'last day' ? 'today is its last day' : next.timeLeft}`
+    : ''
+  if (past === 0) return words
+  return [`${past} past ${past === 1 ? 'its' : 'their'} date`, words].filter(Boolean).join(' · ')
+}
+
+function EmptyShelf() {
+  return (
+    <main className="pt-6">
+      <Tray className="max-w-xl">
+        <h1 className="text-2xl">The shelf is empty</h1>
+        <p className="my-2">
+          Bottles stand here once a drink is made, each with its last good day and what is left in it.
+        </p>
+        <Link href="/" className="inline-flex min-h-11 items-center rounded-full bg-rim px-4 font-bold text-on-rim">
+          Go to the Bench
+        </Link>
+      </Tray>
+    </main>
+  )
+}
