@@ -53,12 +53,12 @@ var drinks = []drink{
 	{
 		name: "Barley and melon-seed horchata", strainer: "cloth", startedDaysAgo: 22,
 		versions: []version{{"as at the regatta", []string{"1 cup pearl barley, soaked overnight", "1/2 cup melon seeds", "6 cups cold water", "1 tbsp grated orange peel", "1 star anise", "1/3 cup white sugar", "1/8 tsp salt"}}},
-		batches:  []batch{{1, nil, []bottle{{ml: 1000, place: fridge, pours: 1}}}},
+		batches:  []batch{{0, nil, []bottle{{ml: 1000, place: fridge, pours: 1}}}},
 	},
 	{
 		name: "Pistachio and rosewater sherbet concentrate", strainer: "cloth", startedDaysAgo: 21,
 		versions: []version{{"cooked thick", []string{"1 cup shelled pistachios, soaked", "1 1/2 cups water", "600 g white sugar, after straining", "2 tbsp rosewater", "1/4 tsp ground cardamom after straining"}}},
-		batches:  []batch{{6, nil, []bottle{{ml: 500, place: fridge, pours: 7}}}},
+		batches:  []batch{{2, nil, []bottle{{ml: 500, place: fridge, pours: 7}}}},
 	},
 	{
 		name: "Pumpkin-seed nog", strainer: "bag", startedDaysAgo: 15,
@@ -68,13 +68,13 @@ var drinks = []drink{
 		},
 		batches: []batch{
 			{9, nil, []bottle{{ml: 450, place: fridge, pours: 2, thrownOut: "smelled sour after the warm afternoon"}}},
-			{1, nil, []bottle{{ml: 400, place: fridge, pours: 2}}},
+			{0, nil, []bottle{{ml: 400, place: fridge, pours: 1}}},
 		},
 	},
 	{
 		name: "Sunflower cocoa milk", strainer: "bag", startedDaysAgo: 14,
 		versions: []version{{"peppered flask", []string{"1 cup sunflower seeds, soaked", "4 cups water", "3 tbsp cocoa powder, after straining", "3 tbsp maple syrup", "a pinch of black pepper after straining", "a pinch of salt"}}},
-		batches:  []batch{{2, nil, []bottle{{ml: 500, place: fridge, pours: 1}}}},
+		batches:  []batch{{0, nil, []bottle{{ml: 500, place: fridge, pours: 1}}}},
 	},
 	{
 		name: "Sesame and orange breakfast milk", strainer: "cloth", startedDaysAgo: 12,
@@ -84,7 +84,7 @@ var drinks = []drink{
 	{
 		name: "Walnut cream for porridge", strainer: "sieve", startedDaysAgo: 11,
 		versions: []version{{"poured thin", []string{"1 1/2 cups walnuts, soaked", "1 3/4 cups water", "a pinch of salt"}}},
-		batches:  []batch{{2, nil, []bottle{{ml: 300, place: fridge, pours: 2}}}},
+		batches:  []batch{{0, nil, []bottle{{ml: 300, place: fridge, pours: 2}}}},
 	},
 	{
 		name: "Coconut, lemongrass and lime cooler", strainer: "bag", startedDaysAgo: 10,

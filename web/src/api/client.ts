@@ -1,7 +1,7 @@
 import createClient from 'openapi-fetch'
 import type { ErrorModel, paths } from './schema'
 
-export const api = createClient<paths>({ baseUrl: '' })
+export const api = createClient<paths>({ baseUrl: window.location.origin, fetch: (request) => fetch(request) })
 
 /** A refused request: what was wrong, and with which field. */
 export class Refused extends Error {

@@ -17,7 +17,7 @@ import { Lines } from './Lines'
 import { MadeDialog } from './MadeDialog'
 import { SizeBar } from './SizeBar'
 import { Strip } from './Strip'
-import { dropBackup } from './saving'
+import { dropBackup, settled } from './saving'
 import { useBenchKeys } from './useBenchKeys'
 import { type BenchDraft, useDraft } from './useDraft'
 import { VersionDialog } from './VersionDialog'
@@ -47,7 +47,10 @@ export function Bench({ id }: { id: number }) {
   const [opened, setOpened] = useState(0)
   const drink = useQuery({
     queryKey: ['drink', id, opened],
-    queryFn: () => answer(api.GET('/api/drinks/{id}', { params: { path: { id } } })),
+    queryFn: async () => {
+      await settled(id)
+      return answer(api.GET('/api/drinks/{id}', { params: { path: { id } } }))
+    },
     staleTime: Number.POSITIVE_INFINITY,
     gcTime: 0,
     refetchOnMount: 'always',

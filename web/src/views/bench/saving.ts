@@ -9,37 +9,46 @@ const retryAfter = 3000
 
 type Told = { onState: (s: SaveState) => void; onSaved: (d: Drink) => void }
 
+/** settling are savers whose drink was left before all was saved. */
+const settling = new Map<number, Promise<unknown>>()
+
+/** settled waits until what was left of a drink is saved. */
+export const settled = async (id: number) => settling.get(id)
+
 /**
  * Saver keeps a draft on the server, one request at a time, the newest state
  * last. Until the server has it, the draft is also kept in the browser, so that
  * a closed page or an unreachable kitchen loses nothing.
  */
 export class Saver {
-  private latest: Draft
   private saved: Draft
+  private latest: Draft
   private timer = 0
-  private sending = false
-  private stopped = false
+  private sending?: Draft
+  private conflict = false
+  /** What this page sent or found unsaved: meeting it on the server is no conflict. */
+  private readonly ours: Set<string>
 
   constructor(
     private readonly id: number,
     private revision: number,
-    draft: Draft,
+    opened: Opened,
     private readonly tell: Told,
   ) {
-    this.latest = draft
-    this.saved = draft
+    this.saved = opened.saved
+    this.latest = opened.saved
+    this.conflict = opened.clash
+    this.ours = new Set([JSON.stringify(opened.draft)])
   }
 
-  /** begin saves from now on; the answer ends it, saving what is left. */
+  /** begin watches for the page being closed; the answer ends it and saves what is left. */
   begin(): () => void {
-    this.stopped = false
     const leave = () => this.leave()
     window.addEventListener('pagehide', leave)
     return () => {
       window.removeEventListener('pagehide', leave)
-      this.leave()
-      this.stopped = true
+      const rest = this.settle().finally(() => settling.delete(this.id))
+      settling.set(this.id, rest)
     }
   }
 
@@ -47,15 +56,14 @@ export class Saver {
   change(draft: Draft) {
     if (draft === this.latest) return
     this.latest = draft
-    keepBackup(this.id, this.revision, draft)
-    if (!this.stopped) this.later(pause)
+    this.backUp()
+    if (!this.conflict) this.later(pause)
   }
 
   /** overwrite saves this draft over whatever was saved elsewhere, at the cook's word. */
   async overwrite() {
-    const theirs = await answer(api.GET('/api/drinks/{id}', { params: { path: { id: this.id } } }))
-    this.revision = theirs.revision
-    this.stopped = false
+    this.revision = (await this.theirs()).revision
+    this.conflict = false
     await this.save()
   }
 
@@ -63,7 +71,7 @@ export class Saver {
   async settle(): Promise<boolean> {
     window.clearTimeout(this.timer)
     while (this.sending) await new Promise((done) => setTimeout(done, 20))
-    if (this.latest !== this.saved) await this.save()
+    if (!this.conflict) await this.save()
     return this.latest === this.saved
   }
 
@@ -72,77 +80,111 @@ export class Saver {
     this.timer = window.setTimeout(() => this.save(), ms)
   }
 
-  private body(draft: Draft) {
-    return { ...draft, revision: this.revision }
-  }
-
   private async save() {
     if (this.sending || this.latest === this.saved) return
     const draft = this.latest
-    this.sending = true
+    this.sending = draft
+    this.ours.add(JSON.stringify(draft))
     this.tell.onState({ is: 'saving' })
     try {
-      const drink = await answer(
-        api.PUT('/api/drinks/{id}/draft', { params: { path: { id: this.id } }, body: this.body(draft) }),
-      )
-      this.revision = drink.revision
-      this.saved = draft
-      dropBackup(this.id)
-      this.tell.onSaved(drink)
-      this.tell.onState({ is: 'saved' })
+      this.accepted(draft, await this.send(draft))
     } catch (error) {
-      this.failed(error)
+      await this.failed(error)
     } finally {
-      this.sending = false
+      this.sending = undefined
     }
-    if (this.latest !== draft && !this.stopped) this.later(0)
+    if (this.latest !== draft && !this.conflict) this.later(0)
   }
 
-  private failed(error: unknown) {
+  private send(draft: Draft) {
+    const body = { ...draft, revision: this.revision }
+    return answer(api.PUT('/api/drinks/{id}/draft', { params: { path: { id: this.id } }, body }))
+  }
+
+  private theirs() {
+    return answer(api.GET('/api/drinks/{id}', { params: { path: { id: this.id } } }))
+  }
+
+  private accepted(draft: Draft, drink: Drink) {
+    this.revision = drink.revision
+    this.saved = draft
+    if (this.latest === draft) dropBackup(this.id)
+    this.tell.onSaved(drink)
+    this.tell.onState({ is: 'saved' })
+  }
+
+  private async failed(error: unknown) {
     const refused = error instanceof Refused ? error : new Refused(undefined, 0)
-    if (refused.status === 409) {
-      this.stopped = true
+    if (refused.status === 409 && !(await this.metOwn())) {
+      this.conflict = true
       this.tell.onState({ is: 'conflict' })
       return
     }
-    if (refused.status >= 400 && refused.status < 500) {
+    if (refused.status >= 400 && refused.status < 500 && refused.status !== 409) {
       this.tell.onState({ is: 'refused', why: refused.message })
       return
     }
     this.tell.onState({ is: 'waiting', why: refused.message })
-    this.later(retryAfter)
+    this.later(refused.status === 409 ? 0 : retryAfter)
+  }
+
+  /** metOwn tells whether what stands on the server is this page's own, sent as the page was closed before. */
+  private async metOwn(): Promise<boolean> {
+    const theirs = await this.theirs().catch(() => undefined)
+    if (!theirs || !this.ours.has(JSON.stringify(draftOf(theirs)))) return false
+    this.revision = theirs.revision
+    return true
   }
 
   /** leave sends what is unsaved with the page already closing. */
   private leave() {
     window.clearTimeout(this.timer)
-    if (this.stopped || this.sending || this.latest === this.saved) return
+    if (this.conflict || this.sending || this.latest === this.saved) return
     fetch(`/api/drinks/${this.id}/draft`, {
       method: 'PUT',
       keepalive: true,
       headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify(this.body(this.latest)),
-    }).then(
-      (r) => r.ok && dropBackup(this.id),
-      () => undefined, // the copy in the browser is found when the drink is opened again
-    )
+      body: JSON.stringify({ ...this.latest, revision: this.revision }),
+    }).catch(() => undefined) // the copy in the browser is found when the drink is opened again
+  }
+
+  private backUp() {
+    const backup: Backup = { revision: this.revision, draft: this.latest, sending: this.sending }
+    try {
+      localStorage.setItem(backupKey(this.id), JSON.stringify(backup))
+    } catch {
+      // a full or forbidden storage leaves only the server's copy
+    }
   }
 }
+
+/** Backup is a draft that has not reached the server, the revision it was made from, and what was on its way. */
+type Backup = { revision: number; draft: Draft; sending?: Draft }
+
+/** Opened is what a drink is opened with: what the server has, what is shown, and whether they clash. */
+export type Opened = { saved: Draft; draft: Draft; clash: boolean }
 
 const backupKey = (id: number) => `plushladle-draft-${id}`
 
-function keepBackup(id: number, revision: number, draft: Draft) {
-  try {
-    localStorage.setItem(backupKey(id), JSON.stringify({ revision, draft }))
-  } catch {
-    // a full or forbidden storage leaves only the server's copy
-  }
-}
-
 export const dropBackup = (id: number) => localStorage.removeItem(backupKey(id))
 
-/** backupOf is a draft that did not reach the server, with the revision it was made from. */
-export function backupOf(id: number): { revision: number; draft: Draft } | undefined {
+const draftOf = (drink: Drink): Draft => ({ name: drink.name, formula: drink.draft })
+
+const alike = (a: Draft | undefined, b: Draft) => JSON.stringify(a) === JSON.stringify(b)
+
+/** open begins with what the server has, or with what did not reach it last time. */
+export function open(drink: Drink): Opened {
+  const saved = draftOf(drink)
+  const backup = readBackup(drink.id)
+  if (!backup || alike(backup.draft, saved)) {
+    dropBackup(drink.id)
+    return { saved, draft: saved, clash: false }
+  }
+  const clash = backup.revision !== drink.revision && !alike(backup.sending, saved)
+  return { saved, draft: backup.draft, clash }
+}
+
+function readBackup(id: number): Backup | undefined {
   try {
     return JSON.parse(localStorage.getItem(backupKey(id)) ?? '') ?? undefined
   } catch {

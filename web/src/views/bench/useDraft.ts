@@ -1,7 +1,7 @@
 import { useEffect, useReducer, useState } from 'react'
 import type { Drink, Formula, Line } from '../../api/schema'
 import { begin, type Draft, follow } from './history'
-import { backupOf, dropBackup, Saver, type SaveState } from './saving'
+import { open, Saver, type SaveState } from './saving'
 
 /** useDraft holds the drink on the Bench: its draft, the way back and forth, and its saving. */
 export function useDraft(drink: Drink) {
@@ -9,15 +9,11 @@ export function useDraft(drink: Drink) {
   const [history, change] = useReducer(follow, opened.draft, begin)
   const [kept, setKept] = useState(drink)
   const [state, setState] = useState<SaveState>({ is: opened.clash ? 'conflict' : 'saved' })
-  const [saver] = useState(
-    () => new Saver(drink.id, drink.revision, opened.saved, { onState: setState, onSaved: setKept }),
-  )
+  const [saver] = useState(() => new Saver(drink.id, drink.revision, opened, { onState: setState, onSaved: setKept }))
   const { now } = history
 
   useEffect(() => saver.begin(), [saver])
-  useEffect(() => {
-    if (!opened.clash || now !== opened.draft) saver.change(now)
-  }, [saver, now, opened])
+  useEffect(() => saver.change(now), [saver, now])
 
   const edit = (draft: Partial<Draft>, field: string) => change({ type: 'edit', draft: { ...now, ...draft }, field })
   const setFormula = (formula: Partial<Formula>, field = '') => edit({ formula: { ...now.formula, ...formula } }, field)
@@ -45,17 +41,6 @@ export function useDraft(drink: Drink) {
 export type BenchDraft = ReturnType<typeof useDraft>
 
 const newKey = () => Math.random().toString(36).slice(2, 12)
-
-/** open begins with what the server has, or with what did not reach it last time. */
-function open(drink: Drink) {
-  const saved: Draft = { name: drink.name, formula: drink.draft }
-  const backup = backupOf(drink.id)
-  if (!backup || JSON.stringify(backup.draft) === JSON.stringify(saved)) {
-    dropBackup(drink.id)
-    return { saved, draft: saved, clash: false }
-  }
-  return { saved, draft: backup.draft, clash: backup.revision !== drink.revision }
-}
 
 function swapped(lines: Line[], key: string, other: string): Line[] {
   const a = lines.find((l) => l.key === key)

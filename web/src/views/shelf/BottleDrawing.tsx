@@ -5,6 +5,7 @@ import { classes } from '../../ui/classes'
 const smallest = 250
 const largest = 1000
 const width = 78
+const ring = 20
 
 const heightOf = (ml: number) => 104 + 56 * Math.min(1, Math.max(0, (ml - smallest) / (largest - smallest)))
 
@@ -29,8 +30,8 @@ export function BottleDrawing({ b }: { b: Bottle }) {
   const floor = height - 4
   const shape = `M28 18V26C28 34 4 34 4 56V${floor - 10}Q4 ${floor} 14 ${floor}H${width - 14}Q${width - 4} ${floor} ${width - 4} ${floor - 10}V56C${width - 4} 34 ${width - 28} 34 ${width - 28} 26V18Z`
   const level = floor - (floor - bodyTop) * b.fillShare
-  const centre = { x: width / 2, y: Math.max(72, floor - 42) }
-  const round = 2 * Math.PI * 15
+  const centre = { x: width / 2, y: Math.max(70, floor - 40) }
+  const round = 2 * Math.PI * ring
   const clip = `bottle-${b.id}`
   return (
     <svg viewBox={`0 0 ${width} ${height}`} width={width} height={height} aria-hidden="true">
@@ -61,20 +62,24 @@ export function BottleDrawing({ b }: { b: Bottle }) {
         className={past ? 'stroke-hibiscus' : 'stroke-rim'}
       />
       <rect x="21" y="6" width={width - 42} height="11" rx="4" className={past ? 'fill-hibiscus' : 'fill-rim'} />
-      <circle cx={centre.x} cy={centre.y} r="19" className="fill-enamel" />
-      <circle cx={centre.x} cy={centre.y} r="15" fill="none" strokeWidth="6" className="stroke-line" />
+      <circle cx={centre.x} cy={centre.y} r={ring + 3.5} className="fill-enamel" />
+      <circle cx={centre.x} cy={centre.y} r={ring} fill="none" strokeWidth="5" className="stroke-line" />
       <circle
         cx={centre.x}
         cy={centre.y}
-        r="15"
+        r={ring}
         fill="none"
-        strokeWidth="6"
+        strokeWidth="5"
         strokeDasharray={`${round * (past ? 1 : b.lifeShare)} ${round}`}
         transform={`rotate(-90 ${centre.x} ${centre.y})`}
         className={ringOf[b.standing]}
       />
-      <rect x={centre.x - 19} y={centre.y - 8} width="38" height="16" rx="8" className="fill-enamel" />
-      <text x={centre.x} y={centre.y + 4.5} textAnchor="middle" className="fill-ink text-[12.5px] font-bold">
+      <text
+        x={centre.x}
+        y={centre.y + 4.5}
+        textAnchor="middle"
+        className="fill-ink text-[12px] font-bold tracking-tight"
+      >
         {shortWords(b)}
       </text>
     </svg>

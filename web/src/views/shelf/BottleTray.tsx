@@ -66,13 +66,13 @@ export function BottleTray({ b }: { b: Bottle }) {
         </p>
       </div>
       <div className="flex flex-wrap gap-2">
-        <Button primary disabled={busy} onClick={() => act.pour.mutate(b.pourML)}>
+        <Button primary={!past} disabled={busy} onClick={() => act.pour.mutate(b.pourML)}>
           Pour {toWhole(b.pourML)} mL
         </Button>
         <Button disabled={busy} onClick={() => act.finish.mutate()}>
           Finish
         </Button>
-        <Button disabled={busy} onClick={() => setThrowing(true)}>
+        <Button primary={past} disabled={busy} onClick={() => setThrowing(true)}>
           Throw out
         </Button>
       </div>

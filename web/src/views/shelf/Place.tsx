@@ -17,7 +17,6 @@ export function Place({ name, bottles, chosen, onChoose, empty }: Props) {
             <button
               type="button"
               aria-pressed={b.id === chosen}
-              aria-label={`${b.drinkName}, ${toMillilitres(b.leftML)} of ${toMillilitres(b.volumeML)}, ${b.timeLeft}`}
               onClick={() => onChoose(b.id)}
               className={classes(
                 'eased flex w-[7.4rem] flex-col items-center justify-end rounded-2xl pt-2',
@@ -27,6 +26,9 @@ export function Place({ name, bottles, chosen, onChoose, empty }: Props) {
               <BottleDrawing b={b} />
               <span className="w-full border-t-4 border-rim px-1 pt-1.5 pb-1.5 text-[13px] leading-tight font-bold">
                 <span className="line-clamp-2">{b.drinkName}</span>
+                <span className="sr-only">
+                  , {toMillilitres(b.leftML)} of {toMillilitres(b.volumeML)}, {b.timeLeft}
+                </span>
                 {b.standing === 'past' && <span className="block text-hibiscus-deep">past its date</span>}
               </span>
             </button>

@@ -1,0 +1,68 @@
+# Two commands do all the set-up on a fresh machine with Go, Node and Debian:
+#   make demo   installs what is missing, builds, and opens the demo kitchen
+#   make test   installs what is missing, and passes every test
+
+SHELL := /bin/bash
+VERSION := $(shell git describe --tags --always --dirty 2>/dev/null || echo dev)
+WEB := web/node_modules/.installed
+TOOLS := web/tools/node_modules/.installed
+DIST := web/dist/index.html
+LISTEN ?= 127.0.0.1:8642
+
+.PHONY: demo test bench dev lint shots e2e build unit race spec chromium
+
+demo: build
+	bin/plushladle demo --listen $(LISTEN)
+
+test: spec lint unit build race e2e
+
+build: $(DIST)
+	CGO_ENABLED=0 go build -trimpath -ldflags "-s -w -X main.version=$(VERSION)" -o bin/plushladle ./cmd/plushladle
+
+$(DIST): $(WEB) $(shell find web/src web/public web/index.html web/vite.config.ts -type f)
+	cd web && npm run --silent build
+
+$(WEB): web/package.json web/package-lock.json
+	cd web && npm ci --no-audit --no-fund && touch node_modules/.installed
+
+$(TOOLS): web/tools/package.json web/tools/package-lock.json
+	cd web/tools && npm ci --no-audit --no-fund && touch node_modules/.installed
+
+# The front end's types come from the server's operations; neither may drift.
+spec: $(TOOLS)
+	go run ./internal/server/specgen > web/openapi.json
+	cd web/tools && npm run --silent types
+	git diff --exit-code -- web/openapi.json web/src/api/schema.d.ts
+
+lint: $(WEB)
+	test -z "$$(gofmt -l cmd core internal web e2e)" || { gofmt -l cmd core internal web e2e; exit 1; }
+	go vet ./... && go vet -tags e2e ./e2e
+	go tool staticcheck -tags e2e ./...
+	cd web && npm run --silent check && npm run --silent lint
+
+unit: $(WEB)
+	go test ./...
+	cd web && npm run --silent test
+
+race:
+	CGO_ENABLED=1 go test -race ./internal/... ./cmd/...
+
+e2e: build chromium
+	go test -tags e2e -count=1 ./e2e
+
+bench: build chromium
+	go test -run '^$$' -bench . ./core/... ./internal/...
+	go test -tags e2e -count=1 -run '^$$' -bench . ./e2e
+
+# Pictures of the main views, from the demo kitchen, for the README.
+shots: build chromium
+	SHOTS=$(CURDIR)/docs/screenshots go test -tags e2e -count=1 -run TestShots ./e2e
+
+# The server on $(LISTEN) and the front end reloading as it is edited.
+dev: build
+	trap 'kill 0' EXIT; bin/plushladle demo --listen $(LISTEN) & cd web && npm run dev
+
+chromium:
+	command -v chromium >/dev/null || { \
+	  root=$$([ "$$(id -u)" = 0 ] || echo sudo); \
+	  $$root apt-get update -qq && $$root apt-get -o DPkg::Lock::Timeout=120 install -y -qq chromium; }

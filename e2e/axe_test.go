@@ -1,0 +1,29 @@
+//go:build e2e
+
+package e2e
+
+import (
+	"os"
+
+	"github.com/chromedp/cdproto/runtime"
+	"github.com/chromedp/chromedp"
+	"github.com/stretchr/testify/require"
+)
+
+const axePath = "../web/node_modules/axe-core/axe.min.js"
+
+// axeFaults lists the serious and critical faults that axe-core finds.
+func axeFaults(p *page) []string {
+	p.t.Helper()
+	script, err := os.ReadFile(axePath)
+	require.NoError(p.t, err)
+	p.until("motion to end", func() bool { return evaluate[bool](p, "(() => document.getAnimations().length === 0)") })
+	_, err = chromedp.Run(p.ctx, chromedp.Evaluate[chromedp.Void](string(script)+";undefined"))
+	require.NoError(p.t, err)
+	const run = `axe.run(document).then((r) => r.violations
+		.filter((v) => v.impact === 'serious' || v.impact === 'critical')
+		.flatMap((v) => v.nodes.map((n) => v.id + ': ' + n.html.slice(0, 160) + ' ' + n.failureSummary.slice(0, 200))))`
+	faults, err := chromedp.Run(p.ctx, chromedp.Evaluate[[]string](run, func(e *runtime.EvaluateParams) { e.AwaitPromise = new(true) }))
+	require.NoError(p.t, err)
+	return faults
+}

@@ -1,0 +1,41 @@
+const selectors = {
+  button: 'button, [role=button]',
+  link: 'a[href]',
+  textbox: 'input, textarea',
+  option: '[role=option]',
+  menuitem: '[role=menuitem], [role=menuitemcheckbox]',
+  combobox: '[role=combobox]:not(input)',
+}
+const textOf = (el) => {
+  const copy = el.cloneNode(true)
+  for (const hidden of copy.querySelectorAll('[aria-hidden=true]')) hidden.remove()
+  return copy.textContent
+}
+const nameOf = (el) => {
+  const by = (el.getAttribute('aria-labelledby') ?? '').split(' ').map((id) => document.getElementById(id)?.textContent ?? '')
+  const label = el.labels?.[0]?.textContent
+  return (el.getAttribute('aria-label') || by.join(' ').trim() || label || textOf(el) || el.title || '').replace(/\s+/g, ' ').replaceAll(' ,', ',').trim()
+}
+const visible = (el) => {
+  const box = el.getBoundingClientRect()
+  return box.width > 0 && box.height > 0 && getComputedStyle(el).visibility !== 'hidden'
+}
+const find = (role, name) => {
+  const all = [...document.querySelectorAll(selectors[role])].filter(visible)
+  const el = all.find((e) => nameOf(e) === name) ?? all.find((e) => nameOf(e).startsWith(name))
+  if (!el) return { X: 0, Y: 0, There: false, Able: false, Value: '' }
+  const inView = (b) => b.top >= 0 && b.bottom <= innerHeight && b.left >= 0 && b.right <= innerWidth
+  if (!inView(el.getBoundingClientRect())) el.scrollIntoView({ block: 'center' })
+  const box = el.getBoundingClientRect()
+  const X = box.left + box.width / 2
+  const Y = box.top + box.height / 2
+  const hit = document.elementFromPoint(X, Y)
+  const Able = !el.disabled && el.getAttribute('aria-disabled') !== 'true' && hit !== null && (el.contains(hit) || hit.contains(el))
+  return { X, Y, There: true, Able, Value: el.value ?? '' }
+}
+const shown = () =>
+  [document.body.innerText, ...[...document.querySelectorAll('input')].filter(visible).map((i) => i.value)].join('\n')
+const sees = (text) => shown().replace(/\s+/g, ' ').includes(text)
+const region = (name) =>
+  [...document.querySelectorAll('section, [role=region], [role=dialog]')].find((e) => nameOf(e) === name)?.innerText ?? ''
+const focused = () => (document.activeElement ? nameOf(document.activeElement) : '')

@@ -1,0 +1,220 @@
+//go:build e2e
+
+package e2e
+
+import (
+	"strings"
+	"testing"
+
+	"github.com/chromedp/chromedp"
+	"github.com/chromedp/chromedp/kb"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+func TestFromNewDrinkToPouredBottle(t *testing.T) {
+	p := visit(t, demoKitchen(t))
+	p.click("button", "Drinks")
+	p.click("menuitem", "New drink")
+	p.holds("Name of the drink", "New drink")
+	p.fill("Name of the drink", "Sesame porch milk")
+	for _, line := range []string{"1 cup sesame seeds, soaked overnight", "4 cups cold water", "2 large dates, pitted", "1/4 tsp salt"} {
+		p.fill("Add a line", line)
+		p.press(kb.Enter)
+	}
+	p.sees("Base", "1 : 4 in cups", "Contains sesame", "saved")
+
+	p.click("button", "×2")
+	p.sees("2 cups", "8 cups", "2 loads")
+	p.fill("Volume in mL", "1000")
+	p.sees("1 L", "4 servings of 240 mL")
+	p.click("button", "Keep version")
+	p.fill("What is new in it", "first try")
+	p.click("button", "Keep version 1")
+	p.sees("Version 1 · first try")
+
+	p.click("button", "Made it")
+	p.fill("It gave, if you measured it", "980")
+	p.fill("Bottle 1", "600")
+	p.click("button", "Another bottle")
+	p.fill("Bottle 2", "380")
+	p.click("button", "Bottle it")
+	p.sees("Shelf")
+	p.click("button", "Sesame porch milk, 600 mL of 600 mL")
+	p.sees("Why that date.", "Sesame seeds: 3 days, 4 by custom", "Contains sesame", "2.5 servings of 240 mL left")
+	p.click("button", "Pour 240 mL")
+	p.sees("360 mL", "1.5 servings")
+
+	p.reload()
+	p.click("button", "Sesame porch milk, 360 mL of 600 mL")
+	p.click("link", "version 1")
+	p.holds("Name of the drink", "Sesame porch milk")
+	p.holds("Volume in mL", "1000")
+}
+
+func TestKeystrokesShowTheirEffectAndMistakesStay(t *testing.T) {
+	p := visit(t, demoKitchen(t))
+	p.sees("Pecan flask creamer", "1 : 2 in cups, 1 : 4.8 by weight")
+	p.fill("Amount of Water", "4 1/2 cups")
+	p.sees("1 : 3 in cups", "Changed since version 3")
+	for typed, said := range map[string]string{
+		"lots":      "is not an amount",
+		"-1 cup":    "is below zero",
+		"1e300 kg":  "is more than a kitchen holds",
+		"3 fathoms": "is not an amount",
+	} {
+		p.fill("Amount of Water", typed)
+		p.sees(said)
+		p.holds("Amount of Water", typed)
+	}
+	p.fill("Amount of Water", "700 g")
+	p.sees("3 cups", "700 g")
+	p.fill("Ingredient", "moon dust")
+	p.sees("is not in the catalogue")
+	p.click("button", "Undo")
+	p.holds("Ingredient", "Pecans")
+	p.click("button", "Redo")
+	p.holds("Ingredient", "moon dust")
+	p.press("z", chromedp.ModifierCtrl)
+	p.holds("Ingredient", "Pecans")
+}
+
+func TestLeavingThePageLosesNothing(t *testing.T) {
+	p := visit(t, demoKitchen(t))
+	p.fill("Amount of Maple syrup", "3 tbsp")
+	p.reload() // at once, before the draft had time to be saved
+	p.holds("Amount of Maple syrup", "3 tbsp")
+	p.fill("Amount of Maple syrup", "4 tbsp")
+	p.click("link", "Shelf")
+	p.sees("bottles")
+	p.click("link", "Bench")
+	p.holds("Amount of Maple syrup", "4 tbsp")
+}
+
+func TestASecondTabIsToldAndNothingIsOverwritten(t *testing.T) {
+	url := demoKitchen(t)
+	first, second := visit(t, url), visit(t, url)
+	second.expects("409")
+	first.sees("Pecan flask creamer")
+	second.sees("Pecan flask creamer")
+	first.fill("Amount of Maple syrup", "5 tbsp")
+	first.sees("Changed since version 3", "saved")
+	second.fill("Amount of Maple syrup", "1 tbsp")
+	second.sees("This drink was changed in another tab", "nothing was overwritten")
+	second.holds("Amount of Maple syrup", "1 tbsp")
+	first.reload()
+	first.holds("Amount of Maple syrup", "5 tbsp")
+	second.click("button", "Show the other one")
+	second.holds("Amount of Maple syrup", "5 tbsp")
+}
+
+func TestPastItsDateIsSaidInWordsAndThrownOutWithAReason(t *testing.T) {
+	p := visit(t, demoKitchen(t))
+	p.click("link", "Shelf")
+	p.sees("past its date", "Past its date.")
+	before := p.region("Fridge, set to 4 °C")
+	p.click("button", "Throw out")
+	p.fill("Why", "")
+	p.expects("422")
+	p.click("button", "Throw it out")
+	p.sees("a reason is needed")
+	p.fill("Why", "smelled of the canal")
+	p.click("button", "Throw it out")
+	p.seesNot("Throw it out")
+	p.until("a bottle less", func() bool { return p.region("Fridge, set to 4 °C") != before })
+}
+
+func TestEverythingCanBeDoneFromTheKeyboard(t *testing.T) {
+	p := visit(t, demoKitchen(t))
+	p.sees("Pecan flask creamer")
+	p.press("4", chromedp.ModifierAlt)
+	p.sees("Shelf", "Fridge, set to")
+	p.press("1", chromedp.ModifierAlt)
+	p.sees("Pecan flask creamer", "saved")
+	p.press(kb.F1)
+	p.sees("Keys", "undo, redo")
+	p.press(kb.Escape)
+	p.seesNot("undo, redo")
+	p.shortcut("+")
+	p.sees("3 cups", "6 cups")
+	p.shortcut("/")
+	p.until("the line to add to have the keyboard", func() bool { return p.focused() == "Add a line" })
+	p.typeIn("1 tsp rosew")
+	p.sees("Rosewater")
+	p.press(kb.ArrowDown)
+	p.press(kb.Enter)
+	p.holds("Add a line", "1 tsp Rosewater")
+	p.press(kb.Enter)
+	p.holds("Amount of Rosewater as written", "1 tsp")
+	for range 60 { // to the button at the end of the Bench, by Tab alone
+		if p.focused() == "Made it" {
+			break
+		}
+		p.press(kb.Tab)
+	}
+	require.Equal(t, "Made it", p.focused())
+	p.press(kb.Enter)
+	p.sees("Made Pecan flask creamer")
+	for range 12 {
+		if p.focused() == "Bottle it" {
+			break
+		}
+		p.press(kb.Tab)
+	}
+	p.press(kb.Enter)
+	p.sees("Why that date.")
+}
+
+func TestItFitsAPhone(t *testing.T) {
+	p := visit(t, demoKitchen(t))
+	p.size(390, 844)
+	for _, view := range []string{"/", "/shelf"} {
+		p.open(view)
+		p.sees("Pecan flask creamer")
+		wide := evaluate[float64](p, "(() => document.documentElement.scrollWidth)")
+		assert.LessOrEqual(t, wide, 390., "%s scrolls sideways", view)
+	}
+	p.click("button", "Pour")
+	p.click("link", "Bench")
+	p.click("button", "×2")
+	p.sees("6 cups")
+	p.click("button", "Made it")
+	p.click("button", "Bottle it")
+	p.sees("Why that date.")
+}
+
+func TestAnEmptyKitchenSaysHowToBegin(t *testing.T) {
+	p := visit(t, emptyKitchen(t))
+	p.sees("No drink yet")
+	p.click("link", "Shelf")
+	p.sees("The shelf is empty")
+	p.click("link", "Go to the Bench")
+	p.click("button", "Drinks")
+	p.click("menuitem", "New drink")
+	p.sees("Ingredients go here.")
+	p.fill("Add a line", "1 cup bitter almonds")
+	p.press(kb.Enter)
+	p.sees("are not used as a base")
+}
+
+func TestNoSeriousAccessibilityFault(t *testing.T) {
+	p := visit(t, demoKitchen(t))
+	for _, theme := range []string{"Day", "Night kitchen"} {
+		p.open("/")
+		p.sees("Pecan flask creamer")
+		p.click("button", "Kitchen")
+		p.click("combobox", "Light")
+		p.click("option", theme)
+		p.click("button", "Keep these")
+		p.seesNot("Keep these")
+		for name, arrive := range map[string]func(){
+			"bench":   func() { p.open("/"); p.sees("Contains pecan") },
+			"shelf":   func() { p.open("/shelf"); p.sees("Why that date.") },
+			"made it": func() { p.open("/"); p.click("button", "Made it"); p.sees("Bottle it") },
+			"details": func() { p.open("/"); p.click("button", "1 more to know"); p.sees("Nutrition") },
+		} {
+			arrive()
+			assert.Empty(t, axeFaults(p), "%s, %s", name, strings.ToLower(theme))
+		}
+	}
+}

@@ -1,0 +1,83 @@
+//go:build e2e
+
+// Package e2e drives the real program in a real browser, from the demo
+// kitchen, by what a user sees.
+package e2e
+
+import (
+	"context"
+	"fmt"
+	"io/fs"
+	"log/slog"
+	"net"
+	"os"
+	"path/filepath"
+	"testing"
+	"time"
+
+	"github.com/chromedp/chromedp"
+	"github.com/gofiber/fiber/v3"
+	"github.com/stretchr/testify/require"
+
+	"plushladle/internal/demo"
+	"plushladle/internal/server"
+	"plushladle/internal/store"
+	"plushladle/web"
+)
+
+// browser is the one browser all tests share; each has its own context in it.
+var browser context.Context
+
+func TestMain(m *testing.M) {
+	if _, err := fs.Stat(web.Dist(), "index.html"); err != nil {
+		fmt.Fprintln(os.Stderr, "e2e: the front end is not built; run: make build")
+		os.Exit(1)
+	}
+	options := append(chromedp.DefaultExecAllocatorOptions[:],
+		chromedp.NoSandbox, chromedp.DisableGPU, chromedp.WindowSize(1280, 800),
+		chromedp.Flag("hide-scrollbars", true), chromedp.Flag("font-render-hinting", "none"), chromedp.Flag("disable-quic", true))
+	allocator, stop := chromedp.NewExecAllocator(context.Background(), options...)
+	ctx, cancel := chromedp.NewContext(allocator)
+	if err := chromedp.Do(ctx); err != nil {
+		fmt.Fprintln(os.Stderr, "e2e: Chromium does not start:", err)
+		os.Exit(1)
+	}
+	browser = ctx
+	code := m.Run()
+	cancel()
+	stop()
+	os.Exit(code)
+}
+
+// demoKitchen opens the demo kitchen on a port of its own and returns its
+// address.
+func demoKitchen(t testing.TB) string {
+	t.Helper()
+	s := newStore(t)
+	require.NoError(t, demo.Fill(s, time.Now()))
+	return serve(t, s)
+}
+
+// emptyKitchen opens a kitchen with nothing in it.
+func emptyKitchen(t testing.TB) string {
+	t.Helper()
+	return serve(t, newStore(t))
+}
+
+func newStore(t testing.TB) *store.Store {
+	t.Helper()
+	s, err := store.Open(filepath.Join(t.TempDir(), "kitchen.db"), time.Now)
+	require.NoError(t, err)
+	t.Cleanup(func() { _ = s.Close() })
+	return s
+}
+
+func serve(t testing.TB, s *store.Store) string {
+	t.Helper()
+	listener, err := net.Listen("tcp", "127.0.0.1:0")
+	require.NoError(t, err)
+	app := server.New(server.Config{Store: s, Now: time.Now, Web: web.Dist(), Log: slog.New(slog.DiscardHandler)})
+	go func() { _ = app.Listener(listener, fiber.ListenConfig{DisableStartupMessage: true}) }()
+	t.Cleanup(func() { _ = app.ShutdownWithTimeout(time.Second) })
+	return "http://" + listener.Addr().String()
+}

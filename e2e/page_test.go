@@ -1,0 +1,210 @@
+//go:build e2e
+
+package e2e
+
+import (
+	"context"
+	_ "embed"
+	"encoding/json"
+	"fmt"
+	"strings"
+	"sync"
+	"testing"
+	"time"
+
+	"github.com/chromedp/cdproto/cdp"
+	"github.com/chromedp/cdproto/input"
+	"github.com/chromedp/chromedp"
+	"github.com/chromedp/chromedp/kb"
+	"github.com/stretchr/testify/require"
+)
+
+// patience is how long the page may take to show what is waited for.
+const patience = 8 * time.Second
+
+// page is a browser page driven by what a user sees: roles, names and text.
+type page struct {
+	t   *testing.T
+	ctx context.Context
+	url string
+
+	mu       sync.Mutex
+	problems []string // console errors
+	expected []string // what of them this test brings about
+}
+
+//go:embed find.js
+var findJS string
+
+// visit opens a page of its own, at a desk's size, and fails the test on any
+// console error.
+func visit(t *testing.T, url string) *page {
+	t.Helper()
+	ctx, cancel := chromedp.NewContext(browser, chromedp.WithNewBrowserContext())
+	p := &page{t: t, ctx: ctx, url: url}
+	t.Cleanup(func() {
+		p.mu.Lock()
+		defer p.mu.Unlock()
+		for _, problem := range p.problems {
+			if !p.isExpected(problem) {
+				t.Errorf("console: %s", problem)
+			}
+		}
+		cancel()
+	})
+	require.NoError(t, chromedp.Do(ctx))
+	messages := chromedp.Console(ctx)
+	go func() {
+		for message, err := range messages {
+			if err != nil {
+				return
+			}
+			if message.Type == chromedp.ConsoleError || message.Type == chromedp.ConsoleException {
+				p.mu.Lock()
+				p.problems = append(p.problems, message.Text+" "+message.URL)
+				p.mu.Unlock()
+			}
+		}
+	}()
+	p.size(1280, 800)
+	p.open("/")
+	return p
+}
+
+func (p *page) isExpected(problem string) bool {
+	for _, e := range p.expected {
+		if strings.Contains(problem, e) {
+			return true
+		}
+	}
+	return false
+}
+
+// expects lets a console message pass that a refused request brings about.
+func (p *page) expects(text string) { p.expected = append(p.expected, text) }
+
+func (p *page) do(steps ...chromedp.Action[chromedp.Void]) {
+	p.t.Helper()
+	require.NoError(p.t, chromedp.Do(p.ctx, steps...))
+}
+
+func (p *page) size(width, height int64) { p.do(chromedp.EmulateViewport(width, height)) }
+
+func (p *page) open(path string) {
+	p.t.Helper()
+	p.do(chromedp.Navigate(p.url + path))
+}
+
+func (p *page) reload() {
+	p.t.Helper()
+	p.do(chromedp.Reload())
+}
+
+// evaluate runs a function of find.js.
+func evaluate[T any](p *page, call string, args ...any) T {
+	p.t.Helper()
+	encoded := make([]string, len(args))
+	for n, arg := range args {
+		data, err := json.Marshal(arg)
+		require.NoError(p.t, err)
+		encoded[n] = string(data)
+	}
+	expression := fmt.Sprintf("(() => { %s; return %s(%s) })()", findJS, call, strings.Join(encoded, ","))
+	value, err := chromedp.Run(p.ctx, chromedp.Evaluate[T](expression))
+	require.NoError(p.t, err, "%s(%v)", call, args)
+	return value
+}
+
+// until waits for a condition and says what was on the page where it fails.
+func (p *page) until(what string, holds func() bool) {
+	p.t.Helper()
+	for deadline := time.Now().Add(patience); time.Now().Before(deadline); time.Sleep(15 * time.Millisecond) {
+		if holds() {
+			return
+		}
+	}
+	p.t.Fatalf("waited in vain for %s; the page shows:\n%s", what, evaluate[string](p, "shown"))
+}
+
+// found is where an element is.
+type found struct {
+	X, Y  float64
+	There bool
+	Able  bool // visible, enabled and not covered
+	Value string
+}
+
+func (p *page) find(role, name string) found {
+	p.t.Helper()
+	var f found
+	p.until(role+" "+name, func() bool {
+		f = evaluate[found](p, "find", role, name)
+		return f.Able
+	})
+	return f
+}
+
+func (p *page) click(role, name string) {
+	p.t.Helper()
+	f := p.find(role, name)
+	p.do(chromedp.MouseClickXY(f.X, f.Y))
+}
+
+// fill replaces what a text field holds by typing.
+func (p *page) fill(name, text string) {
+	p.t.Helper()
+	p.click("textbox", name)
+	p.do(chromedp.KeyEvent("a", chromedp.KeyModifiers(chromedp.ModifierCtrl)), chromedp.KeyEvent(kb.Backspace))
+	p.typeIn(text)
+}
+
+func (p *page) typeIn(text string) {
+	p.t.Helper()
+	p.do(chromedp.KeyEvent(text))
+}
+
+func (p *page) press(key string, modifiers ...chromedp.Modifier) {
+	p.t.Helper()
+	p.do(chromedp.KeyEvent(key, chromedp.KeyModifiers(modifiers...)))
+}
+
+// shortcut presses a character key as a keyboard does: what the page takes for
+// a command is not typed as well.
+func (p *page) shortcut(key string) {
+	p.t.Helper()
+	p.do(chromedp.Func(func(ctx context.Context, t *chromedp.Target) error {
+		_, err := cdp.Call(ctx, t, input.DispatchKeyEvent, input.DispatchKeyEventParams{Type: kb.KeyDown, Key: key, Text: key})
+		return err
+	}))
+}
+
+// sees waits until the text is on the page, in what is shown or in a field.
+func (p *page) sees(texts ...string) {
+	p.t.Helper()
+	for _, text := range texts {
+		p.until("the text "+text, func() bool { return evaluate[bool](p, "sees", text) })
+	}
+}
+
+func (p *page) seesNot(text string) {
+	p.t.Helper()
+	p.until("the text "+text+" to go", func() bool { return !evaluate[bool](p, "sees", text) })
+}
+
+// holds waits until the named field holds the text.
+func (p *page) holds(name, text string) {
+	p.t.Helper()
+	p.until(name+" to hold "+text, func() bool { return evaluate[found](p, "find", "textbox", name).Value == text })
+}
+
+// shown is the text of the named part of the page.
+func (p *page) region(name string) string {
+	p.t.Helper()
+	return evaluate[string](p, "region", name)
+}
+
+// focused is the name of what has the keyboard.
+func (p *page) focused() string {
+	p.t.Helper()
+	return evaluate[string](p, "focused")
+}
