@@ -91,54 +91,65 @@ type Pressed struct {
 // Press grinds the charges and strains them, then rinses the pulp through
 // with rinse, which may hold nothing.
 func Press(charges []Charge, rinse ingredient.Content, m Method) Pressed {
-	liquid, solids, holds := disperse(charges, m)
+	return Grind(charges, m).Strain(rinse, m)
+}
+
+// Ground is what grinding parts the charges into: what goes into the liquid
+// and what stays solid.
+type Ground struct {
+	Liquid, Solids ingredient.Content
+	holdsG         float64 // pulp solids weighted by how much they hold
+}
+
+// Grind parts the charges by what each class of ingredient gives up.
+func Grind(charges []Charge, m Method) Ground {
+	var g Ground
+	for n := range charges {
+		c := &charges[n]
+		released := releaseOf(c.Class, m)
+		stayedG := 0.
+		for component, amount := range c.Content {
+			in := amount * released[component]
+			g.Liquid[component] += in
+			g.Solids[component] += amount - in
+			if ingredient.Component(component).IsMass() {
+				stayedG += amount - in
+			}
+		}
+		g.Liquid[ingredient.Water] += c.SoakedInG
+		if c.Class == ingredient.Soy {
+			stayedG *= soyHolds
+		}
+		g.holdsG += stayedG
+	}
+	return g
+}
+
+// Strain presses what was ground, and rinses the pulp through with rinse.
+func (g Ground) Strain(rinse ingredient.Content, m Method) Pressed {
 	how := strainers[m.Strainer]
-	if solids.MassG() == 0 {
-		return Pressed{Milk: liquid.Plus(rinse)}
+	pulpG := g.Solids.MassG()
+	if pulpG == 0 {
+		return Pressed{Milk: g.Liquid.Plus(rinse)}
 	}
 	heldShare := m.HeldShare
 	if heldShare == 0 {
 		heldShare = 1
 	}
-	pulpG := solids.MassG()
-	capacity := how.held * heldShare * holds
-	run, held := drain(liquid, capacity)
+	capacityG := how.held * heldShare * g.holdsG
+	run, held := drain(g.Liquid, capacityG)
 	if rinse.MassG() > 0 {
 		var through ingredient.Content
-		through, held = drain(held.Plus(rinse), capacity*(1-how.fines))
+		through, held = drain(held.Plus(rinse), capacityG*(1-how.fines))
 		run = run.Plus(through)
 	}
-	pressed := run.Plus(solids.Times(how.fines))
+	pressed := run.Plus(g.Solids.Times(how.fines))
 	return Pressed{
 		Milk:        pressed.Times(1 - lossShare),
 		Lost:        pressed.Times(lossShare),
-		Pulp:        solids.Times(1 - how.fines).Plus(held),
+		Pulp:        g.Solids.Times(1 - how.fines).Plus(held),
 		PulpSolidsG: pulpG,
 	}
-}
-
-// disperse parts the charges into what goes into the liquid and what stays
-// solid. holds is the mass of pulp solids weighted by how much they hold, g.
-func disperse(charges []Charge, m Method) (liquid, solids ingredient.Content, holds float64) {
-	for _, c := range charges {
-		released := releaseOf(c.Class, m)
-		stayed := 0.
-		for _, component := range ingredient.Components {
-			r := released[component]
-			liquid[component] += c.Content[component] * r
-			left := c.Content[component] * (1 - r)
-			solids[component] += left
-			if component.IsMass() {
-				stayed += left
-			}
-		}
-		liquid[ingredient.Water] += c.SoakedInG
-		if c.Class == ingredient.Soy {
-			stayed *= soyHolds
-		}
-		holds += stayed
-	}
-	return liquid, solids, holds
 }
 
 // drain parts a liquid into what runs off and what a pulp of the given
@@ -182,28 +193,29 @@ func release(s shares) released {
 	return r
 }
 
-func releaseOf(class ingredient.Class, m Method) released {
+func releaseOf(class ingredient.Class, m Method) *released {
 	switch class {
 	case ingredient.Nut:
-		return nutRelease
+		return &nutRelease
 	case ingredient.Tuber:
-		return tuberRelease
+		return &tuberRelease
 	case ingredient.Soy:
-		return soyRelease
+		return &soyRelease
 	case ingredient.Grain:
 		return grainRelease(m)
 	case ingredient.Fruit:
-		return fruitRelease
+		return &fruitRelease
 	case ingredient.SpiceDry:
-		return spiceRelease
+		return &spiceRelease
 	}
-	return allRelease
+	return &allRelease
 }
 
 // grainRelease grows in starch with blend time and with temperature, which is
 // what makes oats slimy. A modelling assumption, common practice, no source.
-func grainRelease(m Method) released {
+func grainRelease(m Method) *released {
 	starch := .25 * math.Sqrt(m.BlendS/30) * math.Pow(1.03, m.WaterC-5)
 	starch = math.Min(.6, math.Max(.15, starch))
-	return release(shares{protein: .35, fat: .5, sugars: .95, starch: starch, fibre: .15, ash: .6})
+	grain := release(shares{protein: .35, fat: .5, sugars: .95, starch: starch, fibre: .15, ash: .6})
+	return &grain
 }

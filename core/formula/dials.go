@@ -15,7 +15,7 @@ type Dial struct {
 	Position float64 // 0 at the left end of the scale, 1 at the right
 	FurtherP float64
 	Band     string // the name of the band the figure falls in; "" with no figure
-	Bands    []Band
+	Bands    []Band // shared; not to be changed
 	Known    bool
 }
 
@@ -30,37 +30,37 @@ type Band struct {
 type scale struct {
 	names []string
 	edges []float64
+	bands []Band
 }
 
 var (
 	// Common practice, no source.
-	sweetnessScale = scale{
+	sweetnessScale = newScale(
 		[]string{"plain", "off dry", "light", "sweet", "dessert", "creamer", "syrup"},
 		[]float64{0, 0.5, 2, 4, 8, 14, 40, 80},
-	}
+	)
 	// Source: 21 CFR 131.110 (3.25 %), 131.180 (10.5), 131.155 (18), 131.157 (30), 131.150 (36).
-	fatScale = scale{
+	fatScale = newScale(
 		[]string{"thin", "milk", "half", "light", "whipping", "heavy"},
 		[]float64{0, 3.25, 10.5, 18, 30, 36, 50},
-	}
+	)
 	// Cups of water to one of dry base, halfway between the names' own
 	// ratios. Common practice, no source.
-	strengthScale = scale{
+	strengthScale = newScale(
 		[]string{"light", "milk", "rich", "creamer", "cream", "paste"},
 		[]float64{8, 4.5, 3.5, 2.5, 1.25, 0.875, 0.4},
-	}
+	)
 	// Multiples of the usual range: its low end is 1, its high end 2.
-	spiceScale = scale{[]string{"faint", "there", "loud"}, []float64{0, 1, 2, 3}}
+	spiceScale = newScale([]string{"faint", "there", "loud"}, []float64{0, 1, 2, 3})
 )
 
-// bands are the scale's bands as positions.
-func (s scale) bands() []Band {
-	bands := make([]Band, len(s.names))
-	width := 1 / float64(len(s.names))
-	for n, name := range s.names {
-		bands[n] = Band{Name: name, From: float64(n) * width, To: float64(n+1) * width}
+func newScale(names []string, edges []float64) scale {
+	s := scale{names: names, edges: edges, bands: make([]Band, len(names))}
+	width := 1 / float64(len(names))
+	for n, name := range names {
+		s.bands[n] = Band{Name: name, From: float64(n) * width, To: float64(n+1) * width}
 	}
-	return bands
+	return s
 }
 
 // at is where a figure stands on the scale, and in which band.
@@ -78,7 +78,7 @@ func (s scale) at(value float64) (position float64, band string) {
 }
 
 func (s scale) dial(name, unit string, value float64, known bool) Dial {
-	d := Dial{Name: name, Unit: unit, Value: value, Bands: s.bands(), Known: known}
+	d := Dial{Name: name, Unit: unit, Value: value, Bands: s.bands, Known: known}
 	if known {
 		d.Position, d.Band = s.at(value)
 	}
@@ -86,7 +86,7 @@ func (s scale) dial(name, unit string, value float64, known bool) Dial {
 }
 
 // dials are sweetness, fat, strength, spice and keeping, in that order.
-func (b batch) dials(r *Reckoning) []Dial {
+func (b *batch) dials(r *Reckoning) []Dial {
 	ratio := 0.
 	if r.Ratio != nil {
 		ratio = r.Ratio.ByVolume
@@ -105,7 +105,7 @@ func (b batch) dials(r *Reckoning) []Dial {
 
 // spice is the total of all spices in g/L, and how the loudest one stands to
 // its usual range, on spiceScale.
-func (b batch) spice(r *Reckoning) (gPerL, level float64) {
+func (b *batch) spice(r *Reckoning) (gPerL, level float64) {
 	litres := r.Drink.VolumeML / 1000
 	for _, w := range b.lines {
 		i := w.line.Ingredient
@@ -156,7 +156,7 @@ const (
 )
 
 // keepsDial runs over a week, or over two months for what keeps longer.
-func (b batch) keepsDial(r *Reckoning) Dial {
+func (b *batch) keepsDial(r *Reckoning) Dial {
 	top := float64(weekDays)
 	if r.Keeps.CustomaryDays > weekDays {
 		top = twoMonthDays

@@ -124,6 +124,3 @@ func (l Line) stage() ingredient.Stage {
 	}
 	return l.Ingredient.Stage
 }
-
-// counts tells whether the line enters the sums.
-func (l Line) counts() bool { return l.Ingredient != nil && !l.Amount.IsOpen() }

@@ -18,5 +18,6 @@ func ExampleDrink_Reckon() {
 		r.Drink.VolumeML, r.Style, r.FatPct, r.Ratio.ByVolume, r.Ratio.ByMass)
 	fmt.Println(r.Allergens, r.Keeps.CautiousDays, r.Keeps.CustomaryDays)
 	// Output:
-	//
+	// 915 mL of milk, 3.9 % fat, 1:4 by cups and 1:6.6 by weight
+	// [almond] 3 5
 }

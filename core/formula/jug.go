@@ -27,7 +27,7 @@ const (
 
 // jug draws what the batch needs. What joins after straining is part of the
 // milk but not of the loads.
-func (b batch) jug(r *Reckoning) Jug {
+func (b *batch) jug(r *Reckoning) Jug {
 	j := Jug{
 		FillML: b.d.JugML,
 		MilkML: r.Drink.VolumeML,

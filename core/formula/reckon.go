@@ -3,6 +3,7 @@ package formula
 import (
 	"fmt"
 	"math"
+	"slices"
 
 	"plushladle/core/caution"
 	"plushladle/core/fault"
@@ -13,42 +14,42 @@ import (
 
 // Reckoning is everything worked out about a drink at its size.
 type Reckoning struct {
-	Style       Style
-	Factor      float64 // growth from the amounts as written
-	Lines       []LineReckoning
-	Ratio       *Ratio // nil without a base
-	Drink       *Made  // nil where nothing was reckoned
-	PulpG       float64
-	FatPct      float64
-	BrixPct     float64
-	WaterAct    float64
-	Per100mL    Nutrition
-	Servings    Servings
-	PerServing  Nutrition
-	Keeps       keep.Life
-	Soak        *Soaking // the longest one; nil where nothing is soaked
-	Allergens   []string
-	Vegan       *bool // nil where a line was not understood and nothing else rules it out
-	Cautions    []caution.Caution
-	Dials       []Dial
-	Jug         Jug
-	Assumptions []string
+	Style      Style
+	Factor     float64 // growth from the amounts as written
+	Lines      []LineReckoning
+	Ratio      *Ratio // nil without a base
+	Drink      *Made  // nil where nothing was reckoned
+	PulpG      float64
+	FatPct     float64
+	BrixPct    float64
+	WaterAct   float64
+	Per100mL   Nutrition
+	Servings   Servings
+	PerServing Nutrition
+	Keeps      keep.Life
+	Soak       *Soaking // the longest one; nil where nothing is soaked
+	Allergens  []string
+	Vegan      *bool // nil where a line was not understood and nothing else rules it out
+	Cautions   []caution.Caution
+	Dials      []Dial
+	Jug        Jug
+
+	batch *batch // what Contributions and Assumptions speak of; nil where nothing was reckoned
 }
 
 // LineReckoning is one line at the drink's size.
 type LineReckoning struct {
-	Understood  bool
-	Err         error           // why it does not count; nil where it does
-	MassG       float64         // at this size
-	VolumeML    float64         // as it lies in the measure
-	Amount      quantity.Amount // at this size, in the style it was written in
-	AmountErr   float64         // what that amount holds over the exact one, as a share
-	Kitchen     quantity.Amount // in cups and spoons
-	KitchenErr  float64         // what the kitchen measure holds over the exact amount, as a share
-	Role        ingredient.Role
-	Stage       ingredient.Stage
-	Contributes string // what it does, in a few words
-	Note        string // what was taken for it
+	Understood bool
+	Err        error           // why it does not count; nil where it does
+	MassG      float64         // at this size
+	VolumeML   float64         // as it lies in the measure
+	Amount     quantity.Amount // at this size, in the style it was written in
+	AmountErr  float64         // what that amount holds over the exact one, as a share
+	Kitchen    quantity.Amount // in cups and spoons
+	KitchenErr float64         // what the kitchen measure holds over the exact amount, as a share
+	Role       ingredient.Role
+	Stage      ingredient.Stage
+	Note       string // what was taken for it
 }
 
 // ExactAmount writes the line's amount at this size so that it loses nothing:
@@ -116,12 +117,10 @@ func (d *Drink) Reckon() (*Reckoning, error) {
 		return r, nil
 	}
 	r.fill(b)
-	r.Drink.LowML, r.Drink.HighML = b.likelyML(lines, factor)
+	r.Drink.LowML, r.Drink.HighML = b.likelyML()
 	r.Cautions = caution.Of(d.heldAgainstLimits(b, r))
 	r.Dials = b.dials(r)
 	r.Jug = b.jug(r)
-	b.contributions(r)
-	r.Assumptions = d.assumptions(b, r)
 	return r, nil
 }
 
@@ -152,7 +151,7 @@ func (d *Drink) weigh(r *Reckoning) []weighed {
 }
 
 // measureLines gives every weighed line its amounts at this size.
-func (d *Drink) measureLines(r *Reckoning, b batch) {
+func (d *Drink) measureLines(r *Reckoning, b *batch) {
 	for _, w := range b.lines {
 		out := &r.Lines[w.index]
 		tolerance := w.line.tolerance()
@@ -168,18 +167,18 @@ func (d *Drink) measureLines(r *Reckoning, b batch) {
 }
 
 // fill sets the figures of the finished drink.
-func (r *Reckoning) fill(b batch) {
-	ml := b.volumeML()
+func (r *Reckoning) fill(b *batch) {
+	r.batch = b
 	per100 := b.per100mL()
 	r.Style = b.style()
-	r.Drink = &Made{MassG: b.finished.MassG(), VolumeML: ml}
+	r.Drink = &Made{MassG: b.finished.MassG(), VolumeML: b.ml}
 	r.PulpG = b.pressed.Pulp.MassG()
 	r.FatPct = 100 * b.finished[ingredient.Fat] / r.Drink.MassG
 	r.BrixPct = keep.Brix(b.finished)
 	r.WaterAct = keep.WaterActivity(b.finished)
 	r.Per100mL = nutritionOf(per100)
 	serving := b.d.servingML(b)
-	r.Servings = Servings{Count: ml / serving, SizeML: serving}
+	r.Servings = Servings{Count: b.ml / serving, SizeML: serving}
 	r.PerServing = nutritionOf(per100.Times(serving / 100))
 	r.Keeps = keep.Of(b.keeping(per100, r.WaterAct))
 	r.Soak = b.longestSoak()
@@ -190,19 +189,20 @@ func (r *Reckoning) fill(b batch) {
 	}
 }
 
-func (b batch) keeping(per100 ingredient.Content, waterActivity float64) keep.Drink {
+func (b *batch) keeping(per100 ingredient.Content, waterActivity float64) keep.Drink {
 	d := keep.Drink{
 		AddedSugarsG: per100[ingredient.FreeSugars], SugarsG: per100.SugarsG(),
 		WaterActivity: waterActivity, FridgeC: b.d.FridgeC, TigerNut: b.has(ingredient.TagTuber),
 	}
-	for _, w := range b.lines {
+	d.Parts = make([]keep.Part, len(b.lines))
+	for n, w := range b.lines {
 		i := w.line.Ingredient
-		d.Parts = append(d.Parts, keep.Part{Name: i.Name, Life: i.Life, Base: i.Role == ingredient.Base})
+		d.Parts[n] = keep.Part{Name: i.Name, Life: i.Life, Base: i.Role == ingredient.Base}
 	}
 	return d
 }
 
-func (b batch) longestSoak() *Soaking {
+func (b *batch) longestSoak() *Soaking {
 	var longest *Soaking
 	for _, w := range b.lines {
 		i := w.line.Ingredient
@@ -216,13 +216,11 @@ func (b batch) longestSoak() *Soaking {
 	return longest
 }
 
-func (b batch) allergens() []string {
+func (b *batch) allergens() []string {
 	found := []string{}
-	seen := map[string]bool{}
 	for _, w := range b.lines {
 		for _, a := range w.line.Ingredient.Allergens {
-			if !seen[a] {
-				seen[a] = true
+			if !slices.Contains(found, a) {
 				found = append(found, a)
 			}
 		}
@@ -231,7 +229,7 @@ func (b batch) allergens() []string {
 }
 
 // vegan is unknown while a line is not understood, unless another rules it out.
-func (b batch) vegan(r *Reckoning) *bool {
+func (b *batch) vegan(r *Reckoning) *bool {
 	yes := true
 	for _, w := range b.lines {
 		yes = yes && w.line.Ingredient.Vegan
@@ -260,7 +258,7 @@ func (d *Drink) parts(lines []weighed) []caution.Part {
 	return parts
 }
 
-func (d *Drink) heldAgainstLimits(b batch, r *Reckoning) caution.Drink {
+func (d *Drink) heldAgainstLimits(b *batch, r *Reckoning) caution.Drink {
 	c := b.finished
 	held := caution.Drink{
 		Parts: d.parts(b.lines), BatchML: r.Drink.VolumeML, ServingML: r.Servings.SizeML,

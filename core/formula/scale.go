@@ -38,13 +38,13 @@ func (d *Drink) factor(lines []weighed) (float64, error) {
 	case ByTimes:
 		return d.Size.Value, nil
 	case ByBase:
-		return d.solveFactor(lines, "a base to weigh", func(b batch) float64 { return b.baseG })
+		return d.solveFactor(lines, "a base to weigh", func(b *batch) float64 { return b.baseG })
 	case ByServings:
 		target := *d
 		target.Size = Size{ByVolume, d.Size.Value * d.servingML(d.mix(lines, 1))}
 		return target.factor(lines)
 	}
-	return d.solveFactor(lines, "lines that can grow", func(b batch) float64 { return b.volumeML() })
+	return d.solveFactor(lines, "lines that can grow", func(b *batch) float64 { return b.ml })
 }
 
 const (
@@ -55,7 +55,7 @@ const (
 // solveFactor finds the growth at which measure reaches the size's value. The
 // measure grows with the factor, nearly in step, so that scaling by the share
 // still missing closes in fast; locked lines and eased spice slow it only.
-func (d *Drink) solveFactor(lines []weighed, needs string, measure func(batch) float64) (float64, error) {
+func (d *Drink) solveFactor(lines []weighed, needs string, measure func(*batch) float64) (float64, error) {
 	factor := 1.
 	for range factorSteps {
 		got := measure(d.mix(lines, factor))

@@ -26,7 +26,7 @@ const (
 )
 
 // style tells the kind of drink from what is in it.
-func (b batch) style() Style {
+func (b *batch) style() Style {
 	sweet := b.per100mL().SucroseEquivalentG()
 	switch {
 	case sweet > concentrateOverG:
@@ -43,7 +43,7 @@ func (b batch) style() Style {
 	return Milk
 }
 
-func (d *Drink) servingML(b batch) float64 {
+func (d *Drink) servingML(b *batch) float64 {
 	if d.ServingML > 0 {
 		return d.ServingML
 	}

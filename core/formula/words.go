@@ -17,16 +17,22 @@ func figure(v float64) string {
 	return strconv.FormatFloat(rounded, 'f', -1, 64)
 }
 
-// contributions says in a few words what each line does in the drink.
-func (b batch) contributions(r *Reckoning) {
-	sweetG := b.ingoing(func(c ingredient.Content) float64 { return c.SucroseEquivalentG() })
-	for _, w := range b.lines {
-		r.Lines[w.index].Contributes = b.contribution(w, r, sweetG)
+// Contributions says in a few words what each line does in the drink, in the
+// order of its lines; "" for one that does not count.
+func (r *Reckoning) Contributions() []string {
+	words := make([]string, len(r.Lines))
+	if r.batch == nil {
+		return words
 	}
+	sweetG := r.batch.ingoing(func(c ingredient.Content) float64 { return c.SucroseEquivalentG() })
+	for _, w := range r.batch.lines {
+		words[w.index] = r.batch.contribution(w, r, sweetG)
+	}
+	return words
 }
 
 // ingoing adds up a figure over all that goes in.
-func (b batch) ingoing(of func(ingredient.Content) float64) float64 {
+func (b *batch) ingoing(of func(ingredient.Content) float64) float64 {
 	total := 0.
 	for _, w := range b.lines {
 		total += of(w.line.Ingredient.PerGram) * w.g
@@ -34,7 +40,7 @@ func (b batch) ingoing(of func(ingredient.Content) float64) float64 {
 	return total
 }
 
-func (b batch) contribution(w weighed, r *Reckoning, sweetG float64) string {
+func (b *batch) contribution(w weighed, r *Reckoning, sweetG float64) string {
 	i := w.line.Ingredient
 	if w.line.stage() == ingredient.Serve {
 		return "in the glass, not in the bottle"
@@ -69,7 +75,7 @@ func soakWords(w weighed, kept bool) string {
 	return fmt.Sprintf("soak %s h, drain, rinse", figure(i.SoakH.Ideal))
 }
 
-func (b batch) liquidWords(w weighed) string {
+func (b *batch) liquidWords(w weighed) string {
 	switch w.line.stage() {
 	case ingredient.Soak:
 		return "soaks, and stays in"
@@ -94,14 +100,18 @@ func usualWords(w weighed, r *Reckoning) string {
 
 var systemWords = [...]string{"US cups and spoons", "metric cups and spoons", "Australian cups and spoons", "Imperial cups and spoons"}
 
-// assumptions lists every default that was taken, for the cook to check.
-func (d *Drink) assumptions(b batch, r *Reckoning) []string {
-	taken := []string{"measures are " + systemWords[d.System]}
+// Assumptions lists every default that was taken, for the cook to check.
+func (r *Reckoning) Assumptions() []string {
+	b := r.batch
+	if b == nil {
+		return nil
+	}
+	taken := []string{"measures are " + systemWords[b.d.System]}
 	if b.pressed.PulpSolidsG > 0 {
-		taken = append(taken, "strained by "+d.Method.Strainer.Words()+"; 2 % stays on walls and cloth")
+		taken = append(taken, "strained by "+b.d.Method.Strainer.Words()+"; 2 % stays on walls and cloth")
 	}
 	for n, l := range r.Lines {
-		taken = append(taken, lineAssumptions(&d.Lines[n], l)...)
+		taken = append(taken, lineAssumptions(&b.d.Lines[n], l)...)
 	}
 	for _, w := range b.lines {
 		taken = append(taken, b.weighedAssumptions(w)...)
@@ -134,7 +144,7 @@ func shorten(name string) string {
 	return name
 }
 
-func (b batch) weighedAssumptions(w weighed) []string {
+func (b *batch) weighedAssumptions(w weighed) []string {
 	i := w.line.Ingredient
 	var taken []string
 	if w.soakedInG(keepsSoak(b.lines)) > 0 {

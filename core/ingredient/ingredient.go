@@ -2,7 +2,11 @@
 // of, how it measures, soaks, keeps and whom it can harm.
 package ingredient
 
-import "plushladle/core/quantity"
+import (
+	"slices"
+
+	"plushladle/core/quantity"
+)
 
 // Role is the part an ingredient usually plays in a drink.
 type Role string
@@ -108,12 +112,7 @@ type Ingredient struct {
 
 // Has tells whether the ingredient carries the tag.
 func (i *Ingredient) Has(t Tag) bool {
-	for _, own := range i.tags {
-		if own == t {
-			return true
-		}
-	}
-	return false
+	return slices.Contains(i.tags, t)
 }
 
 // NeedsSoak tells whether its soak has a minimum, so that it is taken as

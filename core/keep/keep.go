@@ -66,7 +66,7 @@ type Drink struct {
 // it cannot be computed.
 type Life struct {
 	CautiousDays, CustomaryDays float64
-	FreezerDays                 map[School]int
+	freezer                     [2]int // cautious, customary
 	Reasons                     []string
 }
 
@@ -101,7 +101,7 @@ func RelativeRate(tempC float64) float64 {
 // Of reckons how long a drink keeps. Order: least of the bases, shortened if
 // sweetened, at least a day, capped by lines that keep less, seven days.
 func Of(d Drink) Life {
-	life := Life{FreezerDays: freezerDays(d.TigerNut)}
+	life := Life{freezer: freezerDays(d.TigerNut), Reasons: make([]string, 0, 4)}
 	if d.SugarsG > concentrateSugG && d.WaterActivity > 0 && d.WaterActivity <= shortWaterActivity {
 		return concentrate(d, life)
 	}
@@ -190,12 +190,19 @@ func shortest(parts []Part, base bool) (least Part, ok bool) {
 	return least, ok
 }
 
-// freezerDays is how long the quality holds in the freezer.
-func freezerDays(tigerNut bool) map[School]int {
-	if tigerNut {
-		return map[School]int{Cautious: 14, Customary: 14}
+// FreezerDays is how long the quality holds in the freezer, in days.
+func (l Life) FreezerDays(s School) int {
+	if s == Customary {
+		return l.freezer[1]
 	}
-	return map[School]int{Cautious: 30, Customary: 60}
+	return l.freezer[0]
+}
+
+func freezerDays(tigerNut bool) [2]int {
+	if tigerNut {
+		return [2]int{14, 14}
+	}
+	return [2]int{30, 60}
 }
 
 func days(v float64) string { return strconv.FormatFloat(v, 'g', 3, 64) }

@@ -52,8 +52,8 @@ func nearest(ml float64, u Unit, most float64, fractions []float64, s System) (T
 		return Term{}, 0, false
 	}
 	whole := math.Floor(exact)
-	best, bestError := 0., math.Inf(1)
-	for _, f := range append([]float64{1}, fractions...) {
+	best, bestError := whole+1, whole+1-exact
+	for _, f := range fractions {
 		if e := math.Abs(whole + f - exact); e < bestError {
 			best, bestError = whole+f, e
 		}
@@ -90,18 +90,19 @@ func kitchenSum(ml float64, s System) (Amount, float64, bool) {
 func fillFrom(exact float64, fractions []float64, nearest bool) float64 {
 	whole := math.Floor(exact + sameFraction)
 	rest := exact - whole
-	best := 0.
+	below, closest := 0., 1.
 	for _, f := range fractions {
 		if f <= rest+sameFraction {
-			best = f
+			below = f
+		}
+		if math.Abs(f-rest) < math.Abs(closest-rest) {
+			closest = f
 		}
 	}
-	for _, f := range append([]float64{1}, fractions...) {
-		if nearest && math.Abs(f-rest) < math.Abs(best-rest) {
-			best = f
-		}
+	if nearest {
+		return whole + closest
 	}
-	return whole + best
+	return whole + below
 }
 
 // Scaled is the amount times factor, written in the style it was written in:

@@ -117,7 +117,7 @@ type Cost struct {
 func Export(d *formula.Drink, texts []string, r *formula.Reckoning, assumptions []string) Reckoning {
 	out := Reckoning{
 		Name: d.Name, Lines: exportLines(d, texts, r), Allergens: []string{}, Vegan: r.Vegan,
-		Cautions: exportCautions(r), Assumptions: append(append([]string{}, r.Assumptions...), assumptions...),
+		Cautions: exportCautions(r), Assumptions: append(append([]string{}, r.Assumptions()...), assumptions...),
 	}
 	if r.Drink == nil {
 		return out
@@ -174,7 +174,7 @@ func exportNutrition(n formula.Nutrition) *Nutrition {
 }
 
 func exportKeeps(l keep.Life, school keep.School) *Keeps {
-	k := &Keeps{FreezerDays: l.FreezerDays[school], Reasons: l.Reasons}
+	k := &Keeps{FreezerDays: l.FreezerDays(school), Reasons: l.Reasons}
 	if l.Known() {
 		k.CautiousDays, k.CustomaryDays = number(l.CautiousDays), number(l.CustomaryDays)
 	}

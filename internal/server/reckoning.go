@@ -149,7 +149,7 @@ func present(d *formula.Drink, keys []string, lineErrors []error, r *formula.Rec
 	out := Reckoning{
 		Reckoned: r.Drink != nil, Factor: r.Factor, Lines: presentLines(d, keys, lineErrors, r),
 		Allergens: []string{}, Vegan: r.Vegan, Cautions: presentCautions(r.Cautions), Dials: presentDials(r.Dials),
-		Jug: Jug{TicksML: []float64{}}, Assumptions: orEmpty(r.Assumptions), Keeps: Keeps{Reasons: []string{}},
+		Jug: Jug{TicksML: []float64{}}, Assumptions: orEmpty(r.Assumptions()), Keeps: Keeps{Reasons: []string{}},
 	}
 	if r.Drink == nil {
 		return out
@@ -179,10 +179,11 @@ func orEmpty(list []string) []string {
 
 func presentLines(d *formula.Drink, keys []string, lineErrors []error, r *formula.Reckoning) []LineFigure {
 	lines := make([]LineFigure, len(r.Lines))
+	contributes := r.Contributions()
 	for n, l := range r.Lines {
 		lines[n] = LineFigure{
 			Key: keys[n], Understood: l.Understood, Name: d.Lines[n].Name, Role: string(l.Role), Stage: string(l.Stage),
-			MassG: l.MassG, Amount: l.Amount.String(), Kitchen: l.Kitchen.String(), Contributes: l.Contributes, Note: l.Note,
+			MassG: l.MassG, Amount: l.Amount.String(), Kitchen: l.Kitchen.String(), Contributes: contributes[n], Note: l.Note,
 		}
 		if i := d.Lines[n].Ingredient; i != nil {
 			lines[n].Name = i.Name
@@ -203,8 +204,8 @@ func presentKeeps(l keep.Life, school keep.School, madeOn time.Time) Keeps {
 	other := school.Other()
 	k := Keeps{
 		Known: l.Known(), School: string(school), OtherSchool: string(other),
-		CautiousDays: l.CautiousDays, CustomaryDays: l.CustomaryDays, FreezerDays: l.FreezerDays[school],
-		FreezerUseBy: keep.UseBy(madeOn, float64(l.FreezerDays[school])).Format(dateLayout),
+		CautiousDays: l.CautiousDays, CustomaryDays: l.CustomaryDays, FreezerDays: l.FreezerDays(school),
+		FreezerUseBy: keep.UseBy(madeOn, float64(l.FreezerDays(school))).Format(dateLayout),
 		Reasons:      orEmpty(l.Reasons),
 	}
 	if !l.Known() {
