@@ -153,7 +153,10 @@ func (p *page) click(role, name string) {
 // fill replaces what a text field holds by typing.
 func (p *page) fill(name, text string) {
 	p.t.Helper()
-	p.click("textbox", name)
+	p.until(name+" to take the keyboard", func() bool { // a moving page can make a click miss
+		p.click("textbox", name)
+		return strings.HasPrefix(p.focused(), name)
+	})
 	p.do(chromedp.KeyEvent("a", chromedp.KeyModifiers(chromedp.ModifierCtrl)), chromedp.KeyEvent(kb.Backspace))
 	p.typeIn(text)
 }

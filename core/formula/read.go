@@ -15,13 +15,12 @@ const maxLineText = 500
 // back with a nil Ingredient and its Name as written. The error, a
 // *fault.Error, is for an amount that cannot be one.
 func ReadLine(text string, catalogue *ingredient.Catalogue) (Line, error) {
-	text = strings.TrimSpace(strings.TrimLeft(strings.TrimSpace(text), "-*•·–—▢☐ "))
+	text = withoutBullet(strings.TrimSpace(text))
 	if len(text) > maxLineText {
 		text = strings.ToValidUTF8(text[:maxLineText], "")
 	}
-	negative := strings.HasPrefix(strings.TrimSpace(text), "-")
 	amount, rest, err := quantity.ParseLeading(text)
-	if err != nil || negative {
+	if err != nil {
 		return Line{Name: text}, err
 	}
 	line := Line{Amount: amount}
@@ -31,6 +30,17 @@ func ReadLine(text string, catalogue *ingredient.Catalogue) (Line, error) {
 	line.readName(rest, catalogue)
 	line.readWords(strings.ToLower(rest))
 	return line, nil
+}
+
+// withoutBullet takes the mark of a list off a line. A dash right before a
+// number is no bullet but a sign.
+func withoutBullet(text string) string {
+	for _, bullet := range []string{"- ", "* ", "– ", "— ", "•", "·", "▢", "☐"} {
+		if rest, ok := strings.CutPrefix(text, bullet); ok {
+			return strings.TrimSpace(rest)
+		}
+	}
+	return text
 }
 
 // amountBehind finds an amount written after the name: "almonds, 250 g".
@@ -84,7 +94,7 @@ func splitNote(text string) (name, note string) {
 			return name, strings.Trim(inner+", "+note, ", ")
 		}
 	}
-	for _, mark := range []string{",", ";", " - ", " – ", " after straining", " to finish", " to serve", " for serving", " to taste", " plus more", " or more"} {
+	for _, mark := range []string{",", ";", " - ", " – ", " after straining", " to finish", " to serve", " for serving", " to rinse", " to taste", " plus more", " or more"} {
 		if at := strings.Index(text, mark); at > 0 {
 			return strings.TrimSpace(text[:at]), strings.Trim(text[at:], " ,;-–")
 		}
@@ -92,17 +102,26 @@ func splitNote(text string) (name, note string) {
 	return strings.TrimSpace(text), ""
 }
 
-// readWords takes the stage and the soak from what the cook wrote.
+// stageWords are what a cook writes for a stage other than the usual one.
+var stageWords = []struct {
+	words string
+	stage ingredient.Stage
+}{
+	{"to serve", ingredient.Serve}, {"for serving", ingredient.Serve},
+	{"after straining", ingredient.Strained}, {"to finish", ingredient.Strained},
+	{"to rinse the pulp", ingredient.Rinse},
+	{"soaking water kept", ingredient.Soak},
+}
+
+// readWords takes the stage and the soak from what the cook wrote. Words that
+// only name the stage need no note.
 func (l *Line) readWords(text string) {
-	switch {
-	case strings.Contains(text, "to serve"), strings.Contains(text, "for serving"):
-		l.Stage = ingredient.Serve
-	case strings.Contains(text, "after straining"), strings.Contains(text, "to finish"):
-		l.Stage = ingredient.Strained
-	case strings.Contains(text, "to rinse the pulp"):
-		l.Stage = ingredient.Rinse
-	case strings.Contains(text, "soak in, kept"), strings.Contains(text, "soaking water kept"):
-		l.Stage = ingredient.Soak
+	for _, s := range stageWords {
+		if strings.Contains(text, s.words) {
+			l.Stage = s.stage
+			l.Note = strings.Trim(strings.Replace(l.Note, s.words, "", 1), " ,;")
+			break
+		}
 	}
 	l.Unsoaked = strings.Contains(text, "unsoaked") || strings.Contains(text, "not soaked")
 	l.SoakedCup = !l.Unsoaked && strings.HasPrefix(text, "soaked ")

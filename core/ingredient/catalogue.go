@@ -18,6 +18,7 @@ var catalogueCSV string
 type Catalogue struct {
 	rows   []*Ingredient
 	byName map[string]*Ingredient // folded ids, names and aliases
+	exact  map[string]*Ingredient // names just as they are written, found without folding
 }
 
 // Standard is the catalogue that ships with the product. It panics if the
@@ -47,7 +48,7 @@ func readCatalogue(text string) (*Catalogue, error) {
 	if err != nil {
 		return nil, err
 	}
-	c := &Catalogue{byName: map[string]*Ingredient{}}
+	c := &Catalogue{byName: map[string]*Ingredient{}, exact: map[string]*Ingredient{}}
 	for n, record := range records[1:] {
 		i, err := readRow(records[0], record)
 		if err != nil {
@@ -68,6 +69,7 @@ func (c *Catalogue) add(i *Ingredient) error {
 		}
 		c.byName[key] = i
 	}
+	c.exact[i.Name] = i
 	c.rows = append(c.rows, i)
 	return nil
 }

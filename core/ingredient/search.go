@@ -13,6 +13,11 @@ const maxSearch = 120
 // is known winning: as an id, name or alias, then with words left out that say
 // only how it comes (raw, chopped …), then with words of size left out too.
 func (c *Catalogue) Find(names ...string) (*Ingredient, bool) {
+	for _, name := range names {
+		if i, ok := c.exact[name]; ok {
+			return i, true
+		}
+	}
 	for _, left := range []map[string]bool{nil, formWords, sizeWords} {
 		for _, name := range names {
 			words := strings.Fields(fold(name))

@@ -132,7 +132,7 @@ func (p *parser) acceptAny(beginnings ...string) bool {
 }
 
 func hasFoldPrefix(s, prefix string) bool {
-	return len(s) >= len(prefix) && strings.EqualFold(s[:len(prefix)], prefix)
+	return len(s) > 0 && (s[0]|0x20 == prefix[0]|0x20) && len(s) >= len(prefix) && strings.EqualFold(s[:len(prefix)], prefix)
 }
 
 // joins reads what stands between two terms of one amount: a plus sign, or

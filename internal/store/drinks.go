@@ -100,16 +100,28 @@ func (s *Store) DeleteDrink(id int64) error {
 // ErrMade says that a drink cannot be removed because it has been made.
 var ErrMade = errors.New("it has been made, and its batches are kept")
 
-// Settings are the kitchen's own ways.
-func (s *Store) Settings() (*Settings, error) {
+// Settings are the kitchen's own ways. They are asked for with every
+// reckoning, so they are read once and remembered.
+func (s *Store) Settings() (Settings, error) {
+	if known := s.settings.Load(); known != nil {
+		return *known, nil
+	}
 	var settings Settings
-	return &settings, s.db.First(&settings, 1).Error
+	if err := s.db.First(&settings, 1).Error; err != nil {
+		return Settings{}, err
+	}
+	s.settings.CompareAndSwap(nil, &settings)
+	return settings, nil
 }
 
 // SetSettings changes them.
 func (s *Store) SetSettings(settings Settings) error {
 	settings.ID = 1
-	return s.db.Save(&settings).Error
+	if err := s.db.Save(&settings).Error; err != nil {
+		return err
+	}
+	s.settings.Store(&settings)
+	return nil
 }
 
 // found turns gorm's "record not found" into ErrNotFound.

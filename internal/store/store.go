@@ -9,6 +9,7 @@ import (
 	"log/slog"
 	"net/url"
 	"os"
+	"sync/atomic"
 	"time"
 
 	"github.com/glebarez/sqlite"
@@ -19,8 +20,9 @@ import (
 
 // Store is an open kitchen. It is safe for use by several goroutines.
 type Store struct {
-	db  *gorm.DB
-	now func() time.Time
+	db       *gorm.DB
+	now      func() time.Time
+	settings atomic.Pointer[Settings] // as last read or written; nil before
 }
 
 // Errors a caller can tell apart.

@@ -16,8 +16,8 @@ export function Header({ onShowKeys }: { onShowKeys: () => void }) {
   const [at] = useLocation()
   const [open, setOpen] = useState(false)
   return (
-    <header className="flex flex-wrap items-center gap-x-6 gap-y-1 py-2.5">
-      <Link href="/" className="flex items-center gap-2.5 font-head text-[22px] font-bold">
+    <header className="flex flex-wrap items-center gap-x-6 gap-y-1 py-2.5 max-sm:gap-x-2">
+      <Link href="/" className="flex items-center gap-2.5 font-head text-[22px] font-bold max-sm:text-lg">
         <Mark />
         Plush Ladle
       </Link>
@@ -28,7 +28,7 @@ export function Header({ onShowKeys }: { onShowKeys: () => void }) {
             href={v.to}
             aria-current={v.owns(at) ? 'page' : undefined}
             className={classes(
-              'flex min-h-9 items-center rounded-full px-4 font-bold max-sm:min-h-11',
+              'flex min-h-9 items-center rounded-full px-4 font-bold max-sm:min-h-11 max-sm:px-3',
               v.owns(at) ? 'bg-rim text-on-rim' : 'text-mute hover:text-ink',
             )}
           >
@@ -46,7 +46,7 @@ export function Header({ onShowKeys }: { onShowKeys: () => void }) {
           className="eased flex min-h-9 items-center gap-2 rounded-full px-3 font-bold text-mute hover:text-ink max-sm:min-h-11"
         >
           <Settings2 size={20} aria-hidden />
-          Kitchen
+          <span className="max-sm:sr-only">Kitchen</span>
         </button>
       </div>
       {open && <KitchenDialog onClose={() => setOpen(false)} />}

@@ -16,6 +16,12 @@ export function toMillilitres(ml: number): string {
   return ml >= 1000 ? `${number(2).format(ml / 1000)} L` : `${whole.format(ml)} mL`
 }
 
+/** toRange writes 690 to 765 mL, and 1.38 to 1.53 L. */
+export function toRange(lowML: number, highML: number): string {
+  if (highML < 1000) return `${whole.format(lowML)} to ${whole.format(highML)} mL`
+  return `${number(2).format(lowML / 1000)} to ${number(2).format(highML / 1000)} L`
+}
+
 /** toGrams writes small masses to a tenth of a gram, tiny ones to a hundredth. */
 export function toGrams(g: number): string {
   if (g >= 1000) return `${number(2).format(g / 1000)} kg`

@@ -13,8 +13,8 @@ import type { BenchDraft } from './useDraft'
 export function DrinkTitle({ bench, onVersion }: { bench: BenchDraft; onVersion: (number: number) => void }) {
   return (
     <div className="min-w-0 grow">
-      <div className="flex items-center gap-1">
-        <h1 className="min-w-0 text-[32px] leading-tight">
+      <div className="flex flex-wrap items-center gap-1">
+        <h1 className="min-w-0 text-[32px] leading-tight max-sm:w-full max-sm:text-[28px]">
           <input
             aria-label="Name of the drink"
             value={bench.draft.name}
@@ -22,7 +22,7 @@ export function DrinkTitle({ bench, onVersion }: { bench: BenchDraft; onVersion:
             spellCheck={false}
             placeholder="Name the drink"
             onChange={(e) => bench.setName(e.target.value)}
-            className="w-full max-w-[21rem] min-w-40 truncate rounded bg-transparent field-sizing-content"
+            className="w-full min-w-40 sm:max-w-[21rem] truncate rounded bg-transparent field-sizing-content"
           />
         </h1>
         <DrinksMenu id={bench.kept.id} />

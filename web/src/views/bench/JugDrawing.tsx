@@ -1,5 +1,5 @@
 import type { Reckoning } from '../../api/schema'
-import { toGrams, toMillilitres, toWhole } from '../../ui/format'
+import { toGrams, toMillilitres, toRange, toWhole } from '../../ui/format'
 
 /** The jug's inside, in the drawing's own units. It narrows towards the bottom. */
 const top = 20
@@ -44,7 +44,7 @@ export function JugDrawing({ r }: { r: Reckoning }) {
         {jug.ticksML.map((ml) => (
           <g key={ml}>
             <path
-              d={`M${middle - halfAt(y(ml))} ${y(ml)}h16`}
+              d={`M${middle - halfAt(y(ml))} ${y(ml)}h11`}
               strokeWidth="2.5"
               strokeLinecap="round"
               className="stroke-rim"
@@ -99,7 +99,7 @@ function Figures({ r, milkTop, pulpTop }: { r: Reckoning; milkTop: number; pulpT
         {toMillilitres(r.drinkML)}
       </text>
       <text x={middle} y={centre + 24} textAnchor="middle" className={`text-[14px] ${onMilkSmall}`}>
-        {toWhole(r.lowML)} to {toWhole(r.highML)} mL likely
+        {toRange(r.lowML, r.highML)} likely
       </text>
       {r.pulpG > 0 && bottom - pulpTop > 22 && (
         <text

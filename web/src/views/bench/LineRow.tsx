@@ -43,8 +43,8 @@ export function LineRow({ row, bench, above, below, onTyping }: Props) {
   const errorID = `error-${line.key}`
   const swatch = swatchOf[figure?.role ?? ''] ?? 'bg-line'
   return (
-    <li data-line={line.key} className="py-1">
-      <div className="flex items-center gap-2">
+    <li data-line={line.key} className="py-[3px]">
+      <div className="flex items-center gap-2 max-sm:flex-wrap max-sm:gap-y-0">
         <span aria-hidden className={classes('h-7 w-2.5 shrink-0 rounded-full', swatch)} />
         <NameCell row={row} bench={bench} errorID={errorID} onTyping={onTyping} />
         <AmountCell row={row} bench={bench} errorID={errorID} />
@@ -75,7 +75,7 @@ function NameCell({ row, bench, errorID, onTyping }: CellProps & { onTyping: (ke
   const details = [figure?.contributes, line.stage, figure?.note, line.note].filter(Boolean)
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: only watches whether the input inside has the focus
-    <div className="min-w-0 grow" onFocus={() => onTyping(line.key)} onBlur={() => onTyping()}>
+    <div className="min-w-0 grow max-sm:w-[85%]" onFocus={() => onTyping(line.key)} onBlur={() => onTyping()}>
       <Combobox
         label="Ingredient"
         value={line.ingredient}
@@ -116,7 +116,7 @@ function AmountCell({ row, bench, errorID }: CellProps) {
     />
   )
   return (
-    <div className="w-[7.8rem] shrink-0 max-sm:w-24">
+    <div className="w-[7.8rem] shrink-0 max-sm:ml-5 max-sm:grow">
       {scaled && <p className="text-right font-head text-[17px] leading-tight font-semibold">{figure.amount}</p>}
       {input}
       {!scaled && figure?.kitchen && figure.kitchen !== figure.amount && (

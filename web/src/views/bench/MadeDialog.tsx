@@ -142,42 +142,38 @@ type RowProps = {
 function BottleRow({ n, bottle, keeps, error, onChange, onRemove }: RowProps) {
   const until = bottle.place === 'freezer' ? keeps?.freezerUseBy : keeps?.useBy
   return (
-    <li className="flex flex-wrap items-start gap-2">
-      <Field
-        label={`Bottle ${n + 1}`}
-        unit="mL"
-        inputMode="decimal"
-        className="w-32"
-        value={bottle.volume}
-        onChange={(e) => onChange({ volume: e.target.value })}
-        error={error && 'Enter a volume from 1 mL.'}
-      />
-      <Select
-        label="in the"
-        className="mt-6"
-        value={bottle.place}
-        choices={places}
-        onChange={(v) => onChange({ place: v as NewBottle['place'] })}
-      />
-      <p className="mt-6 min-w-36 grow self-start pt-2 text-[15px]">
-        {until && (
-          <>
-            use by <b>{toDayAndMonth(until)}</b>
-          </>
+    <li>
+      <div className="flex items-end gap-2">
+        <Field
+          label={`Bottle ${n + 1}`}
+          unit="mL"
+          inputMode="decimal"
+          className="w-32"
+          value={bottle.volume}
+          onChange={(e) => onChange({ volume: e.target.value })}
+        />
+        <Select
+          label="in the"
+          value={bottle.place}
+          choices={places}
+          onChange={(v) => onChange({ place: v as NewBottle['place'] })}
+        />
+        {onRemove && (
+          <IconButton label={`Remove bottle ${n + 1}`} className="mb-1 ml-auto" onClick={onRemove}>
+            <Trash2 size={18} aria-hidden />
+          </IconButton>
         )}
-        {keeps && bottle.place === 'fridge' && (
-          <span className="block text-[13px] leading-tight text-mute">{keeps.reasons.join('; ')}</span>
-        )}
-        {keeps && bottle.place === 'freezer' && (
-          <span className="block text-[13px] leading-tight text-mute">
-            then thaw in the fridge and use within 2 days
+      </div>
+      <ErrorText id={`bottle-${bottle.key}-error`}>{error && 'Enter a volume from 1 mL.'}</ErrorText>
+      {keeps && until && (
+        <p className="mt-1 text-[15px]">
+          use by <b>{toDayAndMonth(until)}</b>
+          <span className="text-mute">
+            {bottle.place === 'freezer'
+              ? '; then thaw in the fridge and use within 2 days'
+              : `: ${keeps.reasons.join('; ')}`}
           </span>
-        )}
-      </p>
-      {onRemove && (
-        <IconButton label={`Remove bottle ${n + 1}`} className="mt-7" onClick={onRemove}>
-          <Trash2 size={18} aria-hidden />
-        </IconButton>
+        </p>
       )}
     </li>
   )

@@ -19,12 +19,12 @@ export function Place({ name, bottles, chosen, onChoose, empty }: Props) {
               aria-pressed={b.id === chosen}
               onClick={() => onChoose(b.id)}
               className={classes(
-                'eased flex w-[7.4rem] flex-col items-center justify-end rounded-2xl pt-2',
+                'eased flex w-[7.4rem] max-sm:w-[6.2rem] flex-col items-center justify-end rounded-2xl pt-2',
                 b.id === chosen ? 'bg-linen' : 'hover:bg-linen',
               )}
             >
               <BottleDrawing b={b} />
-              <span className="w-full border-t-4 border-rim px-1 pt-1.5 pb-1.5 text-[13px] leading-tight font-bold">
+              <span className="h-[4.1rem] w-full border-t-4 border-rim px-1 pt-1.5 text-[13px] leading-tight font-bold">
                 <span className="line-clamp-2">{b.drinkName}</span>
                 <span className="sr-only">
                   , {toMillilitres(b.leftML)} of {toMillilitres(b.volumeML)}, {b.timeLeft}

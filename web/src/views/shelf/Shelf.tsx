@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { Link } from 'wouter'
 import { useKitchen, useShelf } from '../../api/hooks'
 import type { Bottle } from '../../api/schema'
@@ -13,11 +13,16 @@ export function Shelf() {
   const shelf = useShelf()
   const kitchen = useKitchen()
   const [chosen, setChosen] = useState<number>()
+  const tray = useRef<HTMLDivElement>(null)
   if (shelf.error) return <Notice urgent>{shelf.error.message}</Notice>
   if (!shelf.data) return null
   const { bottles, totalML } = shelf.data
   if (bottles.length === 0) return <EmptyShelf />
   const bottle = bottles.find((b) => b.id === chosen) ?? bottles[0]
+  const choose = (id: number) => {
+    setChosen(id)
+    tray.current?.scrollIntoView({ block: 'nearest' }) // on a phone it stands above the bottles
+  }
   const inThe = (place: string) => bottles.filter((b) => b.place === place)
   return (
     <main className="flex flex-col gap-3">
@@ -34,7 +39,7 @@ export function Shelf() {
             name={`Fridge, set to ${kitchen.data?.fridgeC ?? '–'} °C`}
             bottles={inThe('fridge')}
             chosen={bottle?.id}
-            onChoose={setChosen}
+            onChoose={choose}
             empty="Nothing in the fridge."
           />
           <div className="border-rim max-md:border-t-[3px] md:border-l-[3px]">
@@ -42,12 +47,16 @@ export function Shelf() {
               name="Freezer"
               bottles={inThe('freezer')}
               chosen={bottle?.id}
-              onChoose={setChosen}
+              onChoose={choose}
               empty="Nothing in the freezer."
             />
           </div>
         </div>
-        {bottle && <BottleTray key={bottle.id} b={bottle} />}
+        {bottle && (
+          <div ref={tray} className="scroll-mt-2 max-lg:order-first">
+            <BottleTray key={bottle.id} b={bottle} />
+          </div>
+        )}
       </div>
     </main>
   )
