@@ -24,7 +24,7 @@ const patience = 8 * time.Second
 
 // page is a browser page driven by what a user sees: roles, names and text.
 type page struct {
-	t   *testing.T
+	t   testing.TB
 	ctx context.Context
 	url string
 
@@ -38,7 +38,7 @@ var findJS string
 
 // visit opens a page of its own, at a desk's size, and fails the test on any
 // console error.
-func visit(t *testing.T, url string) *page {
+func visit(t testing.TB, url string) *page {
 	t.Helper()
 	ctx, cancel := chromedp.NewContext(browser, chromedp.WithNewBrowserContext())
 	p := &page{t: t, ctx: ctx, url: url}
@@ -157,6 +157,12 @@ func (p *page) fill(name, text string) {
 		p.click("textbox", name)
 		return strings.HasPrefix(p.focused(), name)
 	})
+	p.fillFocused(text)
+}
+
+// fillFocused replaces what the field with the keyboard holds.
+func (p *page) fillFocused(text string) {
+	p.t.Helper()
 	p.do(chromedp.KeyEvent("a", chromedp.KeyModifiers(chromedp.ModifierCtrl)), chromedp.KeyEvent(kb.Backspace))
 	p.typeIn(text)
 }

@@ -124,8 +124,10 @@ func open(f *serveFlags, name string, prepare func(*store.Store) error, stdout, 
 		return refuse(name, fmt.Errorf("cannot listen on %s: %w; name another address with --listen", f.listen, err), stderr)
 	}
 	app := server.New(server.Config{Store: kitchen, Now: time.Now, Web: web.Dist(), Hosts: hostsOf(f.listen), Log: log})
+	stop, cancel := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
+	defer cancel()
 	fmt.Fprintf(stdout, "Plush Ladle is open at http://%s\n", listener.Addr())
-	return listen(app, listener, log)
+	return listen(stop, app, listener, log)
 }
 
 // hostsOf are the names a browser may ask for when listening beyond loopback.
@@ -137,10 +139,8 @@ func hostsOf(listen string) []string {
 	return []string{strings.ToLower(host)}
 }
 
-// listen serves until a signal comes, then lets running requests end.
-func listen(app *fiber.App, listener net.Listener, log *slog.Logger) int {
-	stop, cancel := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
-	defer cancel()
+// listen serves until stop is done, then lets running requests end.
+func listen(stop context.Context, app *fiber.App, listener net.Listener, log *slog.Logger) int {
 	ended := make(chan error, 1)
 	go func() { ended <- app.Listener(listener, fiber.ListenConfig{DisableStartupMessage: true}) }()
 	select {

@@ -1,0 +1,307 @@
+package main
+
+import (
+	"bufio"
+	"bytes"
+	"encoding/json"
+	"fmt"
+	"io"
+	"net/http"
+	"os"
+	"os/exec"
+	"path/filepath"
+	"strings"
+	"syscall"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// TestMain lets the test binary stand in for the program, so that faults of a
+// whole process can be tried.
+func TestMain(m *testing.M) {
+	if os.Getenv("PLUSHLADLE_AS_PROGRAM") != "" {
+		os.Exit(run(os.Args[1:]))
+	}
+	os.Exit(m.Run())
+}
+
+func program(args ...string) *exec.Cmd {
+	cmd := exec.Command(os.Args[0], args...)
+	cmd.Env = append(os.Environ(), "PLUSHLADLE_AS_PROGRAM=1")
+	return cmd
+}
+
+// opened is a kitchen running as a process of its own.
+type opened struct {
+	t   *testing.T
+	cmd *exec.Cmd
+	url string
+}
+
+func openKitchen(t *testing.T, args ...string) *opened {
+	t.Helper()
+	o := &opened{t: t, cmd: program(append(args, "--listen", "127.0.0.1:0")...)}
+	out, err := o.cmd.StdoutPipe()
+	require.NoError(t, err)
+	require.NoError(t, o.cmd.Start())
+	t.Cleanup(func() { _ = o.cmd.Process.Kill() })
+	line, err := bufio.NewReader(out).ReadString('\n')
+	require.NoError(t, err)
+	o.url = strings.TrimSpace(line[strings.Index(line, "http"):])
+	return o
+}
+
+func (o *opened) call(method, path, body string) (int, string) {
+	o.t.Helper()
+	request, err := http.NewRequest(method, o.url+path, strings.NewReader(body))
+	require.NoError(o.t, err)
+	request.Header.Set("Content-Type", "application/json")
+	response, err := http.DefaultClient.Do(request)
+	require.NoError(o.t, err)
+	defer func() { _ = response.Body.Close() }()
+	answer, err := io.ReadAll(response.Body)
+	require.NoError(o.t, err)
+	return response.StatusCode, string(answer)
+}
+
+func TestWhatWasAcknowledgedSurvivesAKill(t *testing.T) {
+	t.Parallel()
+	data := filepath.Join(t.TempDir(), "kitchen.db")
+	for n := 1; n <= 5; n++ {
+		o := openKitchen(t, "serve", "--data", data)
+		status, _ := o.call("POST", "/api/drinks", fmt.Sprintf(`{"name":"drink %d"}`, n))
+		require.Equal(t, http.StatusOK, status)
+		require.NoError(t, o.cmd.Process.Signal(syscall.SIGKILL))
+		_ = o.cmd.Wait()
+	}
+	o := openKitchen(t, "serve", "--data", data)
+	_, drinks := o.call("GET", "/api/drinks", "")
+	for n := 1; n <= 5; n++ {
+		assert.Contains(t, drinks, fmt.Sprintf(`"drink %d"`, n))
+	}
+}
+
+func TestItClosesWhenToldTo(t *testing.T) {
+	t.Parallel()
+	o := openKitchen(t, "serve", "--data", filepath.Join(t.TempDir(), "kitchen.db"))
+	require.NoError(t, o.cmd.Process.Signal(syscall.SIGTERM))
+	assert.NoError(t, o.cmd.Wait(), "exit status 0")
+}
+
+func TestTheDemoIsThereAndThrownAway(t *testing.T) {
+	t.Parallel()
+	o := openKitchen(t, "demo")
+	_, shelf := o.call("GET", "/api/shelf", "")
+	assert.Contains(t, shelf, "Pecan flask creamer")
+	assert.Contains(t, shelf, `"standing":"past"`)
+}
+
+func TestAFileThatWillNotDoIsRefusedInOneLineAndLeftAsItIs(t *testing.T) {
+	t.Parallel()
+	folder := t.TempDir()
+	write := func(name, content string, mode os.FileMode) string {
+		path := filepath.Join(folder, name)
+		require.NoError(t, os.WriteFile(path, []byte(content), mode))
+		return path
+	}
+	good := filepath.Join(folder, "good.db")
+	o := openKitchen(t, "serve", "--data", good)
+	require.NoError(t, o.cmd.Process.Signal(syscall.SIGTERM))
+	require.NoError(t, o.cmd.Wait())
+	kitchen, err := os.ReadFile(good)
+	require.NoError(t, err)
+	torn := append([]byte{}, kitchen...)
+	copy(torn[4096:], bytes.Repeat([]byte{0xff}, len(torn)-4096))
+
+	tests := []struct{ name, path, says string }{
+		{"not a database", write("notes.db", "a shopping list, and not a kitchen at all, long enough to be read", 0o600), "damaged or not a kitchen file"},
+		{"torn", write("torn.db", string(torn), 0o600), "damaged or not a kitchen file"},
+		{"cut short", write("short.db", string(kitchen[:len(kitchen)/2]), 0o600), "damaged or not a kitchen file"},
+		{"read-only", write("readonly.db", string(kitchen), 0o400), "cannot be written"},
+		{"a folder", folder, "it is a folder"},
+		{"in no folder", filepath.Join(folder, "none", "kitchen.db"), "does not exist"},
+	}
+	for _, tt := range tests {
+		before, _ := os.ReadFile(tt.path)
+		cmd := program("serve", "--data", tt.path, "--listen", "127.0.0.1:0")
+		var stderr bytes.Buffer
+		cmd.Stderr = &stderr
+		err := cmd.Run()
+		require.Error(t, err, tt.name)
+		assert.Equal(t, exitUsage, cmd.ProcessState.ExitCode(), tt.name)
+		assert.Contains(t, stderr.String(), tt.says, tt.name)
+		assert.Equal(t, 1, strings.Count(stderr.String(), "\n"), "one line: %s", stderr.String())
+		after, _ := os.ReadFile(tt.path)
+		assert.Equal(t, before, after, "%s: left as it was", tt.name)
+	}
+}
+
+const flask = `# Hazelnut flask
+// the weekday one
+1 1/2 cups raw hazelnuts, soaked overnight
+48 oz water
+2 tbsp + 1 tsp maple syrup
+3-4 pitted dates
+½ tsp nutmeg
+a pinch of salt
+`
+
+func reckonText(t *testing.T, input string, args ...string) (int, string, string) {
+	t.Helper()
+	var stdout, stderr bytes.Buffer
+	code := reckon(append(args, "-"), strings.NewReader(input), &stdout, &stderr)
+	return code, stdout.String(), stderr.String()
+}
+
+func reckonJSON(t *testing.T, input string, args ...string) map[string]any {
+	t.Helper()
+	code, out, errs := reckonText(t, input, append([]string{"--json"}, args...)...)
+	require.Equal(t, exitOK, code, errs)
+	var object map[string]any
+	require.NoError(t, json.Unmarshal([]byte(out), &object))
+	return object
+}
+
+func at(object map[string]any, keys ...string) any {
+	var v any = object
+	for _, k := range keys {
+		v = v.(map[string]any)[k]
+	}
+	return v
+}
+
+func TestReckonKeepsItsContract(t *testing.T) {
+	t.Parallel()
+	out := reckonJSON(t, flask)
+	assert.Equal(t, "Hazelnut flask", out["name"])
+	for _, key := range []string{"name", "style", "lines", "ratio", "drink", "pulp_g", "per_100ml", "fat_pct", "brix", "water_activity",
+		"servings", "per_serving", "keeps", "soak", "allergens", "vegan", "cautions", "cost", "assumptions"} {
+		assert.Contains(t, out, key)
+	}
+	assert.Len(t, out["lines"], 6)
+	assert.InDelta(t, 4, at(out, "ratio", "by_volume"), .01, "48 oz of water are fluid ounces: 6 cups to 1½")
+	assert.Equal(t, []any{"hazelnut"}, out["allergens"])
+	assert.Equal(t, true, out["vegan"])
+	assert.Nil(t, at(out, "cost", "batch"), "no pantry, no price")
+	assert.Equal(t, 12., at(out, "soak", "ideal_h"))
+	assert.Contains(t, fmt.Sprint(out["assumptions"]), "the middle of the range was taken")
+}
+
+func TestReckonFlags(t *testing.T) {
+	t.Parallel()
+	plain := reckonJSON(t, flask)
+	tests := []struct {
+		args []string
+		keys []string
+		want float64
+	}{
+		{[]string{"--make", "1.5l"}, []string{"drink", "ml"}, 1500},
+		{[]string{"--servings", "12"}, []string{"servings", "count"}, 12},
+		{[]string{"--serving", "200ml"}, []string{"servings", "ml"}, 200},
+		{[]string{"--times", "2"}, []string{"drink", "ml"}, 2 * at(plain, "drink", "ml").(float64)},
+		{[]string{"--fridge", "0"}, []string{"keeps", "customary_days"}, 7},
+		{[]string{"--school", "customary"}, []string{"keeps", "freezer_days"}, 60},
+	}
+	for _, tt := range tests {
+		got := at(reckonJSON(t, flask, tt.args...), tt.keys...)
+		assert.InEpsilon(t, tt.want, got, .0001, tt.args)
+	}
+	based := reckonJSON(t, flask, "--base", "180g")
+	assert.InEpsilon(t, 180, based["lines"].([]any)[0].(map[string]any)["grams"], 1e-6)
+	metric := reckonJSON(t, flask, "--system", "metric")
+	assert.InEpsilon(t, 1.5*250, metric["lines"].([]any)[0].(map[string]any)["ml"], 1e-6)
+	cloth := reckonJSON(t, flask, "--strain", "cloth")
+	assert.Less(t, at(cloth, "drink", "ml"), at(plain, "drink", "ml"), "cloth holds more back")
+	said := fmt.Sprint(reckonJSON(t, flask, "--sweetness", "4", "--fat", "3", "--swap", "maple syrup=honey")["assumptions"])
+	for _, flag := range []string{"--sweetness", "--fat", "--swap"} {
+		assert.Contains(t, said, flag+" is not solved yet")
+	}
+}
+
+func TestReckonReadsJSONLDAndSaysWhatIsRefused(t *testing.T) {
+	t.Parallel()
+	ld := `{"@context":"https://schema.org","@graph":[{"@type":"WebPage"},{"@type":["Recipe"],"name":"Porch milk","recipeIngredient":["1 cup sesame seeds","4 cups water"]}]}`
+	out := reckonJSON(t, ld)
+	assert.Equal(t, "Porch milk", out["name"])
+	assert.Equal(t, []any{"sesame"}, out["allergens"])
+	out = reckonJSON(t, "1 cup bitter almonds\n4 cups water")
+	assert.Nil(t, out["drink"])
+	assert.Equal(t, "unsafe-base", out["cautions"].([]any)[0].(map[string]any)["code"])
+}
+
+func TestReckonRefusesInOneLine(t *testing.T) {
+	t.Parallel()
+	tests := []struct {
+		name, input string
+		args        []string
+		code        int
+		says        string
+	}{
+		{"nothing understood", "moon dust\nstar dust", nil, exitWrong, "no line was understood"},
+		{"empty", "", nil, exitWrong, "no line was understood"},
+		{"strict", flask + "a splash of joy\n", []string{"--strict"}, exitWrong, "splash of joy"},
+		{"an unknown flag", flask, []string{"--sugar", "4"}, exitUsage, "-sugar"},
+		{"a system that is none", flask, []string{"--system", "ells"}, exitUsage, "--system: \"ells\" is not a measure system; use us"},
+		{"two sizes", flask, []string{"--make", "1l", "--times", "2"}, exitUsage, "use one of --make"},
+		{"a size that is none", flask, []string{"--make", "much"}, exitUsage, "--make: \"much\" is not an amount"},
+		{"a mass for a volume", flask, []string{"--make", "2 kg"}, exitUsage, "is not a volume"},
+		{"times nothing", flask, []string{"--times", "0"}, exitUsage, "--times"},
+		{"times NaN", flask, []string{"--times", "NaN"}, exitUsage, "--times"},
+		{"a fridge like an oven", flask, []string{"--fridge", "90"}, exitUsage, "--fridge"},
+		{"half a swap", flask, []string{"--swap", "honey"}, exitUsage, "--swap"},
+		{"too fat", flask, []string{"--fat", "120"}, exitUsage, "--fat"},
+		{"binary", "\x00\x01\x02\xff", nil, exitUsage, "is not text"},
+		{"broken JSON", `{"@type":"Recipe",`, nil, exitUsage, "looks like JSON"},
+		{"JSON of something else", `{"@type":"Person"}`, nil, exitUsage, "no schema.org Recipe"},
+		{"ten thousand lines", strings.Repeat("1 cup water\n", 10_000), nil, exitUsage, "too many lines"},
+		{"ten megabytes", strings.Repeat("1 cup water and more of it\n", 400_000), nil, exitUsage, "larger than"},
+	}
+	for _, tt := range tests {
+		began := time.Now()
+		code, out, errs := reckonText(t, tt.input, tt.args...)
+		assert.Equal(t, tt.code, code, tt.name)
+		assert.Empty(t, out, tt.name)
+		assert.Contains(t, errs, tt.says, tt.name)
+		assert.Equal(t, 1, strings.Count(errs, "\n"), "%s: one line: %q", tt.name, errs)
+		assert.Less(t, time.Since(began), 5*time.Second, tt.name)
+	}
+	var stderr bytes.Buffer
+	assert.Equal(t, exitUsage, reckon([]string{"/no/such/file"}, nil, io.Discard, &stderr))
+	assert.Contains(t, stderr.String(), "cannot be read: no such file")
+}
+
+// Huge, tiny and negative amounts are left out and said, never reckoned.
+func TestReckonLeavesOutAmountsThatCannotBe(t *testing.T) {
+	t.Parallel()
+	out := reckonJSON(t, "1 cup almonds\n4 cups water\n1e300 kg white sugar\n-1 cup honey\n0 cups agave\n999999 kg maple syrup\n")
+	assert.InDelta(t, 915, at(out, "drink", "ml"), 5)
+	said := fmt.Sprint(out["assumptions"])
+	assert.Contains(t, said, "more than a kitchen holds")
+	assert.Contains(t, said, "is below zero")
+}
+
+func TestReckonPrintsATable(t *testing.T) {
+	t.Parallel()
+	code, out, _ := reckonText(t, flask)
+	assert.Equal(t, exitOK, code)
+	for _, text := range []string{"Hazelnut flask", "Hazelnuts", "1½ cups", "likely", "1 : 4 in cups", "keeps", "contains     hazelnut"} {
+		assert.Contains(t, out, text)
+	}
+}
+
+func FuzzReckon(f *testing.F) {
+	f.Add(flask)
+	f.Add(`{"@type":"Recipe","recipeIngredient":["1 cup almonds"]}`)
+	f.Fuzz(func(t *testing.T, input string) {
+		var stdout, stderr bytes.Buffer
+		code := reckon([]string{"--json", "-"}, strings.NewReader(input), &stdout, &stderr)
+		if code == exitOK {
+			require.True(t, json.Valid(stdout.Bytes()))
+			return
+		}
+		require.NotEmpty(t, stderr.String())
+	})
+}

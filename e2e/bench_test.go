@@ -1,0 +1,132 @@
+//go:build e2e
+
+package e2e
+
+import (
+	"compress/gzip"
+	"fmt"
+	"io"
+	"io/fs"
+	"net/http"
+	"os"
+	"os/exec"
+	"path/filepath"
+	"sort"
+	"strconv"
+	"strings"
+	"testing"
+	"time"
+
+	"github.com/chromedp/chromedp"
+	"github.com/stretchr/testify/require"
+
+	"plushladle/web"
+)
+
+// BenchmarkKeystrokeToFigure is the time from a key going down in an amount to
+// the changed figure being painted, in the page itself. It reports the 95th
+// percentile in milliseconds.
+func BenchmarkKeystrokeToFigure(b *testing.B) {
+	p := visit(b, demoKitchen(b))
+	p.sees("Contains pecan")
+	p.click("textbox", "Amount of Maple syrup")
+	// Each key makes another amount, so that the sweetness in the dial changes.
+	const watch = `(() => {
+		window.took = []
+		let began = 0
+		const dial = () => document.querySelector('section[aria-label=Dials]').innerText
+		let shown = dial()
+		document.addEventListener('keydown', () => { began = performance.now() }, true)
+		new MutationObserver(() => {
+			if (!began || dial() === shown) return
+			shown = dial()
+			const from = began
+			began = 0
+			requestAnimationFrame(() => setTimeout(() => window.took.push(performance.now() - from)))
+		}).observe(document.body, { subtree: true, childList: true, characterData: true })
+	})()`
+	_, err := chromedp.Run(p.ctx, chromedp.Evaluate[chromedp.Void](watch))
+	require.NoError(b, err)
+	for n := range 60 {
+		p.fillFocused(fmt.Sprintf("%d tbsp", 1+n%9))
+		time.Sleep(60 * time.Millisecond)
+	}
+	took := evaluate[[]float64](p, "(() => window.took)")
+	require.Greater(b, len(took), 40)
+	sort.Float64s(took)
+	b.ReportMetric(took[len(took)/2], "median-ms")
+	b.ReportMetric(took[len(took)*95/100], "p95-ms")
+	b.ReportMetric(0, "ns/op")
+}
+
+// BenchmarkFirstLoad is the size of the scripts of the first load, packed.
+func BenchmarkFirstLoad(b *testing.B) {
+	scripts, err := fs.Glob(web.Dist(), "assets/*.js")
+	require.NoError(b, err)
+	total := 0
+	for _, name := range scripts {
+		data, err := fs.ReadFile(web.Dist(), name)
+		require.NoError(b, err)
+		counted := &counter{}
+		packed := gzip.NewWriter(counted)
+		_, err = packed.Write(data)
+		require.NoError(b, err)
+		require.NoError(b, packed.Close())
+		total += counted.n
+	}
+	b.ReportMetric(float64(total)/1000, "kB-gzip")
+	b.ReportMetric(0, "ns/op")
+}
+
+type counter struct{ n int }
+
+func (c *counter) Write(p []byte) (int, error) { c.n += len(p); return len(p), nil }
+
+// BenchmarkStartAndMemory starts the program on a kitchen that is there, takes
+// the time to its first answer, works a while, and reports its resident memory.
+func BenchmarkStartAndMemory(b *testing.B) {
+	data := filepath.Join(b.TempDir(), "kitchen.db")
+	start := func() (*exec.Cmd, time.Duration) {
+		began := time.Now()
+		cmd := exec.Command("../bin/plushladle", "demo", "--data", data, "--listen", "127.0.0.1:18642")
+		require.NoError(b, cmd.Start())
+		for {
+			if response, err := http.Get("http://127.0.0.1:18642/api/drinks"); err == nil {
+				_ = response.Body.Close()
+				return cmd, time.Since(began)
+			}
+			require.Less(b, time.Since(began), 20*time.Second)
+			time.Sleep(time.Millisecond)
+		}
+	}
+	first, _ := start() // fills the kitchen
+	require.NoError(b, first.Process.Kill())
+	_ = first.Wait()
+	cmd, took := start()
+	defer func() { _ = cmd.Process.Kill() }()
+	p := visit(b, "http://127.0.0.1:18642")
+	p.sees("Contains pecan")
+	p.fill("Amount of Maple syrup", "3 tbsp")
+	p.click("button", "×2")
+	p.click("link", "Shelf")
+	p.sees("Why that date.")
+	b.ReportMetric(float64(took.Microseconds())/1000, "start-ms")
+	b.ReportMetric(residentMB(b, cmd.Process.Pid), "resident-MB")
+	b.ReportMetric(0, "ns/op")
+}
+
+func residentMB(b *testing.B, pid int) float64 {
+	file, err := os.Open(fmt.Sprintf("/proc/%d/status", pid))
+	require.NoError(b, err)
+	defer func() { _ = file.Close() }()
+	status, err := io.ReadAll(file)
+	require.NoError(b, err)
+	for _, line := range strings.Split(string(status), "\n") {
+		if rest, ok := strings.CutPrefix(line, "VmRSS:"); ok {
+			kB, err := strconv.ParseFloat(strings.Fields(rest)[0], 64)
+			require.NoError(b, err)
+			return kB / 1000
+		}
+	}
+	return 0
+}
