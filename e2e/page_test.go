@@ -138,8 +138,9 @@ func (p *page) find(role, name string) found {
 	p.t.Helper()
 	var f found
 	p.until(role+" "+name, func() bool {
+		before := f
 		f = evaluate[found](p, "find", role, name)
-		return f.Able
+		return f.Able && f == before // it stands still
 	})
 	return f
 }

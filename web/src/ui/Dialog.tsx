@@ -19,7 +19,7 @@ export function Dialog({ open, onClose, title, intro, children }: Props) {
         <Radix.Overlay className="fixed inset-0 z-40 bg-[#10183099]" />
         <Radix.Content
           aria-describedby={undefined}
-          className="fixed top-1/2 left-1/2 z-50 max-h-[92dvh] w-[min(36rem,calc(100vw-1.5rem))] -translate-x-1/2 -translate-y-1/2 overflow-auto rounded-tray border-[2.5px] border-rim bg-enamel p-5 text-ink"
+          className="fixed top-[4dvh] left-1/2 z-50 max-h-[92dvh] sm:top-[7dvh] sm:max-h-[88dvh] w-[min(36rem,calc(100vw-1.5rem))] -translate-x-1/2 overflow-auto rounded-tray border-[2.5px] border-rim bg-enamel p-5 text-ink"
         >
           <div className="mb-3 flex items-start gap-3">
             <div className="grow">

@@ -114,7 +114,7 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
           Made it
         </Button>
       </Strip>
-      {sheet === 'made' && r && <MadeDialog bench={bench} forecastML={r.drinkML} onClose={() => setSheet(undefined)} />}
+      {sheet === 'made' && r && <MadeDialog bench={bench} expected={r} onClose={() => setSheet(undefined)} />}
       {sheet === 'version' && <VersionDialog bench={bench} onClose={() => setSheet(undefined)} />}
       {sheet === 'details' && r && <DetailsDialog r={r} onClose={() => setSheet(undefined)} />}
     </main>

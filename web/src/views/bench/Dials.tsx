@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import type { Dial, Reckoning } from '../../api/schema'
 import { toDay, toTenth } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
@@ -41,7 +42,7 @@ export function Dials({ r, onDetails }: { r: Reckoning; onDetails: () => void })
   )
 }
 
-function DialRow({ d }: { d: Dial }) {
+const DialRow = memo(function DialRow({ d }: { d: Dial }) {
   const said = d.known ? `${figureOf(d)} ${d.unit}, ${d.band}` : 'none'
   return (
     <div>
@@ -85,7 +86,7 @@ function DialRow({ d }: { d: Dial }) {
       </div>
     </div>
   )
-}
+})
 
 function Keeping({ d, r }: { d: Dial; r: Reckoning }) {
   const { keeps } = r

@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import type { Reckoning } from '../../api/schema'
 import { toGrams, toMillilitres, toRange, toWhole } from '../../ui/format'
 
@@ -16,7 +17,7 @@ function band(from: number, to: number) {
 }
 
 /** JugDrawing is the blender's jug to scale: pulp, milk above it, and the line one load may reach. */
-export function JugDrawing({ r }: { r: Reckoning }) {
+export const JugDrawing = memo(function JugDrawing({ r }: { r: Reckoning }) {
   const { jug } = r
   const y = (ml: number) => bottom - (ml / jug.topML) * (bottom - top)
   const milkTop = y(jug.milkML + jug.pulpML)
@@ -85,7 +86,7 @@ export function JugDrawing({ r }: { r: Reckoning }) {
       </figcaption>
     </figure>
   )
-}
+})
 
 /** Figures are written in the milk where there is room for them, above it otherwise. */
 function Figures({ r, milkTop, pulpTop }: { r: Reckoning; milkTop: number; pulpTop: number }) {

@@ -1,13 +1,14 @@
 import { EllipsisVertical, Lock, LockOpen } from 'lucide-react'
+import { memo, useState } from 'react'
 import { useSuggestions } from '../../api/hooks'
+import type { Line, LineFigure } from '../../api/schema'
 import { IconButton } from '../../ui/Button'
 import { Combobox } from '../../ui/Combobox'
 import { classes } from '../../ui/classes'
 import { ErrorText } from '../../ui/Field'
 import { toGrams } from '../../ui/format'
 import { Menu, MenuCheck, MenuHead, MenuItem, MenuRule } from '../../ui/Menu'
-import type { Row } from './groups'
-import type { BenchDraft } from './useDraft'
+import type { Edits } from './useDraft'
 
 const swatchOf: Record<string, string> = {
   base: 'bg-nutmeg',
@@ -30,60 +31,65 @@ const stages = [
 ] as const
 
 type Props = {
-  row: Row
-  bench: BenchDraft
+  line: Line
+  figure?: LineFigure
+  edits: Edits
+  sized: boolean
   above?: string
   below?: string
   onTyping: (key?: string) => void
 }
 
 /** LineRow is one line: what, how much, what it does, and its lock. */
-export function LineRow({ row, bench, above, below, onTyping }: Props) {
-  const { line, figure } = row
-  const errorID = `error-${line.key}`
+export const LineRow = memo(function LineRow({ line, figure, edits, sized, above, below, onTyping }: Props) {
+  const cell = { line, figure, edits, errorID: `error-${line.key}` }
   const swatch = swatchOf[figure?.role ?? ''] ?? 'bg-line'
   return (
     <li data-line={line.key} className="py-[3px]">
       <div className="flex items-center gap-2 max-sm:flex-wrap max-sm:gap-y-0">
         <span aria-hidden className={classes('h-7 w-2.5 shrink-0 rounded-full', swatch)} />
-        <NameCell row={row} bench={bench} errorID={errorID} onTyping={onTyping} />
-        <AmountCell row={row} bench={bench} errorID={errorID} />
+        <NameCell {...cell} onTyping={onTyping} />
+        <AmountCell {...cell} sized={sized} />
         <span className="w-13 shrink-0 text-right text-sm text-mute">{figure?.massG ? toGrams(figure.massG) : ''}</span>
         <div className="flex shrink-0">
           <IconButton
             label={line.locked ? 'Locked: stays as it is when the drink grows' : 'Lock'}
             aria-pressed={line.locked}
             className={classes('!size-7 max-sm:!size-11', line.locked && '!text-rim')}
-            onClick={() => bench.setLine(line.key, { locked: !line.locked })}
+            onClick={() => edits.setLine(line.key, { locked: !line.locked })}
           >
             {line.locked ? <Lock size={16} aria-hidden /> : <LockOpen size={16} aria-hidden />}
           </IconButton>
-          <LineMenu row={row} bench={bench} above={above} below={below} />
+          <LineMenu {...cell} above={above} below={below} />
         </div>
       </div>
-      <ErrorText id={errorID}>{figure?.error}</ErrorText>
+      <ErrorText id={cell.errorID}>{figure?.error}</ErrorText>
     </li>
   )
-}
+})
 
-type CellProps = { row: Row; bench: BenchDraft; errorID: string }
+type CellProps = { line: Line; figure?: LineFigure; edits: Edits; errorID: string }
 
-function NameCell({ row, bench, errorID, onTyping }: CellProps & { onTyping: (key?: string) => void }) {
-  const { line, figure } = row
-  const suggestions = useSuggestions(line.ingredient)
+function NameCell({ line, figure, edits, errorID, onTyping }: CellProps & { onTyping: (key?: string) => void }) {
+  const [here, setHere] = useState(false)
+  const suggestions = useSuggestions(here ? line.ingredient : '')
+  const attend = (is: boolean) => {
+    setHere(is)
+    onTyping(is ? line.key : undefined)
+  }
   const wrong = figure?.errorField === 'ingredient'
   const details = [figure?.contributes, line.stage, figure?.note, line.note].filter(Boolean)
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: only watches whether the input inside has the focus
-    <div className="min-w-0 grow max-sm:w-[85%]" onFocus={() => onTyping(line.key)} onBlur={() => onTyping()}>
+    <div className="min-w-0 grow max-sm:w-[85%]" onFocus={() => attend(true)} onBlur={() => attend(false)}>
       <Combobox
         label="Ingredient"
         value={line.ingredient}
         items={suggestions.data ?? []}
         textOf={(s) => s.name}
         show={(s) => s.name}
-        onType={(ingredient) => bench.setLine(line.key, { ingredient }, 'ingredient')}
-        onPick={(s) => bench.setLine(line.key, { ingredient: s.name })}
+        onType={(ingredient) => edits.setLine(line.key, { ingredient }, 'ingredient')}
+        onPick={(s) => edits.setLine(line.key, { ingredient: s.name })}
         invalid={wrong}
         describedBy={wrong ? errorID : undefined}
         inputClass="w-full rounded bg-transparent font-bold leading-tight"
@@ -95,10 +101,9 @@ function NameCell({ row, bench, errorID, onTyping }: CellProps & { onTyping: (ke
   )
 }
 
-function AmountCell({ row, bench, errorID }: CellProps) {
-  const { line, figure } = row
+function AmountCell({ line, figure, edits, errorID, sized }: CellProps & { sized: boolean }) {
   const wrong = figure?.errorField === 'amount'
-  const scaled = figure && figure.amount !== '' && bench.draft.formula.sizeBy !== ''
+  const scaled = figure && figure.amount !== '' && sized
   const input = (
     <input
       aria-label={`Amount of ${line.ingredient || 'this line'}${scaled ? ' as written' : ''}`}
@@ -108,7 +113,7 @@ function AmountCell({ row, bench, errorID }: CellProps) {
       placeholder="how much"
       spellCheck={false}
       autoComplete="off"
-      onChange={(e) => bench.setLine(line.key, { amount: e.target.value }, 'amount')}
+      onChange={(e) => edits.setLine(line.key, { amount: e.target.value }, 'amount')}
       className={classes(
         'w-full rounded bg-transparent text-right leading-tight',
         scaled ? 'text-[13px] text-mute' : 'font-head text-[17px] font-semibold',
@@ -126,10 +131,9 @@ function AmountCell({ row, bench, errorID }: CellProps) {
   )
 }
 
-type MenuProps = { row: Row; bench: BenchDraft; above?: string; below?: string }
+type MenuProps = CellProps & { above?: string; below?: string }
 
-function LineMenu({ row, bench, above, below }: MenuProps) {
-  const { line } = row
+function LineMenu({ line, figure, edits, above, below }: MenuProps) {
   const trigger = (
     <IconButton label={`More for ${line.ingredient || 'this line'}`} className="!size-7 max-sm:!size-11">
       <EllipsisVertical size={18} aria-hidden />
@@ -137,15 +141,15 @@ function LineMenu({ row, bench, above, below }: MenuProps) {
   )
   return (
     <Menu trigger={trigger}>
-      <MenuItem disabled={!above} hint="Alt+↑" onSelect={() => above && bench.swapLines(line.key, above)}>
+      <MenuItem disabled={!above} hint="Alt+↑" onSelect={() => above && edits.swapLines(line.key, above)}>
         Move up
       </MenuItem>
-      <MenuItem disabled={!below} hint="Alt+↓" onSelect={() => below && bench.swapLines(line.key, below)}>
+      <MenuItem disabled={!below} hint="Alt+↓" onSelect={() => below && edits.swapLines(line.key, below)}>
         Move down
       </MenuItem>
-      <MenuItem onSelect={() => bench.removeLine(line.key)}>Remove</MenuItem>
-      {row.figure?.role === 'base' && (
-        <MenuCheck checked={line.unsoaked} onChange={() => bench.setLine(line.key, { unsoaked: !line.unsoaked })}>
+      <MenuItem onSelect={() => edits.removeLine(line.key)}>Remove</MenuItem>
+      {figure?.role === 'base' && (
+        <MenuCheck checked={line.unsoaked} onChange={() => edits.setLine(line.key, { unsoaked: !line.unsoaked })}>
           Goes in unsoaked
         </MenuCheck>
       )}
@@ -155,7 +159,7 @@ function LineMenu({ row, bench, above, below }: MenuProps) {
         <MenuCheck
           key={s.value}
           checked={line.stage === s.value}
-          onChange={() => bench.setLine(line.key, { stage: s.value })}
+          onChange={() => edits.setLine(line.key, { stage: s.value })}
         >
           {s.label}
         </MenuCheck>

@@ -34,8 +34,10 @@ export function Lines({ bench, reckoning, addRef }: Props) {
             {g.rows.map((row, n) => (
               <LineRow
                 key={row.line.key}
-                row={row}
-                bench={bench}
+                line={row.line}
+                figure={row.figure}
+                edits={bench.edits}
+                sized={bench.draft.formula.sizeBy !== ''}
                 above={g.rows[n - 1]?.line.key}
                 below={g.rows[n + 1]?.line.key}
                 onTyping={setTyping}
@@ -55,11 +57,12 @@ function AddLine({ bench, inputRef }: { bench: BenchDraft; inputRef: Ref<HTMLInp
   const suggestions = useSuggestions(text)
   const add = async (line: string) => {
     if (line.trim() === '') return
+    setText('')
+    setError(undefined)
     try {
       bench.addLine(await answer(api.POST('/api/lines', { body: { text: line } })))
-      setText('')
-      setError(undefined)
     } catch (e) {
+      setText((typedSince) => typedSince || line)
       setError(e instanceof Refused ? e.message : 'The line could not be read.')
     }
   }

@@ -3,7 +3,7 @@ import { type FormEvent, useState } from 'react'
 import { useLocation } from 'wouter'
 import { Refused } from '../../api/client'
 import { useKitchen, useMakeBatch, useReckoning } from '../../api/hooks'
-import type { Keeps, NewBottle } from '../../api/schema'
+import type { Keeps, NewBottle, Reckoning } from '../../api/schema'
 import { Button, IconButton } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
 import { ErrorText, Field } from '../../ui/Field'
@@ -24,18 +24,18 @@ const asNumber = (typed: string) => Number(typed.replace(',', '.'))
 /** MadeDialog marks the drink as made and puts it into bottles. */
 export function MadeDialog({
   bench,
-  forecastML,
+  expected,
   onClose,
 }: {
   bench: BenchDraft
-  forecastML: number
+  expected: Reckoning
   onClose: () => void
 }) {
   const kitchen = useKitchen()
   const [madeOn, setMadeOn] = useState<string>()
   const [measured, setMeasured] = useState('')
   const [bottles, setBottles] = useState<Filling[]>([
-    { key: 0, volume: String(Math.floor(forecastML)), place: 'fridge' },
+    { key: 0, volume: String(Math.floor(expected.drinkML)), place: 'fridge' },
   ])
   const make = useMakeBatch(bench.kept.id)
   const [, go] = useLocation()
@@ -68,7 +68,7 @@ export function MadeDialog({
       open
       onClose={onClose}
       title={`Made ${draft.name}`}
-      intro={`About ${toMillilitres(forecastML)} was expected.`}
+      intro={`About ${toMillilitres(expected.drinkML)} was expected.`}
     >
       <form onSubmit={submit} className="grid gap-4">
         <div className="grid gap-3 sm:grid-cols-2">
@@ -85,7 +85,7 @@ export function MadeDialog({
             unit="mL"
             inputMode="decimal"
             value={measured}
-            placeholder={String(Math.round(forecastML))}
+            placeholder={String(Math.round(expected.drinkML))}
             onChange={(e) => setMeasured(e.target.value)}
             error={refused?.fields.measuredML && 'Enter a volume from 1 mL, or leave it empty.'}
           />
@@ -96,7 +96,7 @@ export function MadeDialog({
               key={b.key}
               n={n}
               bottle={b}
-              keeps={reckoning.data?.keeps}
+              keeps={(reckoning.data ?? expected).keeps}
               error={refused?.fields[`bottles[${n}].volumeML`]}
               onChange={(change) => set(b.key, change)}
               onRemove={bottles.length > 1 ? () => setBottles(bottles.filter((o) => o !== b)) : undefined}

@@ -3,7 +3,7 @@ import type { Formula } from '../../api/schema'
 import { begin, follow } from './history'
 
 const draft = (name: string) => ({ name, formula: {} as Formula })
-const edit = (name: string, field: string) => ({ type: 'edit', draft: draft(name), field }) as const
+const edit = (name: string, field: string) => ({ type: 'edit', edit: () => draft(name), field }) as const
 
 test('typing on in one field is one step back, another field is another', () => {
   const changes = [edit('a', 'name'), edit('ab', 'name'), edit('ab2', 'size')]

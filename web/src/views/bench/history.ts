@@ -5,19 +5,20 @@ export type Draft = { name: string; formula: Formula }
 
 export type History = { past: Draft[]; now: Draft; future: Draft[]; field: string }
 
-export type Change = { type: 'edit'; draft: Draft; field: string } | { type: 'undo' } | { type: 'redo' }
+/** Change is an edit of a field, or a step back or forth. Edits of the same field in a row are one step; '' is never the same. */
+export type Change = { type: 'edit'; edit: (d: Draft) => Draft; field: string } | { type: 'undo' } | { type: 'redo' }
 
 const mostSteps = 200
 
 export const begin = (now: Draft): History => ({ past: [], now, future: [], field: '' })
 
-/** follow is the history after a change. Typing on in one field is one step back. */
+/** follow is the history after a change. */
 export function follow(h: History, change: Change): History {
   switch (change.type) {
     case 'edit': {
       const typingOn = change.field !== '' && change.field === h.field
       const past = typingOn ? h.past : [...h.past, h.now].slice(-mostSteps)
-      return { past, now: change.draft, future: [], field: change.field }
+      return { past, now: change.edit(h.now), future: [], field: change.field }
     }
     case 'undo': {
       const before = h.past.at(-1)

@@ -1,6 +1,6 @@
-import { useEffect, useReducer, useState } from 'react'
+import { type Dispatch, useEffect, useMemo, useReducer, useState } from 'react'
 import type { Drink, Formula, Line } from '../../api/schema'
-import { begin, type Draft, follow } from './history'
+import { begin, type Change, follow } from './history'
 import { open, Saver, type SaveState } from './saving'
 
 /** useDraft holds the drink on the Bench: its draft, the way back and forth, and its saving. */
@@ -10,35 +10,44 @@ export function useDraft(drink: Drink) {
   const [kept, setKept] = useState(drink)
   const [state, setState] = useState<SaveState>({ is: opened.clash ? 'conflict' : 'saved' })
   const [saver] = useState(() => new Saver(drink.id, drink.revision, opened, { onState: setState, onSaved: setKept }))
+  const edits = useMemo(() => editsOf(change), [])
   const { now } = history
 
   useEffect(() => saver.begin(), [saver])
   useEffect(() => saver.change(now), [saver, now])
 
-  const edit = (draft: Partial<Draft>, field: string) => change({ type: 'edit', draft: { ...now, ...draft }, field })
-  const setFormula = (formula: Partial<Formula>, field = '') => edit({ formula: { ...now.formula, ...formula } }, field)
   return {
+    ...edits,
+    edits,
     draft: now,
     kept,
     setKept,
     state,
     saver,
-    setName: (name: string) => edit({ name }, 'name'),
-    setFormula,
-    setLine: (key: string, line: Partial<Line>, field = '') =>
-      setFormula(
-        { lines: now.formula.lines.map((l) => (l.key === key ? { ...l, ...line } : l)) },
-        field && key + field,
-      ),
-    addLine: (line: Line) => setFormula({ lines: [...now.formula.lines, { ...line, key: newKey() }] }),
-    removeLine: (key: string) => setFormula({ lines: now.formula.lines.filter((l) => l.key !== key) }),
-    swapLines: (key: string, other: string) => setFormula({ lines: swapped(now.formula.lines, key, other) }),
     undo: history.past.length > 0 ? () => change({ type: 'undo' }) : undefined,
     redo: history.future.length > 0 ? () => change({ type: 'redo' }) : undefined,
   }
 }
 
 export type BenchDraft = ReturnType<typeof useDraft>
+
+/** Edits are the ways to change the draft. They stay the same objects, so that a row is drawn anew only when it changes. */
+export type Edits = ReturnType<typeof editsOf>
+
+function editsOf(change: Dispatch<Change>) {
+  const formula = (edit: (f: Formula) => Partial<Formula>, field: string) =>
+    change({ type: 'edit', edit: (d) => ({ ...d, formula: { ...d.formula, ...edit(d.formula) } }), field })
+  const lines = (edit: (l: Line[]) => Line[], field = '') => formula((f) => ({ lines: edit(f.lines) }), field)
+  return {
+    setName: (name: string) => change({ type: 'edit', edit: (d) => ({ ...d, name }), field: 'name' }),
+    setFormula: (f: Partial<Formula>, field = '') => formula(() => f, field),
+    setLine: (key: string, line: Partial<Line>, field = '') =>
+      lines((all) => all.map((l) => (l.key === key ? { ...l, ...line } : l)), field && key + field),
+    addLine: (line: Line) => lines((all) => [...all, { ...line, key: newKey() }]),
+    removeLine: (key: string) => lines((all) => all.filter((l) => l.key !== key)),
+    swapLines: (key: string, other: string) => lines((all) => swapped(all, key, other)),
+  }
+}
 
 const newKey = () => Math.random().toString(36).slice(2, 12)
 
