@@ -1,0 +1,163 @@
+package store
+
+import (
+	"errors"
+	"path/filepath"
+	"sync"
+	"sync/atomic"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"plushladle/internal/kitchen"
+)
+
+func newStore(t *testing.T) (*Store, string) {
+	t.Helper()
+	path := filepath.Join(t.TempDir(), "a kitchen?.db") // a path that has to be escaped
+	s, err := Open(path, time.Now)
+	require.NoError(t, err)
+	t.Cleanup(func() { _ = s.Close() })
+	return s, path
+}
+
+func bottled(t *testing.T, s *Store, volumeML float64) int64 {
+	t.Helper()
+	d, err := s.StartDrink("Pecan flask creamer", kitchen.New("us"))
+	require.NoError(t, err)
+	b, err := s.MakeBatch(NewBatch{DrinkID: d.ID, MadeOn: "2026-11-24", ForecastML: volumeML, Bottles: []Bottle{
+		{VolumeML: volumeML, LeftML: volumeML, ServingML: 30, Place: Fridge, UseBy: "2026-11-26", Reasons: []string{"pecans"}, Allergens: []string{"pecan"}},
+	}})
+	require.NoError(t, err)
+	return b.Bottles[0].ID
+}
+
+func TestItIsAllThereWhenOpenedAgain(t *testing.T) {
+	t.Parallel()
+	s, path := newStore(t)
+	id := bottled(t, s, 400)
+	_, err := s.Pour(id, 30)
+	require.NoError(t, err)
+	require.NoError(t, s.SetSettings(Settings{System: "au", School: "customary", FridgeC: 3, JugML: 900, Theme: "night"}))
+	require.NoError(t, s.Close())
+
+	again, err := Open(path, time.Now)
+	require.NoError(t, err)
+	defer func() { _ = again.Close() }()
+	b, err := again.Bottle(id)
+	require.NoError(t, err)
+	assert.InDelta(t, 370, b.LeftML, 1e-9)
+	assert.Equal(t, []string{"pecans"}, b.Reasons)
+	assert.Equal(t, 1, b.Batch.Version.Number)
+	settings, err := again.Settings()
+	require.NoError(t, err)
+	assert.Equal(t, "au", settings.System)
+	pours, err := again.Pours(id)
+	require.NoError(t, err)
+	assert.Len(t, pours, 1)
+}
+
+// Two devices pouring the last serving: one of them gets it.
+func TestTheLastServingIsPouredOnce(t *testing.T) {
+	t.Parallel()
+	s, _ := newStore(t)
+	id := bottled(t, s, 30)
+	var poured, refused atomic.Int32
+	var group sync.WaitGroup
+	for range 8 {
+		group.Go(func() {
+			_, err := s.Pour(id, 30)
+			var empty *EmptyError
+			switch {
+			case err == nil:
+				poured.Add(1)
+			case errors.As(err, &empty):
+				refused.Add(1)
+			}
+		})
+	}
+	group.Wait()
+	assert.EqualValues(t, 1, poured.Load())
+	assert.EqualValues(t, 7, refused.Load())
+	b, err := s.Bottle(id)
+	require.NoError(t, err)
+	assert.Equal(t, Finished, b.State)
+	assert.Zero(t, b.LeftML)
+}
+
+// Two tabs saving from the same revision: one of them is told.
+func TestOneOfTwoSavesIsTold(t *testing.T) {
+	t.Parallel()
+	s, _ := newStore(t)
+	d, err := s.StartDrink("first", kitchen.New("us"))
+	require.NoError(t, err)
+	var saved, told atomic.Int32
+	var group sync.WaitGroup
+	for range 6 {
+		group.Go(func() {
+			_, err := s.SaveDraft(d.ID, d.Revision, "second", kitchen.New("metric"))
+			var conflict *Conflict
+			switch {
+			case err == nil:
+				saved.Add(1)
+			case errors.As(err, &conflict):
+				told.Add(1)
+			}
+		})
+	}
+	group.Wait()
+	assert.EqualValues(t, 1, saved.Load())
+	assert.EqualValues(t, 5, told.Load())
+}
+
+func TestVersionsCountUpAndStay(t *testing.T) {
+	t.Parallel()
+	s, _ := newStore(t)
+	d, err := s.StartDrink("nog", kitchen.New("us"))
+	require.NoError(t, err)
+	for want := 1; want <= 3; want++ {
+		v, err := s.KeepVersion(d.ID, "note")
+		require.NoError(t, err)
+		assert.Equal(t, want, v.Number)
+	}
+	changed := kitchen.New("us")
+	changed.Strainer = "cloth"
+	_, err = s.SaveDraft(d.ID, 1, "nog", changed)
+	require.NoError(t, err)
+	kept, err := s.Drink(d.ID)
+	require.NoError(t, err)
+	assert.Equal(t, "bag", kept.Versions[0].Formula.Strainer, "a version does not follow the draft")
+	require.NoError(t, s.DeleteDrink(d.ID))
+	assert.ErrorIs(t, s.DeleteDrink(d.ID), ErrNotFound)
+	_, err = s.Drink(d.ID)
+	assert.ErrorIs(t, err, ErrNotFound)
+}
+
+func TestABatchIsWrittenWhollyOrNotAtAll(t *testing.T) {
+	t.Parallel()
+	s, _ := newStore(t)
+	d, err := s.StartDrink("nog", kitchen.New("us"))
+	require.NoError(t, err)
+	_, err = s.MakeBatch(NewBatch{DrinkID: d.ID, MadeOn: "2026-11-24", ForecastML: 500, Bottles: []Bottle{
+		{VolumeML: 400, LeftML: 400, Place: Fridge, Reasons: []string{}, Allergens: []string{}},
+		{VolumeML: -1, LeftML: 0, Place: Fridge, Reasons: []string{}, Allergens: []string{}},
+	}})
+	require.ErrorContains(t, err, "volume_ml > 0")
+	shelf, err := s.Shelf()
+	require.NoError(t, err)
+	assert.Empty(t, shelf)
+	kept, err := s.Drink(d.ID)
+	require.NoError(t, err)
+	assert.Empty(t, kept.Versions)
+}
+
+func TestANewerKitchenIsRefusedPolitely(t *testing.T) {
+	t.Parallel()
+	s, path := newStore(t)
+	require.NoError(t, s.db.Exec("INSERT INTO migrations (id) VALUES ('9999-from-the-future')").Error)
+	require.NoError(t, s.Close())
+	_, err := Open(path, time.Now)
+	assert.ErrorIs(t, err, ErrNewer)
+}
