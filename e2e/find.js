@@ -24,13 +24,17 @@ const find = (role, name) => {
   const all = [...document.querySelectorAll(selectors[role])].filter(visible)
   const el = all.find((e) => nameOf(e) === name) ?? all.find((e) => nameOf(e).startsWith(name))
   if (!el) return { X: 0, Y: 0, There: false, Able: false, Value: '' }
-  const inView = (b) => b.top >= 0 && b.bottom <= innerHeight && b.left >= 0 && b.right <= innerWidth
-  if (!inView(el.getBoundingClientRect())) el.scrollIntoView({ block: 'center' })
-  const box = el.getBoundingClientRect()
-  const X = box.left + box.width / 2
-  const Y = box.top + box.height / 2
-  const hit = document.elementFromPoint(X, Y)
-  const Able = !el.disabled && el.getAttribute('aria-disabled') !== 'true' && hit !== null && (el.contains(hit) || hit.contains(el))
+  const middle = () => {
+    const box = el.getBoundingClientRect()
+    return { X: box.left + box.width / 2, Y: box.top + box.height / 2 }
+  }
+  const uncovered = ({ X, Y }) => {
+    const hit = document.elementFromPoint(X, Y)
+    return hit !== null && (el.contains(hit) || hit.contains(el))
+  }
+  if (!uncovered(middle())) el.scrollIntoView({ block: 'center' })
+  const { X, Y } = middle()
+  const Able = !el.disabled && el.getAttribute('aria-disabled') !== 'true' && uncovered({ X, Y })
   return { X, Y, There: true, Able, Value: el.value ?? '' }
 }
 const shown = () =>

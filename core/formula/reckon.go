@@ -180,7 +180,7 @@ func (r *Reckoning) fill(b *batch) {
 	serving := b.d.servingML(b)
 	r.Servings = Servings{Count: b.ml / serving, SizeML: serving}
 	r.PerServing = nutritionOf(per100.Times(serving / 100))
-	r.Keeps = keep.Of(b.keeping(per100, r.WaterAct))
+	r.Keeps = keep.Of(b.keeping(per100, r))
 	r.Soak = b.longestSoak()
 	r.Allergens = b.allergens()
 	r.Vegan = b.vegan(r)
@@ -189,10 +189,11 @@ func (r *Reckoning) fill(b *batch) {
 	}
 }
 
-func (b *batch) keeping(per100 ingredient.Content, waterActivity float64) keep.Drink {
+func (b *batch) keeping(per100 ingredient.Content, r *Reckoning) keep.Drink {
 	d := keep.Drink{
 		AddedSugarsG: per100[ingredient.FreeSugars], SugarsG: per100.SugarsG(),
-		WaterActivity: waterActivity, FridgeC: b.d.FridgeC, TigerNut: b.has(ingredient.TagTuber),
+		WaterActivity: r.WaterAct, FridgeC: b.d.FridgeC, TigerNut: b.has(ingredient.TagTuber),
+		Unsettled: slices.ContainsFunc(r.Lines, func(l LineReckoning) bool { return l.Err != nil }),
 	}
 	d.Parts = make([]keep.Part, len(b.lines))
 	for n, w := range b.lines {

@@ -4,6 +4,8 @@ import (
 	_ "embed"
 	"encoding/csv"
 	"fmt"
+	"maps"
+	"slices"
 	"strconv"
 	"strings"
 	"sync"
@@ -59,6 +61,18 @@ func readCatalogue(text string) (*Catalogue, error) {
 		}
 	}
 	return c, nil
+}
+
+// With is the catalogue with more ingredients. One whose name is taken already
+// is left out: what ships keeps its names.
+func (c *Catalogue) With(more ...*Ingredient) *Catalogue {
+	wider := &Catalogue{rows: slices.Clone(c.rows), byName: maps.Clone(c.byName), exact: maps.Clone(c.exact)}
+	for _, i := range more {
+		if _, taken := wider.byName[fold(i.Name)]; !taken {
+			_ = wider.add(i) // no name of it is taken
+		}
+	}
+	return wider
 }
 
 func (c *Catalogue) add(i *Ingredient) error {

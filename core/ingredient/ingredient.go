@@ -110,6 +110,12 @@ type Ingredient struct {
 	tags        []Tag
 }
 
+// Tagged is a copy of the ingredient with the given tags.
+func (i Ingredient) Tagged(tags ...Tag) *Ingredient {
+	i.tags = tags
+	return &i
+}
+
 // Has tells whether the ingredient carries the tag.
 func (i *Ingredient) Has(t Tag) bool {
 	return slices.Contains(i.tags, t)

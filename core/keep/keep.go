@@ -60,6 +60,7 @@ type Drink struct {
 	WaterActivity float64
 	FridgeC       float64
 	TigerNut      bool // a shorter freezer life
+	Unsettled     bool // some line is not counted, and might keep less
 }
 
 // Life is how long the drink keeps. Days are before rounding down; zero means
@@ -102,7 +103,10 @@ func RelativeRate(tempC float64) float64 {
 // sweetened, at least a day, capped by lines that keep less, seven days.
 func Of(d Drink) Life {
 	life := Life{freezer: freezerDays(d.TigerNut), Reasons: make([]string, 0, 4)}
-	if d.SugarsG > concentrateSugG && d.WaterActivity > 0 && d.WaterActivity <= shortWaterActivity {
+	if d.Unsettled {
+		life.because("a line that is not settled is not counted and may keep less")
+	}
+	if !d.Unsettled && d.SugarsG > concentrateSugG && d.WaterActivity > 0 && d.WaterActivity <= shortWaterActivity {
 		return concentrate(d, life)
 	}
 	least, ok := shortest(d.Parts, true)
@@ -110,7 +114,7 @@ func Of(d Drink) Life {
 		least, ok = shortest(d.Parts, false)
 	}
 	if !ok {
-		life.Reasons = []string{"nothing in it has a known fridge life"}
+		life.because("nothing in it has a known fridge life")
 		return life
 	}
 	cautious, customary := least.Life.CautiousDays, least.Life.CustomaryDays

@@ -37,6 +37,7 @@ func TestLife(t *testing.T) {
 		{"a steady concentrate", Drink{Parts: []Part{part("pistachio")}, SugarsG: 80, WaterActivity: .84, FridgeC: 4}, 30, 60},
 		{"a thinner concentrate", Drink{Parts: []Part{part("pistachio")}, SugarsG: 70, WaterActivity: .88, FridgeC: 4}, 7, 14},
 		{"no concentrate at all", Drink{Parts: []Part{part("pistachio")}, SugarsG: 41, AddedSugarsG: 41, WaterActivity: .95, FridgeC: 4}, 1.5, 4},
+		{"a concentrate with a line unsettled is any drink", Drink{Parts: []Part{part("pistachio")}, SugarsG: 80, AddedSugarsG: 80, WaterActivity: .84, FridgeC: 4, Unsettled: true}, 1.5, 4},
 		{"nothing known", Drink{Parts: []Part{part("water")}, FridgeC: 4}, 0, 0},
 	}
 	for _, tt := range tests {

@@ -56,7 +56,7 @@ type Ways struct {
 
 // Drink is the formula as the core takes it. Errors in single lines come back
 // by the line's place; the error is for the rest, a *fault.Error.
-func (f Formula) Drink(name string, ways Ways) (formula.Drink, []error, error) {
+func (f Formula) Drink(name string, ways Ways, catalogue *ingredient.Catalogue) (formula.Drink, []error, error) {
 	d := formula.New(name)
 	var err error
 	if d.System, err = quantity.ParseSystem(f.System); err != nil {
@@ -75,13 +75,13 @@ func (f Formula) Drink(name string, ways Ways) (formula.Drink, []error, error) {
 	lineErrors := make([]error, len(f.Lines))
 	d.Lines = make([]formula.Line, len(f.Lines))
 	for n, l := range f.Lines {
-		d.Lines[n], lineErrors[n] = l.read()
+		d.Lines[n], lineErrors[n] = l.read(catalogue)
 	}
 	return d, lineErrors, nil
 }
 
-func (l Line) read() (formula.Line, error) {
-	i, ok := ingredient.Standard().Find(l.Ingredient)
+func (l Line) read(catalogue *ingredient.Catalogue) (formula.Line, error) {
+	i, ok := catalogue.Find(l.Ingredient)
 	line := formula.Line{
 		Ingredient: i, Name: l.Ingredient, Stage: ingredient.Stage(l.Stage), Note: l.Note,
 		Unsoaked: l.Unsoaked, SoakedCup: l.SoakedCup, Locked: l.Locked,
@@ -95,8 +95,8 @@ func (l Line) read() (formula.Line, error) {
 }
 
 // ReadLine reads a whole line as people write it: "1 1/2 cups hazelnuts, soaked".
-func ReadLine(text string) (Line, error) {
-	read, err := formula.ReadLine(text, ingredient.Standard())
+func ReadLine(text string, catalogue *ingredient.Catalogue) (Line, error) {
+	read, err := formula.ReadLine(text, catalogue)
 	if err != nil {
 		return Line{}, fault.In("text", err)
 	}

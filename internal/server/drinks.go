@@ -97,6 +97,7 @@ func (s *server) drink(in *ByID) (Drink, error) {
 }
 
 func (s *server) removeDrink(in *ByID) (Nothing, error) {
+	defer s.drinksChanged()
 	return Nothing{Done: true}, s.store.DeleteDrink(in.ID)
 }
 
@@ -121,6 +122,7 @@ func (s *server) saveDraft(in *draftInput) (Drink, error) {
 	if err != nil {
 		return Drink{}, err
 	}
+	s.drinkNamed(d.ID, d.Name)
 	return presentDrink(d), nil
 }
 
@@ -135,6 +137,7 @@ type versionInput struct {
 }
 
 func (s *server) keepVersion(in *versionInput) (Drink, error) {
+	defer s.drinksChanged()
 	if _, err := s.store.KeepVersion(in.ID, strings.TrimSpace(in.Body.Note)); err != nil {
 		return Drink{}, err
 	}

@@ -8,7 +8,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"plushladle/core/fault"
-	"plushladle/core/ingredient"
+	"plushladle/core/formula"
 	"plushladle/core/quantity"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
@@ -93,6 +93,7 @@ func (s *server) setKitchen(in *body[Kitchen]) (KitchenNow, error) {
 	if err != nil {
 		return KitchenNow{}, err
 	}
+	s.drinksChanged() // how long they keep hangs on the fridge
 	return s.kitchen(nil)
 }
 
@@ -116,7 +117,11 @@ func (s *server) findIngredients(in *findInput) ([]Suggestion, error) {
 	if err != nil {
 		return []Suggestion{}, nil // the amount is refused when the line is read
 	}
-	return suggest(amount, ingredient.Standard().Suggest(name, maxSuggestions)), nil
+	catalogue, err := s.catalogue()
+	if err != nil {
+		return nil, err
+	}
+	return suggest(amount, catalogue.Suggest(name, maxSuggestions)), nil
 }
 
 // TypedLine is a line as people write it.
@@ -125,7 +130,11 @@ type TypedLine struct {
 }
 
 func (s *server) readLine(in *body[TypedLine]) (kitchen.Line, error) {
-	return kitchen.ReadLine(in.Body.Text)
+	catalogue, err := s.catalogue()
+	if err != nil {
+		return kitchen.Line{}, err
+	}
+	return kitchen.ReadLine(in.Body.Text, catalogue)
 }
 
 // ToReckon is a drink as it stands on the Bench.
@@ -144,11 +153,7 @@ func (s *server) reckon(in *body[ToReckon]) (Reckoning, error) {
 }
 
 func (s *server) reckonFormula(name string, f kitchen.Formula, madeOn time.Time) (Reckoning, error) {
-	ways, err := s.ways()
-	if err != nil {
-		return Reckoning{}, err
-	}
-	d, lineErrors, err := f.Drink(name, ways)
+	d, lineErrors, err := s.read(name, f)
 	if err != nil {
 		return Reckoning{}, err
 	}
@@ -161,6 +166,19 @@ func (s *server) reckonFormula(name string, f kitchen.Formula, madeOn time.Time)
 		keys[n] = l.Key
 	}
 	return present(&d, keys, lineErrors, r, madeOn), nil
+}
+
+// read brings a formula into the core, the kitchen's way.
+func (s *server) read(name string, f kitchen.Formula) (formula.Drink, []error, error) {
+	ways, err := s.ways()
+	if err != nil {
+		return formula.Drink{}, nil, err
+	}
+	catalogue, err := s.catalogue()
+	if err != nil {
+		return formula.Drink{}, nil, err
+	}
+	return f.Drink(name, ways, catalogue)
 }
 
 // madeOn reads a date that is not in the future; empty is today.
@@ -185,11 +203,7 @@ func (s *server) madeOn(text string) (time.Time, error) {
 const longestAgo = 366 * 24 * time.Hour
 
 func (s *server) writeAtSize(in *body[ToReckon]) (kitchen.Formula, error) {
-	ways, err := s.ways()
-	if err != nil {
-		return kitchen.Formula{}, err
-	}
-	d, _, err := in.Body.Formula.Drink(in.Body.Name, ways)
+	d, _, err := s.read(in.Body.Name, in.Body.Formula)
 	if err != nil {
 		return kitchen.Formula{}, err
 	}

@@ -44,6 +44,7 @@ type server struct {
 	store *store.Store
 	now   func() time.Time
 	log   *slog.Logger
+	own   ownCatalogue
 }
 
 // New builds the app.
@@ -66,9 +67,10 @@ func New(c Config) *fiber.App {
 	return app
 }
 
+func init() { huma.DefaultArrayNullable = false } // our lists are empty rather than null
+
 // NewAPI is huma on the app, with its description at /api/openapi.json.
 func NewAPI(app *fiber.App) huma.API {
-	huma.DefaultArrayNullable = false // our lists are empty rather than null
 	config := huma.DefaultConfig("Plush Ladle", "1")
 	config.OpenAPIPath = "/api/openapi"
 	config.DocsPath, config.SchemasPath = "", "" // its page would load scripts from elsewhere

@@ -322,3 +322,25 @@ func TestWriteAtSizeAndSuggestions(t *testing.T) {
 	assert.Equal(t, "1½ cups Hazelnuts", found[0].Line)
 	assert.Empty(t, call[[]Suggestion](c, "GET", "/api/ingredients?typed=zzzz", nil))
 }
+
+// A milk from the shelf goes into another drink with all that is in it.
+func TestAFinishedDrinkIsAnIngredient(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	assert.Empty(t, call[[]Suggestion](c, "GET", "/api/ingredients?typed=almond+milk+of", nil))
+	d := c.begun()
+	call[Drink](c, "PUT", "/api/drinks/1/draft", Draft{Name: "Almond milk of ours", Formula: d.Draft, Revision: d.Revision})
+	call[Drink](c, "POST", "/api/drinks/1/versions", VersionNote{})
+	own := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Formula: d.Draft})
+	found := call[[]Suggestion](c, "GET", "/api/ingredients?typed=almond+milk+of", nil)
+	require.Len(t, found, 1)
+	f := kitchen.New("us")
+	f.Lines = []kitchen.Line{{Key: "m", Ingredient: found[0].Name, Amount: "500 mL"}, {Key: "o", Ingredient: "Rolled oats", Amount: "1 tbsp"}}
+	r := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Formula: f})
+	assert.Equal(t, []string{"almond", "gluten (oats)"}, r.Allergens)
+	f.Lines = f.Lines[:1]
+	r = call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Formula: f})
+	assert.InEpsilon(t, own.Per100mL.FatG, r.Per100mL.FatG, 1e-6)
+	assert.InDelta(t, 500, r.DrinkML, 1e-6)
+	assert.InDelta(t, own.Keeps.CautiousDays, r.Keeps.CautiousDays, 1e-9, "it keeps no longer than what it is made of")
+}

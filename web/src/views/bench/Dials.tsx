@@ -21,6 +21,7 @@ const figureOf = (d: Dial) => {
 /** Dials show sweetness, fat, strength, spice and keeping on their scales. */
 export function Dials({ r, onDetails }: { r: Reckoning; onDetails: () => void }) {
   const raised = r.cautions.filter((c) => c.raised)
+  const unsettled = r.lines.some((l) => l.errorField === 'ingredient')
   const others = r.cautions.length - raised.length
   return (
     <Tray label="Dials" className="flex min-w-0 flex-col gap-3">
@@ -32,6 +33,7 @@ export function Dials({ r, onDetails }: { r: Reckoning; onDetails: () => void })
         {r.reckoned && (
           <Notice>
             <b>{r.allergens.length > 0 ? `Contains ${r.allergens.join(', ')}.` : 'No listed allergen.'}</b>{' '}
+            {unsettled && 'What a line not in the catalogue contains is not known. '}
             <button type="button" className="min-h-6 underline" onClick={onDetails}>
               {others > 0 ? `${others} more to know, and nutrition` : 'Nutrition and what was assumed'}
             </button>

@@ -57,7 +57,9 @@ export class Saver {
     if (draft === this.latest) return
     this.latest = draft
     this.backUp()
-    if (!this.conflict) this.later(pause)
+    if (this.conflict) return
+    this.tell.onState({ is: 'saving' })
+    this.later(pause)
   }
 
   /** overwrite saves this draft over whatever was saved elsewhere, at the cook's word. */
