@@ -43,3 +43,4 @@ const sees = (text) => shown().replace(/\s+/g, ' ').includes(text)
 const region = (name) =>
   [...document.querySelectorAll('section, [role=region], [role=dialog]')].find((e) => nameOf(e) === name)?.innerText ?? ''
 const focused = () => (document.activeElement ? nameOf(document.activeElement) : '')
+const fields = (beginning) => [...document.querySelectorAll('input')].map(nameOf).filter((n) => n.startsWith(beginning))

@@ -79,6 +79,33 @@ func TestKeystrokesShowTheirEffectAndMistakesStay(t *testing.T) {
 	p.holds("Ingredient", "Pecans")
 }
 
+func TestLinesAreLockedMovedStagedAndRemoved(t *testing.T) {
+	p := visit(t, demoKitchen(t))
+	order := func() string { return p.region("Ingredients") }
+	p.sees("Contains pecan")
+	before := evaluate[[]string](p, "fields", "Amount of ")
+	require.Contains(t, strings.Join(before, ","), "Amount of Coconut oil, refined,Amount of Salt")
+	p.click("textbox", "Amount of Salt")
+	p.press(kb.ArrowUp, chromedp.ModifierAlt)
+	p.until("the salt to stand above the oil", func() bool {
+		return strings.Contains(strings.Join(evaluate[[]string](p, "fields", "Amount of "), ","), "Amount of Salt,Amount of Coconut oil, refined")
+	})
+	p.click("button", "More for Small dates")
+	p.click("menuitem", "In the glass")
+	p.sees("in the glass, not in the bottle")
+	p.click("button", "More for Small dates")
+	p.click("menuitem", "Remove")
+	p.until("the dates to go", func() bool { return !strings.Contains(order(), "1 piece") && !evaluate[bool](p, "sees", "Small dates") })
+	p.click("button", "Lock") // the first line, pecans
+	p.sees("×1")
+	p.click("button", "×2")
+	p.sees("1 : 4 in cups") // the water doubled, the pecans did not
+	p.click("button", "More ways")
+	p.click("button", "Write the drink at this size")
+	p.holds("Amount of Water", "6 cups")
+	p.holds("Amount of Pecans", "1½ cups")
+}
+
 func TestLeavingThePageLosesNothing(t *testing.T) {
 	p := visit(t, demoKitchen(t))
 	p.fill("Amount of Maple syrup", "3 tbsp")

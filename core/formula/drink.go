@@ -18,6 +18,7 @@ type Line struct {
 	Ingredient *ingredient.Ingredient // nil where the name was not understood
 	Name       string                 // as the cook wrote it
 	Stage      ingredient.Stage       // "" for the ingredient's own
+	Form       ingredient.Form        // how it comes, where that measures otherwise
 	Note       string                 // what the cook wrote besides: "soaked overnight"
 	Unsoaked   bool                   // goes in dry although its kind is usually soaked
 	SoakedCup  bool                   // the volume was measured after soaking
@@ -63,6 +64,7 @@ type Drink struct {
 	School    keep.School
 	Spices    SpiceSchool
 	FridgeC   float64
+	Boiled    bool    // boiled, cooled fast, and kept in a sterilised bottle
 	JugML     float64 // what one load may reach; 0 for DefaultJugML
 }
 

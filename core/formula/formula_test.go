@@ -173,6 +173,8 @@ func TestLinesMeasuredInEveryWay(t *testing.T) {
 		{"2 x 400 ml coconut milk", 800},
 		{"2 tbsp + 1 tsp maple syrup", 7 * 4.92892159375 * 1.33},
 		{"1 cup soaked almonds", 143 / 1.4},
+		{"1 cup sliced almonds", 92},
+		{"1 cup walnuts, chopped", 117},
 		{"seeds of 1 vanilla bean", 3},
 		{"pistachios, 250 g", 250},
 		{"- 1 lb 4 oz walnuts", 20 * 28.349523125},
@@ -183,6 +185,24 @@ func TestLinesMeasuredInEveryWay(t *testing.T) {
 		require.NoError(t, r.Lines[0].Err, tt.text)
 		assert.InEpsilon(t, tt.grams, r.Lines[0].MassG, .006, tt.text)
 	}
+}
+
+// "To cover" is the voids of the bed, .4 of its bulk, and a tenth more; a
+// total counts the other lines of the same ingredient (common practice).
+func TestAmountsThatFollowFromTheOthers(t *testing.T) {
+	t.Parallel()
+	r := reckoned(t, drinkOf(t, "2 cups almonds", "enough water to cover", "1/4 tsp salt"))
+	assert.InEpsilon(t, 2*236.5882365*.4*1.1, r.Lines[1].VolumeML, 1e-9)
+	assert.Equal(t, "to cover", r.Lines[1].Amount.String())
+	d := drinkOf(t, "1 cup pearl barley", "2 cups water, soaking water kept", "cold water, to a total of 6 cups")
+	r = reckoned(t, d)
+	assert.InEpsilon(t, 4*236.5882365, r.Lines[2].VolumeML, 1e-9)
+	assert.InDelta(t, 6, r.Ratio.ByVolume, 1e-9)
+	d.Size = Size{ByTimes, 2}
+	assert.InEpsilon(t, 8*236.5882365, reckoned(t, d).Lines[2].VolumeML, 1e-9)
+	r = reckoned(t, drinkOf(t, "1 cup pecans", "2 cups water", "water to a total of 1 cup"))
+	assert.ErrorContains(t, r.Lines[2].Err, "leaves nothing")
+	assert.ErrorContains(t, reckoned(t, drinkOf(t, "water to cover")).Lines[0].Err, "needs a base to cover")
 }
 
 func TestWhatIsWrittenSetsStageAndSoak(t *testing.T) {

@@ -47,6 +47,44 @@ func (l Line) termGrams(t quantity.Term, system quantity.System) (float64, strin
 	return t.Middle() * each, fmt.Sprintf("one %s taken as %.3g g", t.Unit, each), nil
 }
 
+// The voids of a bed of nuts or grains, as a share of its bulk, and the little
+// more that covers it (common practice).
+const (
+	bedVoids    = 0.4
+	coverByMore = 1.1
+)
+
+// settle works out the amounts that follow from the other lines: as much as
+// covers the base, and the rest of an ingredient to a total.
+func settle(lines []weighed) {
+	baseML := 0.
+	for _, w := range lines {
+		if w.line.Ingredient.Role == ingredient.Base {
+			baseML += w.g / w.line.bulkGPerML()
+		}
+	}
+	for n := range lines {
+		w := &lines[n]
+		switch {
+		case w.line.Amount.IsToCover():
+			w.g = baseML * bedVoids * coverByMore * w.line.Ingredient.BulkGPerML
+		case w.line.Amount.IsToTotal():
+			w.g -= otherwise(lines, n)
+		}
+	}
+}
+
+// otherwise is how much of a line's ingredient the other lines bring, in g.
+func otherwise(lines []weighed, n int) float64 {
+	g := 0.
+	for m, other := range lines {
+		if m != n && other.line.Ingredient == lines[n].line.Ingredient && !other.line.Amount.IsToTotal() {
+			g += other.g
+		}
+	}
+	return g
+}
+
 // pieceGrams is the mass of one counted unit; a named piece (stick, bean)
 // falls back on the plain piece.
 func (l Line) pieceGrams(u quantity.Unit) (float64, bool) {
@@ -78,7 +116,18 @@ func (l Line) measureGrams(value float64, u quantity.Unit, system quantity.Syste
 		size /= l.Ingredient.Swelling
 		note = fmt.Sprintf("measured soaked, %.2g times the dry volume", l.Ingredient.Swelling)
 	}
-	return size * l.Ingredient.BulkGPerML, note, nil
+	if l.Form.Name != "" {
+		note = "measured " + l.Form.Name
+	}
+	return size * l.bulkGPerML(), note, nil
+}
+
+// bulkGPerML is how the line's ingredient lies in the cup.
+func (l Line) bulkGPerML() float64 {
+	if l.Form.BulkGPerML > 0 {
+		return l.Form.BulkGPerML
+	}
+	return l.Ingredient.BulkGPerML
 }
 
 // tolerance is how near a kitchen measure must come for this ingredient.

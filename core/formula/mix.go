@@ -89,7 +89,7 @@ func (b *batch) count(w weighed) {
 	switch {
 	case i.Role == ingredient.Base:
 		b.baseG += w.g
-		b.baseML += w.g / i.BulkGPerML
+		b.baseML += w.g / w.line.bulkGPerML()
 	case i.Role == ingredient.Liquid && beforeStraining(w.line.stage()):
 		b.groundG += w.g
 		b.groundML += w.g / i.BulkGPerML

@@ -50,6 +50,16 @@ func amountBehind(text string) (quantity.Amount, string) {
 			return a, rest
 		}
 	}
+	for _, words := range []string{"to cover", "the rest, to a total of", "to a total of"} {
+		at := strings.Index(strings.ToLower(text), words)
+		if at <= 0 {
+			continue
+		}
+		if a, err := quantity.ParseAmount(text[at:]); err == nil {
+			name, _ := cutPrefixFold(strings.TrimRight(text[:at], " ,:("), "enough ")
+			return a, name
+		}
+	}
 	at := strings.IndexAny(text, "0123456789½¼¾⅓⅔⅛")
 	if at <= 0 {
 		return quantity.Amount{}, text
@@ -80,6 +90,7 @@ func (l *Line) readName(text string, catalogue *ingredient.Catalogue) {
 		return
 	}
 	l.Ingredient = i
+	l.Form = i.FormIn(strings.ToLower(text))
 	if name != "" && note != "" {
 		l.Name, l.Note = name, note
 	}

@@ -147,7 +147,26 @@ func (d *Drink) weigh(r *Reckoning) []weighed {
 		out.Note = note
 		lines = append(lines, weighed{line: line, index: n, g: g})
 	}
-	return lines
+	settle(lines)
+	return slices.DeleteFunc(lines, func(w weighed) bool { return r.cannotBe(w) })
+}
+
+// cannotBe notes what an amount that follows from the others came to, and
+// tells whether there is nothing of it left.
+func (r *Reckoning) cannotBe(w weighed) bool {
+	out := &r.Lines[w.index]
+	amount := w.line.Amount
+	switch {
+	case amount.IsToTotal() && w.g <= 0:
+		out.Err = fault.New("amount", amount.String(), "leaves nothing: the other lines already come to as much", "raise the total, or take from the other lines")
+	case amount.IsToCover() && w.g <= 0:
+		out.Err = fault.New("amount", amount.String(), "needs a base to cover", "add the base, or give an amount")
+	case amount.IsToCover():
+		out.Note = "what covers the base"
+	case amount.IsToTotal():
+		out.Note = "what is missing to the total"
+	}
+	return out.Err != nil
 }
 
 // measureLines gives every weighed line its amounts at this size.
@@ -156,7 +175,7 @@ func (d *Drink) measureLines(r *Reckoning, b *batch) {
 		out := &r.Lines[w.index]
 		tolerance := w.line.tolerance()
 		out.MassG = w.g
-		out.VolumeML = w.g / w.line.Ingredient.BulkGPerML
+		out.VolumeML = w.g / w.line.bulkGPerML()
 		out.Amount, out.AmountErr = w.line.Amount.Scaled(w.line.growth(r.Factor, d.Spices), d.System, tolerance)
 		if w.line.Amount.IsCount() {
 			out.Kitchen = out.Amount
@@ -192,7 +211,7 @@ func (r *Reckoning) fill(b *batch) {
 func (b *batch) keeping(per100 ingredient.Content, r *Reckoning) keep.Drink {
 	d := keep.Drink{
 		AddedSugarsG: per100[ingredient.FreeSugars], SugarsG: per100.SugarsG(),
-		WaterActivity: r.WaterAct, FridgeC: b.d.FridgeC, TigerNut: b.has(ingredient.TagTuber),
+		WaterActivity: r.WaterAct, FridgeC: b.d.FridgeC, TigerNut: b.has(ingredient.TagTuber), Boiled: b.d.Boiled,
 		Unsettled: slices.ContainsFunc(r.Lines, func(l LineReckoning) bool { return l.Err != nil }),
 	}
 	d.Parts = make([]keep.Part, len(b.lines))

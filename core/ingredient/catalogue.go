@@ -145,7 +145,7 @@ func readRow(header, record []string) (*Ingredient, error) {
 	i := &Ingredient{
 		ID: r.cells["id"], Name: r.cells["name"], Aliases: r.list("aliases"),
 		Role: Role(r.cells["role"]), Class: Class(r.cells["class"]), Stage: Stage(r.cells["stage"]),
-		BulkGPerML: r.number("density_g_per_ml"), PieceG: r.pieces(),
+		BulkGPerML: r.number("density_g_per_ml"), Forms: r.forms(), PieceG: r.pieces(),
 		Swelling: r.number("swelling"), UptakeGPerG: r.number("uptake"),
 		SoakH: Span{soak[0], soak[1], soak[2]}, HasSoak: r.cells["soak_h"] != "",
 		Life: Life{life[0], life[1]}, Usual: Usual{usual[0], usual[1]},
@@ -161,6 +161,19 @@ func (r *row) tags() []Tag {
 		tags = append(tags, Tag(t))
 	}
 	return tags
+}
+
+func (r *row) forms() []Form {
+	var forms []Form
+	for _, f := range r.list("forms_g_per_ml") {
+		name, density, _ := strings.Cut(f, "=")
+		v, err := strconv.ParseFloat(density, 64)
+		if err != nil && r.err == nil {
+			r.err = fmt.Errorf("forms: %q", f)
+		}
+		forms = append(forms, Form{name, v})
+	}
+	return forms
 }
 
 func (r *row) pieces() map[quantity.Unit]float64 {

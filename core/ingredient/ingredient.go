@@ -4,6 +4,7 @@ package ingredient
 
 import (
 	"slices"
+	"strings"
 
 	"plushladle/core/quantity"
 )
@@ -87,6 +88,12 @@ type Life struct{ CautiousDays, CustomaryDays float64 }
 // by the glass. Zero is unknown.
 type Usual struct{ LowGPerL, HighGPerL float64 }
 
+// Form is a way an ingredient comes, such as sliced, with its own bulk density.
+type Form struct {
+	Name       string
+	BulkGPerML float64
+}
+
 // Ingredient is one row of the catalogue.
 type Ingredient struct {
 	ID          string
@@ -96,6 +103,7 @@ type Ingredient struct {
 	Class       Class
 	Stage       Stage   // when it goes in if nothing is said
 	BulkGPerML  float64 // as it lies in a measuring cup
+	Forms       []Form  // that lie in the cup otherwise
 	PieceG      map[quantity.Unit]float64
 	Swelling    float64 // volume soaked per volume dry; 0 unknown
 	UptakeGPerG float64 // water taken up in the soak
@@ -114,6 +122,16 @@ type Ingredient struct {
 func (i Ingredient) Tagged(tags ...Tag) *Ingredient {
 	i.tags = tags
 	return &i
+}
+
+// FormIn finds the form that words name; the zero Form where they name none.
+func (i *Ingredient) FormIn(words string) Form {
+	for _, f := range i.Forms {
+		if strings.Contains(words, f.Name) {
+			return f
+		}
+	}
+	return Form{}
 }
 
 // Has tells whether the ingredient carries the tag.

@@ -29,6 +29,8 @@ func TestLife(t *testing.T) {
 		{"mixed bases take the shortest", Drink{Parts: []Part{part("cashew"), part("tiger-nut")}, FridgeC: 4}, 2, 3},
 		{"sweetened", Drink{Parts: []Part{part("almond")}, AddedSugarsG: 1.1, FridgeC: 4}, 1.5, 5},
 		{"sweetened, never under a day", Drink{Parts: []Part{part("tiger-nut")}, AddedSugarsG: 9, FridgeC: 4}, 1, 3},
+		{"boiled", Drink{Parts: []Part{part("almond")}, Boiled: true, FridgeC: 4}, 3, 6},
+		{"boiled, and still capped by its juice", Drink{Parts: []Part{part("almond"), part("orange-juice")}, Boiled: true, FridgeC: 4}, 1, 2},
 		{"just not sweetened", Drink{Parts: []Part{part("almond")}, AddedSugarsG: 1, FridgeC: 4}, 3, 5},
 		{"fresh juice cuts it", Drink{Parts: []Part{part("almond"), part("orange-juice")}, FridgeC: 4}, 1, 2},
 		{"a longer line does not lengthen it", Drink{Parts: []Part{part("tiger-nut"), part("dairy-milk")}, FridgeC: 4}, 2, 3},

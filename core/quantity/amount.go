@@ -43,7 +43,17 @@ type Term struct {
 type Amount struct {
 	terms []Term
 	about bool
+	kind  kind
 }
+
+// kind tells an amount that is measured from one that follows from the rest.
+type kind uint8
+
+const (
+	measured kind = iota
+	toCover       // as much as covers the base
+	toTotal       // the rest of the same ingredient, to the total that the terms give
+)
 
 // Of is the amount of value units.
 func Of(value float64, u Unit) Amount {
@@ -51,7 +61,14 @@ func Of(value float64, u Unit) Amount {
 }
 
 // IsOpen tells whether no amount was given.
-func (a Amount) IsOpen() bool { return len(a.terms) == 0 }
+func (a Amount) IsOpen() bool { return len(a.terms) == 0 && a.kind == measured }
+
+// IsToCover tells whether the amount is as much as covers the base.
+func (a Amount) IsToCover() bool { return a.kind == toCover }
+
+// IsToTotal tells whether the amount is the rest of an ingredient, the terms
+// giving the total.
+func (a Amount) IsToTotal() bool { return a.kind == toTotal }
 
 // IsAbout tells whether the amount was marked as approximate.
 func (a Amount) IsAbout() bool { return a.about }
@@ -98,7 +115,7 @@ func (a Amount) sum(d Dimension, s System) (total float64, ok bool) {
 		}
 		total += t.Middle() * each
 	}
-	return total, !a.IsOpen()
+	return total, len(a.terms) > 0
 }
 
 // IsMetric tells whether the amount is written in grams, millilitres and
@@ -109,7 +126,7 @@ func (a Amount) IsMetric() bool {
 			return false
 		}
 	}
-	return !a.IsOpen()
+	return len(a.terms) > 0
 }
 
 // IsCount tells whether every part of the amount is a count of things.
@@ -119,7 +136,7 @@ func (a Amount) IsCount() bool {
 			return false
 		}
 	}
-	return !a.IsOpen()
+	return len(a.terms) > 0
 }
 
 // String writes the amount as the kitchen does: "1½ cups", "2 tbsp + 1 tsp",
@@ -134,7 +151,13 @@ func (a Amount) String() string {
 	}
 	text := strings.Join(parts, " + ")
 	if a.about {
-		return "about " + text
+		text = "about " + text
+	}
+	switch a.kind {
+	case toCover:
+		return "to cover"
+	case toTotal:
+		return "to a total of " + text
 	}
 	return text
 }

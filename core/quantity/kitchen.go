@@ -110,12 +110,15 @@ func fillFrom(exact float64, fractions []float64, nearest bool) float64 {
 // exist, counts to three figures. errorShare is what rounding to a measure
 // adds, as a share of the exact amount; never beyond the tolerance.
 func (a Amount) Scaled(factor float64, s System, tolerance float64) (scaled Amount, errorShare float64) {
-	if a.IsOpen() {
+	if factor == 1 || len(a.terms) == 0 {
 		return a, 0
 	}
-	if factor == 1 {
-		return a, 0
-	}
+	scaled, errorShare = a.scaled(factor, s, tolerance)
+	scaled.kind = a.kind
+	return scaled, errorShare
+}
+
+func (a Amount) scaled(factor float64, s System, tolerance float64) (Amount, float64) {
 	if a.IsMetric() {
 		return a.times(factor).tidy().rounded(s)
 	}

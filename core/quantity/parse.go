@@ -31,14 +31,31 @@ func ParseAmount(text string) (Amount, error) {
 	if len(trimmed) > maxAmount {
 		return Amount{}, fault.New("amount", trimmed, "is too long for an amount", accepts)
 	}
-	a, rest, err := ParseLeading(trimmed)
+	p := parser{text: trimmed}
+	kind := p.kind()
+	if kind == toCover && p.rest() == "" {
+		return Amount{kind: toCover}, nil
+	}
+	a, rest, err := ParseLeading(p.rest())
 	if err != nil {
 		return Amount{}, err
 	}
-	if a.IsOpen() || strings.TrimSpace(rest) != "" {
+	a.kind = kind
+	if len(a.terms) == 0 || kind == toCover || strings.TrimSpace(rest) != "" {
 		return Amount{}, fault.New("amount", trimmed, "is not an amount", accepts)
 	}
 	return a, nil
+}
+
+// kind reads "to cover" or "to a total of" before an amount.
+func (p *parser) kind() kind {
+	switch {
+	case p.acceptAny("to cover", "enough to cover"):
+		return toCover
+	case p.acceptAny("the rest, to a total of ", "to a total of ", "to make "):
+		return toTotal
+	}
+	return measured
 }
 
 // ParseLeading reads the amount at the start of text and returns what follows

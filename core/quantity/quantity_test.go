@@ -86,6 +86,9 @@ func TestParseAmountReadsWhatPeopleWrite(t *testing.T) {
 		{"two thumbs", "2 thumbs"},
 		{"1 piece", "1 piece"},
 		{"1/8 tsp", "⅛ tsp"},
+		{"to cover", "to cover"},
+		{"to a total of 6 cups", "to a total of 6 cups"},
+		{"the rest, to a total of 1.5 l", "to a total of 1.5 L"},
 		{"", ""},
 	}
 	for _, tt := range tests {
@@ -173,6 +176,7 @@ func TestScaledKeepsTheStyleItWasWrittenIn(t *testing.T) {
 		{"1 tsp", 3, "1 tbsp"},
 		{"3-4 pieces", 2, "6–8 pieces"},
 		{"1 (14 oz) can", 0.5, "½ (14 oz) can"},
+		{"to a total of 1 L", 3, "to a total of 3 L"},
 	}
 	for _, tt := range tests {
 		a, err := ParseAmount(tt.text)
@@ -183,7 +187,7 @@ func TestScaledKeepsTheStyleItWasWrittenIn(t *testing.T) {
 }
 
 func FuzzParseAmount(f *testing.F) {
-	for _, seed := range []string{"1 1/2 cups", "1,5 dl", "2 x 400 ml", "1 (14 oz) can", "~ 3–4", "half a cup", "1 heaped t", "1e3 g", "½", "1 lb 4 oz", "2 14-oz cans", "a", "-1"} {
+	for _, seed := range []string{"1 1/2 cups", "1,5 dl", "2 x 400 ml", "1 (14 oz) can", "~ 3–4", "to cover", "to a total of 1 l", "half a cup", "1 heaped t", "1e3 g", "½", "1 lb 4 oz", "2 14-oz cans", "a", "-1"} {
 		f.Add(seed)
 	}
 	f.Fuzz(func(t *testing.T, text string) {

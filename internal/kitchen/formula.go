@@ -5,6 +5,7 @@ package kitchen
 
 import (
 	"reflect"
+	"strings"
 
 	"plushladle/core/extract"
 	"plushladle/core/fault"
@@ -23,6 +24,7 @@ type Formula struct {
 	WaterC    float64 `json:"waterC" minimum:"0" maximum:"100" doc:"temperature of the grinding water, °C"`
 	Spices    string  `json:"spices" enum:"linear,eased" doc:"how strong spices grow with a batch"`
 	ServingML float64 `json:"servingML" minimum:"0" maximum:"5000" doc:"0 for the usual serving of its style"`
+	Boiled    bool    `json:"boiled" doc:"boiled, cooled fast, and kept in a sterilised bottle"`
 	SizeBy    string  `json:"sizeBy" enum:",times,volume,servings,base" doc:"empty for the amounts as written"`
 	SizeValue float64 `json:"sizeValue" minimum:"0" maximum:"1000000" doc:"a factor, mL, servings or g of base"`
 }
@@ -70,6 +72,7 @@ func (f Formula) Drink(name string, ways Ways, catalogue *ingredient.Catalogue) 
 	}
 	d.Method.BlendS, d.Method.WaterC = f.BlendS, f.WaterC
 	d.Size = formula.Size{By: formula.SizeBy(f.SizeBy), Value: f.SizeValue}
+	d.Boiled = f.Boiled
 	d.ServingML, d.Spices = f.ServingML, formula.SpiceSchool(f.Spices)
 	d.FridgeC, d.JugML = ways.FridgeC, ways.JugML
 	lineErrors := make([]error, len(f.Lines))
@@ -88,6 +91,8 @@ func (l Line) read(catalogue *ingredient.Catalogue) (formula.Line, error) {
 	}
 	if !ok {
 		line.Ingredient = nil
+	} else {
+		line.Form = i.FormIn(strings.ToLower(l.Ingredient + " " + l.Note))
 	}
 	amount, err := quantity.ParseAmount(l.Amount)
 	line.Amount = amount
@@ -106,6 +111,9 @@ func ReadLine(text string, catalogue *ingredient.Catalogue) (Line, error) {
 	}
 	if read.Ingredient != nil {
 		line.Ingredient = read.Ingredient.Name
+		if form := read.Form.Name; form != "" && !strings.Contains(strings.ToLower(line.Note), form) {
+			line.Note = strings.TrimSuffix(form+", "+line.Note, ", ") // its name is now the plain one
+		}
 	}
 	return line, nil
 }

@@ -418,6 +418,8 @@ export interface components {
              * @description seconds in the blender
              */
             blendS: number;
+            /** @description boiled, cooled fast, and kept in a sterilised bottle */
+            boiled: boolean;
             lines: components["schemas"]["Line"][];
             /**
              * Format: double

@@ -13,7 +13,7 @@ export function Menu({ trigger, children, align = 'end' }: Props) {
           align={align}
           sideOffset={4}
           collisionPadding={8}
-          className="z-50 max-h-[70dvh] min-w-52 overflow-auto rounded-2xl border-2 border-rim bg-enamel p-1 text-ink shadow-lg"
+          className="z-50 max-h-(--radix-dropdown-menu-content-available-height) min-w-52 overflow-auto rounded-2xl border-2 border-rim bg-enamel p-1 text-ink shadow-lg"
         >
           {children}
         </Radix.Content>
@@ -29,7 +29,7 @@ export function MenuItem({ onSelect, children, disabled, hint }: ItemProps) {
     <Radix.Item
       onSelect={onSelect}
       disabled={disabled}
-      className="flex min-h-10 items-center gap-3 rounded-xl px-3 outline-none data-disabled:opacity-45 data-highlighted:bg-linen"
+      className="flex min-h-9 max-sm:min-h-11 items-center gap-3 rounded-xl px-3 outline-none data-disabled:opacity-45 data-highlighted:bg-linen"
     >
       {children}
       {hint && <span className="ml-auto pl-4 text-sm text-mute">{hint}</span>}
@@ -45,7 +45,7 @@ export function MenuCheck({ checked, onChange, children }: CheckProps) {
     <Radix.CheckboxItem
       checked={checked}
       onCheckedChange={onChange}
-      className="flex min-h-10 items-center gap-3 rounded-xl px-3 outline-none data-highlighted:bg-linen"
+      className="flex min-h-9 max-sm:min-h-11 items-center gap-3 rounded-xl px-3 outline-none data-highlighted:bg-linen"
     >
       <span aria-hidden className="grid size-4 place-items-center rounded border-2 border-rim text-xs">
         <Radix.ItemIndicator>✓</Radix.ItemIndicator>

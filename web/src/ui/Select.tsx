@@ -35,7 +35,7 @@ export function Select({ label, value, choices, onChange, className }: Props) {
         <Radix.Content
           position="popper"
           sideOffset={4}
-          className="z-50 max-h-80 overflow-auto rounded-2xl border-2 border-rim bg-enamel p-1 text-ink shadow-lg"
+          className="z-50 max-h-(--radix-select-content-available-height) overflow-auto rounded-2xl border-2 border-rim bg-enamel p-1 text-ink shadow-lg"
         >
           <Radix.Viewport>
             {choices.map((c) => (

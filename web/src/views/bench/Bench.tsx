@@ -4,7 +4,7 @@ import { Redirect } from 'wouter'
 import { answer, api, Refused } from '../../api/client'
 import { useDrinks, useReckoning } from '../../api/hooks'
 import type { Drink, Formula, Reckoning } from '../../api/schema'
-import { strainers, systems } from '../../app/choices'
+import { finishes, strainers, systems } from '../../app/choices'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 import { Select } from '../../ui/Select'
@@ -146,6 +146,12 @@ function Ways({ bench }: { bench: BenchDraft }) {
         value={formula.system}
         choices={systems}
         onChange={(v) => bench.setFormula({ system: v as Formula['system'] })}
+      />
+      <Select
+        label="Finished"
+        value={formula.boiled ? 'boiled' : 'raw'}
+        choices={finishes}
+        onChange={(v) => bench.setFormula({ boiled: v === 'boiled' })}
       />
     </div>
   )
