@@ -32,6 +32,9 @@ func (l Line) grams(system quantity.System) (g float64, note string, err error) 
 
 func (l Line) termGrams(t quantity.Term, system quantity.System) (float64, string, error) {
 	if t.Unit.Dimension() != quantity.Count {
+		if t.Unit == quantity.OwnMeasure {
+			return l.measureGrams(t.Size(system), quantity.Millilitre, system)
+		}
 		return l.measureGrams(t.Middle(), t.Unit, system)
 	}
 	if t.HasPack() {

@@ -60,7 +60,36 @@ func readCatalogue(text string) (*Catalogue, error) {
 			return nil, fmt.Errorf("row %d: %w", n+2, err)
 		}
 	}
+	for n, i := range c.rows {
+		if err := c.blend(i, records[n+1][slices.Index(records[0], "parts")]); err != nil {
+			return nil, fmt.Errorf("row %d: %w", n+2, err)
+		}
+	}
 	return c, nil
+}
+
+// blend gives a blend its parts, written "cinnamon=0.6;clove=0.4", and the
+// composition and allergens that follow from them.
+func (c *Catalogue) blend(i *Ingredient, parts string) error {
+	if parts == "" {
+		return nil
+	}
+	for _, part := range strings.Split(parts, ";") {
+		id, share, _ := strings.Cut(part, "=")
+		of, ok := c.ByID(id)
+		v, err := strconv.ParseFloat(share, 64)
+		if !ok || err != nil {
+			return fmt.Errorf("parts: %q", part)
+		}
+		i.Parts = append(i.Parts, Share{of, v})
+		i.PerGram = i.PerGram.Plus(of.PerGram.Times(v))
+		for _, tag := range of.tags {
+			if !i.Has(tag) {
+				i.tags = append(i.tags, tag)
+			}
+		}
+	}
+	return nil
 }
 
 // With is the catalogue with more ingredients. One whose name is taken already
@@ -82,6 +111,10 @@ func (c *Catalogue) add(i *Ingredient) error {
 			return fmt.Errorf("%q is already a name of %s", name, other.ID)
 		}
 		c.byName[key] = i
+	}
+	i.folded = nil
+	for _, name := range append([]string{i.Name}, i.Aliases...) {
+		i.folded = append(i.folded, []rune(fold(name)))
 	}
 	c.exact[i.Name] = i
 	c.rows = append(c.rows, i)
@@ -142,6 +175,10 @@ func readRow(header, record []string) (*Ingredient, error) {
 	soak := r.numbers("soak_h", 3)
 	life := r.numbers("life_days", 2)
 	usual := r.numbers("usual_g_per_l", 2)
+	edible := r.number("edible_pct") / 100
+	if edible == 0 {
+		edible = 1
+	}
 	i := &Ingredient{
 		ID: r.cells["id"], Name: r.cells["name"], Aliases: r.list("aliases"),
 		Role: Role(r.cells["role"]), Class: Class(r.cells["class"]), Stage: Stage(r.cells["stage"]),
@@ -150,7 +187,8 @@ func readRow(header, record []string) (*Ingredient, error) {
 		SoakH: Span{soak[0], soak[1], soak[2]}, HasSoak: r.cells["soak_h"] != "",
 		Life: Life{life[0], life[1]}, Usual: Usual{usual[0], usual[1]},
 		PerGram: r.content(), Allergens: r.list("allergens"), Vegan: r.cells["vegan"] == "yes",
-		Source: r.cells["source"], tags: r.tags(),
+		EdibleShare: edible, SkinShare: r.number("skin_pct") / 100, StoneShare: r.number("stone_pct") / 100,
+		Equals: r.equal(), Character: r.cells["character"], Source: r.cells["source"], tags: r.tags(),
 	}
 	return i, r.err
 }
@@ -161,6 +199,18 @@ func (r *row) tags() []Tag {
 		tags = append(tags, Tag(t))
 	}
 	return tags
+}
+
+func (r *row) equal() Equal {
+	if r.cells["equals"] == "" {
+		return Equal{}
+	}
+	group, grams, _ := strings.Cut(r.cells["equals"], "=")
+	v, err := strconv.ParseFloat(grams, 64)
+	if err != nil && r.err == nil {
+		r.err = fmt.Errorf("equals: %w", err)
+	}
+	return Equal{group, v}
 }
 
 func (r *row) forms() []Form {
@@ -196,7 +246,7 @@ var columnOf = [componentCount]string{
 	Galactose: "galactose", Lactose: "lactose", Maltose: "maltose", Starch: "starch", Fibre: "fibre",
 	Xylitol: "xylitol", Erythritol: "erythritol", Alcohol: "alcohol", Ash: "ash",
 	SaturatedFat: "sat_fat", FreeSugars: "free_sugars", SodiumMg: "sodium_mg", SeleniumUg: "selenium_ug",
-	IodineUg: "iodine_ug", CoumarinMg: "coumarin_mg",
+	IodineUg: "iodine_ug", CoumarinMg: "coumarin_mg", SteviaG: "stevia", MonkFruitG: "monk_fruit",
 }
 
 func (r *row) content() Content {

@@ -10,6 +10,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"plushladle/core/fault"
 	"plushladle/core/quantity"
 )
 
@@ -186,4 +187,74 @@ func TestSuggestPutsTheNearestFirst(t *testing.T) {
 		assert.LessOrEqual(t, len(found), 5)
 	}
 	assert.Empty(t, Standard().Suggest("zzz", 5))
+}
+
+// With one letter in six wrong (left out, swapped, changed or added) an
+// ingredient is still among the first three found.
+func TestSuggestForgivesALetterInSix(t *testing.T) {
+	t.Parallel()
+	for _, i := range Standard().All() {
+		name := []rune(fold(i.Name))
+		if len(name) < 6 {
+			continue
+		}
+		for at := 1; at+1 < len(name); at += 3 {
+			left := string(name[:at]) + string(name[at+1:])
+			swapped := string(name[:at]) + string(name[at+1]) + string(name[at]) + string(name[at+2:])
+			for _, typed := range []string{left, swapped, string(name[:at]) + "q" + string(name[at+1:])} {
+				assert.Contains(t, Standard().Suggest(typed, 3), i, typed)
+			}
+		}
+	}
+}
+
+func TestBlendsAreTheSumOfTheirParts(t *testing.T) {
+	t.Parallel()
+	pie, _ := Standard().ByID("pumpkin-pie-spice")
+	require.Len(t, pie.Parts, 5)
+	sum, shares := Content{}, 0.
+	for _, p := range pie.Parts {
+		sum, shares = sum.Plus(p.Ingredient.PerGram.Times(p.Share)), shares+p.Share
+	}
+	assert.InDelta(t, 1, shares, 1e-9)
+	assert.InDelta(t, sum[CoumarinMg], pie.PerGram[CoumarinMg], 1e-12)
+	assert.True(t, pie.Has(TagNutmeg), "a caution follows the part into the blend")
+}
+
+// From memory: skins are a twentieth of an almond, hulls 8 % of a soybean's
+// dry mass; salted nuts carry about 465 mg of sodium in 100 g more.
+func TestTreatments(t *testing.T) {
+	t.Parallel()
+	almond, _ := Standard().ByID("almond")
+	assert.InDelta(t, 1-.05*(1-almond.PerGram[Water]), almond.Treated(Treatment{Skinned: true}).MassG()+1-almond.PerGram.MassG(), 1e-9)
+	assert.InDelta(t, 4.65, almond.Treated(Treatment{Salted: true})[SodiumMg]-almond.PerGram[SodiumMg], .01)
+	roasted := almond.Treated(Treatment{Roasted: true})
+	assert.Greater(t, roasted[Fat], almond.PerGram[Fat])
+	assert.InDelta(t, almond.PerGram.MassG(), roasted.MassG(), 1e-9)
+	assert.Equal(t, Treatment{Roasted: true}, TreatmentIn("almonds, roasted and unsalted"))
+	baobab, _ := Standard().ByID("baobab-seed")
+	assert.InDelta(t, .4, baobab.Treated(Treatment{}).MassG(), .01, "the seed never goes in")
+}
+
+func TestTheCooksOwnRow(t *testing.T) {
+	t.Parallel()
+	plain, err := Own{ID: "own-1", Name: "Lock-side syrup", Role: Sweetener}.Row()
+	require.NoError(t, err)
+	assert.True(t, plain.Bare)
+	full, err := Own{ID: "own-2", Name: "Lock-side syrup", Role: Sweetener, GPerCup: new(320.), Per100G: &OwnContent{CarbohydrateG: 70, SugarsG: 65, FibreG: 1}}.Row()
+	require.NoError(t, err)
+	assert.InDelta(t, 1, full.PerGram.MassG(), 1e-9)
+	assert.InDelta(t, .65, full.PerGram.SucroseEquivalentG(), 1e-9)
+	for field, bad := range map[string]Own{
+		"name":          {Role: Spice},
+		"gPerCup":       {Name: "x", GPerCup: new(-1.)},
+		"sugarsG":       {Name: "x", Per100G: &OwnContent{CarbohydrateG: 5, SugarsG: 6}},
+		"carbohydrateG": {Name: "x", Per100G: &OwnContent{FatG: 60, CarbohydrateG: 60}},
+		"fatG":          {Name: "x", Per100G: &OwnContent{FatG: math.NaN()}},
+	} {
+		_, err := bad.Row()
+		var e *fault.Error
+		require.ErrorAs(t, err, &e, field)
+		assert.Equal(t, field, e.Field)
+	}
 }

@@ -28,6 +28,8 @@ const (
 	SeleniumUg   // µg
 	IodineUg     // µg
 	CoumarinMg   // mg
+	SteviaG      // steviol glycosides, part of Fibre, g
+	MonkFruitG   // mogrosides, part of Fibre, g
 
 	componentCount
 	massComponents = Ash + 1
@@ -114,7 +116,7 @@ func (c Content) EnergyKcal() float64 {
 // memory.
 var relativeSweetness = [componentCount]float64{
 	Sucrose: 1, Fructose: 1.14, Glucose: 0.69, Maltose: 0.46, Lactose: 0.39, Galactose: 0.63,
-	Xylitol: 1.02, Erythritol: 0.65,
+	Xylitol: 1.02, Erythritol: 0.65, SteviaG: 250, MonkFruitG: 200,
 }
 
 // SucroseEquivalentG is the mass of sucrose that would be as sweet, in grams.

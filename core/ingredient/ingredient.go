@@ -21,7 +21,13 @@ const (
 	Flavour   Role = "flavour"
 	FatRole   Role = "fat"
 	Salt      Role = "salt"
+	Dairy     Role = "dairy"
+	Body      Role = "body"
+	Other     Role = "other"
 )
+
+// Roles are all of them, in the order they are offered.
+var Roles = []Role{Base, Liquid, Sweetener, Spice, Flavour, FatRole, Salt, Dairy, Body, Other}
 
 // Stage is when an ingredient goes in.
 type Stage string
@@ -76,6 +82,7 @@ const (
 	TagRice      Tag = "rice"      // inorganic arsenic; not for small children
 	TagDairy     Tag = "dairy"     // shortens the drink's life
 	TagTuber     Tag = "tuber"     // called a nut and is none
+	TagHerb      Tag = "herb"      // a herb or mushroom taken for more than its taste
 )
 
 // Span is a minimum, a usual and a maximum, in the unit of the field.
@@ -112,10 +119,31 @@ type Ingredient struct {
 	Life        Life
 	Usual       Usual
 	PerGram     Content
+	Bare        bool // the cook's own row with no composition: it costs and is named, and no figure counts it
 	Allergens   []string
 	Vegan       bool
+	EdibleShare float64 // of what is bought in its shell, peel or with its stone; 1 where nothing is thrown away
+	SkinShare   float64 // of the dry mass, taken off where it is skinned
+	StoneShare  float64 // of what is measured, which never goes in
+	Equals      Equal   // what it stands for among its likes
+	Parts       []Share // of a blend; empty for anything else
+	Character   string  // what a sweetener brings besides sweetness
 	Source      string
 	tags        []Tag
+	folded      [][]rune // its name and aliases, for the search
+}
+
+// Equal puts forms of one thing on one scale: GramsPerUnit of this one do the
+// work of GramsPerUnit of another in the same group. The zero Equal is none.
+type Equal struct {
+	Group        string
+	GramsPerUnit float64
+}
+
+// Share is a part of a blend, as a share of its mass.
+type Share struct {
+	Ingredient *Ingredient
+	Share      float64
 }
 
 // Tagged is a copy of the ingredient with the given tags.

@@ -1,7 +1,7 @@
 package ingredient
 
 import (
-	"sort"
+	"slices"
 	"strings"
 	"unicode"
 )
@@ -88,29 +88,20 @@ func without(words []string, left map[string]bool) []string {
 
 // Suggest returns up to limit ingredients for a type-ahead, best first: those
 // with a name or alias that begins with what is typed, then those with a word
-// that does, then those that contain it.
+// that does, then those that contain it, then those it is a misspelling of.
 func (c *Catalogue) Suggest(typed string, limit int) []*Ingredient {
 	key := fold(typed)
 	if runes := []rune(key); len(runes) > maxSearch {
 		key = string(runes[:maxSearch])
 	}
-	type hit struct {
-		i     *Ingredient
-		rank  int
-		order int
-	}
-	var hits []hit
-	for order, i := range c.rows {
-		if rank, ok := i.rank(key); ok {
-			hits = append(hits, hit{i, rank, order})
+	hits := c.hits(key, (*Ingredient).rank)
+	if len(hits) < limit && len(key) >= minMisspelt {
+		for _, h := range c.hits(key, (*Ingredient).misspelt) {
+			if !slices.ContainsFunc(hits, func(known hit) bool { return known.i == h.i }) {
+				hits = append(hits, h)
+			}
 		}
 	}
-	sort.Slice(hits, func(a, b int) bool {
-		if hits[a].rank != hits[b].rank {
-			return hits[a].rank < hits[b].rank
-		}
-		return hits[a].order < hits[b].order
-	})
 	found := make([]*Ingredient, 0, limit)
 	for _, h := range hits[:min(limit, len(hits))] {
 		found = append(found, h.i)
@@ -118,11 +109,27 @@ func (c *Catalogue) Suggest(typed string, limit int) []*Ingredient {
 	return found
 }
 
+type hit struct {
+	i    *Ingredient
+	rank int
+}
+
+func (c *Catalogue) hits(key string, rank func(*Ingredient, string) (int, bool)) []hit {
+	var hits []hit
+	for _, i := range c.rows {
+		if r, ok := rank(i, key); ok {
+			hits = append(hits, hit{i, r})
+		}
+	}
+	slices.SortStableFunc(hits, func(a, b hit) int { return a.rank - b.rank })
+	return hits
+}
+
 // rank is 0 for the very name, growing as the match gets looser.
 func (i *Ingredient) rank(key string) (int, bool) {
 	best, found := 0, false
-	for n, name := range append([]string{i.Name}, i.Aliases...) {
-		folded := fold(name)
+	for n, name := range i.folded {
+		folded := string(name)
 		rank := -1
 		switch {
 		case folded == key:
@@ -146,6 +153,57 @@ func (i *Ingredient) rank(key string) (int, bool) {
 		}
 	}
 	return best, found
+}
+
+const (
+	minMisspelt     = 3 // letters, below which everything is near to everything
+	lettersPerError = 6
+)
+
+// misspelt ranks by how many letters are wrong, one in six being forgiven. A
+// name may go on behind what is typed so far.
+func (i *Ingredient) misspelt(key string) (int, bool) {
+	typed := []rune(key)
+	forgiven := (len(typed) + lettersPerError - 1) / lettersPerError
+	best := forgiven + 1
+	for _, full := range i.folded {
+		if len(full) < len(typed)-forgiven {
+			continue
+		}
+		best = min(best, 1+distance(typed, full[:min(len(full), len(typed))]))
+		if len(full) <= len(typed)+forgiven {
+			best = min(best, distance(typed, full))
+		}
+	}
+	return best, best <= forgiven
+}
+
+// distance is how many letters must be changed, added, left out or swapped
+// with their neighbour to make b of a.
+func distance(a, b []rune) int {
+	var rows [3][maxSearch + 2]int
+	if len(b) > maxSearch {
+		b = b[:maxSearch]
+	}
+	before, last, row := &rows[0], &rows[1], &rows[2]
+	for m := range len(b) + 1 {
+		last[m] = m
+	}
+	for n := 1; n <= len(a); n++ {
+		row[0] = n
+		for m := 1; m <= len(b); m++ {
+			wrong := 1
+			if a[n-1] == b[m-1] {
+				wrong = 0
+			}
+			row[m] = min(last[m]+1, row[m-1]+1, last[m-1]+wrong)
+			if n > 1 && m > 1 && a[n-1] == b[m-2] && a[n-2] == b[m-1] {
+				row[m] = min(row[m], before[m-2]+1)
+			}
+		}
+		before, last, row = last, row, before
+	}
+	return last[len(b)]
 }
 
 // fold brings a name to one spelling: lower case, letters and digits, single

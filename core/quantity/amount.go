@@ -36,7 +36,19 @@ type Term struct {
 	Unit      Unit
 	Fill      Fill
 	Pack      Pack // the zero Pack when none is stated
+	Own       Own  // the measure where Unit is OwnMeasure
 }
+
+// size is what one unit of the term holds, in g or mL; 0 for a count.
+func (t Term) size(s System) float64 {
+	if t.Unit == OwnMeasure {
+		return t.Own.ML
+	}
+	return t.Unit.Size(s)
+}
+
+// Size is what the term holds, in g for a mass, mL for a volume, 0 for a count.
+func (t Term) Size(s System) float64 { return t.Middle() * t.size(s) }
 
 // Amount is an amount as people write it: one term or several added together.
 // The zero Amount is open: no amount was given.
@@ -103,7 +115,7 @@ func (a Amount) Mass(s System) (g float64, ok bool) { return a.sum(Mass, s) }
 
 func (a Amount) sum(d Dimension, s System) (total float64, ok bool) {
 	for _, t := range a.terms {
-		each := t.Unit.Size(s)
+		each := t.size(s)
 		unit := t.Unit
 		if t.HasPack() && units[t.Pack.Unit].fractions { // "2 x 1/4 tsp" is a volume, "2 x 400 ml" two packs
 			unit, each = t.Pack.Unit, t.Pack.Value*t.Pack.Unit.Size(s)
@@ -178,8 +190,18 @@ func (t Term) String() string {
 	if t.HasPack() {
 		b.WriteString(" (" + formatValue(t.Pack.Value, t.Pack.Unit) + " " + unitText(t.Pack.Unit, t.Pack.Value) + ")")
 	}
-	b.WriteString(" " + unitText(t.Unit, t.High))
+	b.WriteString(" " + t.unitText())
 	return b.String()
+}
+
+func (t Term) unitText() string {
+	switch {
+	case t.Unit != OwnMeasure:
+		return unitText(t.Unit, t.High)
+	case t.High > 1:
+		return t.Own.Name + "s"
+	}
+	return t.Own.Name
 }
 
 func unitText(u Unit, value float64) string {

@@ -144,7 +144,7 @@ func (a Amount) rounded(s System) (Amount, float64) {
 // amount with itself.
 func (a Amount) size(s System) (total float64) {
 	for _, t := range a.terms {
-		total += t.Middle() * t.Unit.Size(s)
+		total += t.Size(s)
 	}
 	return total
 }

@@ -23,7 +23,7 @@ const accepts = `write it as "1 1/2 cups", "250 g", "2 tbsp + 1 tsp", "3-4 piece
 // ParseAmount reads an amount written on its own, such as "1 1/2 cups",
 // "250g" or "1 (14 oz) can". Blank text is the open amount. The error is a
 // *fault.Error for the field "amount".
-func ParseAmount(text string) (Amount, error) {
+func (r Reader) ParseAmount(text string) (Amount, error) {
 	trimmed := strings.TrimSpace(text)
 	if trimmed == "" {
 		return Amount{}, nil
@@ -31,12 +31,12 @@ func ParseAmount(text string) (Amount, error) {
 	if len(trimmed) > maxAmount {
 		return Amount{}, fault.New("amount", trimmed, "is too long for an amount", accepts)
 	}
-	p := parser{text: trimmed}
+	p := parser{text: trimmed, own: r.own}
 	kind := p.kind()
 	if kind == toCover && p.rest() == "" {
 		return Amount{kind: toCover}, nil
 	}
-	a, rest, err := ParseLeading(p.rest())
+	a, rest, err := r.ParseLeading(p.rest())
 	if err != nil {
 		return Amount{}, err
 	}
@@ -62,8 +62,8 @@ func (p *parser) kind() kind {
 // it. Text that starts with no amount gives the open amount and all of text.
 // The error is for a number that is there but cannot be an amount: negative,
 // or beyond a million.
-func ParseLeading(text string) (Amount, string, error) {
-	p := parser{text: text}
+func (r Reader) ParseLeading(text string) (Amount, string, error) {
+	p := parser{text: text, own: r.own}
 	p.skipSpace()
 	if isNegative(p.text[p.at:]) {
 		return Amount{}, text, fault.New("amount", firstWords(p.text[p.at:]), "is below zero", "use a number above zero")
@@ -121,6 +121,8 @@ func firstWords(s string) string {
 type parser struct {
 	text string
 	at   int
+	own  map[string]Own
+	last Own // the measure of the cook's own that unit read last
 }
 
 func (p *parser) rest() string { return p.text[p.at:] }
@@ -160,13 +162,13 @@ func (p *parser) joins(before []Term) bool {
 	}
 	last := before[len(before)-1]
 	p.acceptAny("and ")
-	ahead := parser{text: p.text, at: p.at}
+	ahead := parser{text: p.text, at: p.at, own: p.own}
 	t, ok := ahead.term()
 	if !ok || t.Unit == Piece || last.Unit == Piece {
 		return false
 	}
 	d := last.Unit.Dimension()
-	return d != Count && t.Unit.Dimension() == d && t.Unit.Size(US) < last.Unit.Size(US)
+	return d != Count && t.Unit.Dimension() == d && t.size(US) < last.size(US)
 }
 
 // term reads a number or a range, what it is heaped or packed as, and a unit.
@@ -184,7 +186,7 @@ func (p *parser) term() (Term, bool) {
 	t := Term{Low: low, High: high, Fill: max(fill, p.fill())}
 	p.packInBrackets(&t)
 	if u, ok := p.unit(); ok {
-		t.Unit = u
+		t.Unit, t.Own = u, p.last
 		p.packBefore(&t)
 		if u == Can || u == Carton {
 			p.packInBrackets(&t)
@@ -307,7 +309,7 @@ func (p *parser) pack() (Pack, bool) {
 	}
 	p.acceptAny("-")
 	u, ok := p.unit()
-	if !ok || u.Dimension() == Count || value < minValue {
+	if !ok || u == OwnMeasure || u.Dimension() == Count || value < minValue {
 		return Pack{}, false
 	}
 	return Pack{Value: value, Unit: u}, true
@@ -317,8 +319,13 @@ func (p *parser) pack() (Pack, bool) {
 func (p *parser) unit() (Unit, bool) {
 	p.skipSpace()
 	first, afterFirst := word(p.text, p.at)
+	p.last = Own{}
 	if first == "" {
 		return Piece, false
+	}
+	if own, ok := p.own[strings.ToLower(first)]; ok {
+		p.last, p.at = own, afterFirst
+		return OwnMeasure, true
 	}
 	if second, afterSecond := word(p.text, afterFirst); second != "" {
 		if u, ok := UnitOf(first + " " + second); ok {

@@ -77,6 +77,7 @@ const (
 	Pod
 	Can
 	Carton
+	OwnMeasure // a measure of the cook's own, named in its Term
 	unitCount
 )
 
@@ -141,19 +142,20 @@ var units = [unitCount]unitInfo{
 	Gallon:     {"gallon", "gallons", Volume, [4]float64{usGallonML, 8 * imperialPintML, 8 * imperialPintML, 8 * imperialPintML}, true},
 	// Metric and Australian kitchens have no pint of their own and use the imperial one.
 	// Dash, pinch and smidgen: common practice, no source.
-	Dash:    {"dash", "dashes", Volume, perTeaspoon(1. / 8), true},
-	Pinch:   {"pinch", "pinches", Volume, perTeaspoon(1. / 16), true},
-	Smidgen: {"smidgen", "smidgens", Volume, perTeaspoon(1. / 32), true},
-	Capful:  {"capful", "capfuls", Volume, same(capfulML), true},
-	Drizzle: {"drizzle", "drizzles", Volume, same(drizzleML), true},
-	Shake:   {"shake", "shakes", Mass, same(gramsPerShake), true},
-	Inch:    {"inch", "inches", Count, same(0), true},
-	Thumb:   {"thumb", "thumbs", Count, same(0), true},
-	Stick:   {"stick", "sticks", Count, same(0), true},
-	Bean:    {"bean", "beans", Count, same(0), true},
-	Pod:     {"pod", "pods", Count, same(0), true},
-	Can:     {"can", "cans", Count, same(0), true},
-	Carton:  {"carton", "cartons", Count, same(0), true},
+	Dash:       {"dash", "dashes", Volume, perTeaspoon(1. / 8), true},
+	Pinch:      {"pinch", "pinches", Volume, perTeaspoon(1. / 16), true},
+	Smidgen:    {"smidgen", "smidgens", Volume, perTeaspoon(1. / 32), true},
+	Capful:     {"capful", "capfuls", Volume, same(capfulML), true},
+	Drizzle:    {"drizzle", "drizzles", Volume, same(drizzleML), true},
+	Shake:      {"shake", "shakes", Mass, same(gramsPerShake), true},
+	Inch:       {"inch", "inches", Count, same(0), true},
+	Thumb:      {"thumb", "thumbs", Count, same(0), true},
+	Stick:      {"stick", "sticks", Count, same(0), true},
+	Bean:       {"bean", "beans", Count, same(0), true},
+	Pod:        {"pod", "pods", Count, same(0), true},
+	Can:        {"can", "cans", Count, same(0), true},
+	Carton:     {"carton", "cartons", Count, same(0), true},
+	OwnMeasure: {"", "", Volume, same(0), true},
 }
 
 func (u Unit) String() string { return units[u].singular }

@@ -1,0 +1,122 @@
+package ingredient
+
+import (
+	"fmt"
+	"math"
+	"strings"
+
+	"plushladle/core/fault"
+	"plushladle/core/quantity"
+)
+
+// Own is a row the cook adds. Only the name and the role are needed; nil
+// figures are not known, and what hangs on them is not reckoned.
+type Own struct {
+	ID        string
+	Name      string
+	Role      Role
+	GPerCup   *float64 // US cup
+	PieceG    *float64
+	Per100G   *OwnContent
+	LifeDays  *float64 // opened, in the fridge
+	Allergens []string
+	Vegan     bool
+}
+
+// OwnContent is what a label says of 100 g, in g except for sodium.
+type OwnContent struct {
+	ProteinG, FatG, SaturatedFatG, CarbohydrateG, SugarsG, FibreG, SodiumMg float64
+}
+
+var usCupML = quantity.Cup.Size(quantity.US)
+
+// Limits of what a label can say.
+const (
+	maxPer100G  = 100.5 // rounding on a label
+	maxSodiumMg = 40000
+	maxGPerCup  = 5000
+)
+
+// Row is the own row as an ingredient. The error, a *fault.Error, names the
+// field as the cook sees it.
+func (o Own) Row() (*Ingredient, error) {
+	if strings.TrimSpace(o.Name) == "" {
+		return nil, fault.New("name", "", "an ingredient needs a name", "use 1 to 120 characters")
+	}
+	i := &Ingredient{
+		ID: o.ID, Name: strings.TrimSpace(o.Name), Role: o.Role, Class: Soluble, Stage: Grind,
+		PieceG: map[quantity.Unit]float64{}, Allergens: o.Allergens, Vegan: o.Vegan, EdibleShare: 1, Bare: true, Source: "the cook's own",
+	}
+	i.Class, i.Stage = usualOf(o.Role)
+	if err := o.measures(i); err != nil {
+		return nil, err
+	}
+	if o.LifeDays != nil {
+		i.Life = Life{*o.LifeDays, *o.LifeDays}
+	}
+	if o.Per100G == nil {
+		return i, nil
+	}
+	return i, o.Per100G.fill(i)
+}
+
+// usualOf is how an ingredient of a role gives up what it holds, and when it
+// goes in, where nothing else is known.
+func usualOf(r Role) (Class, Stage) {
+	switch r {
+	case Base:
+		return Nut, Grind
+	case Spice:
+		return SpiceDry, Grind
+	case Liquid, Salt:
+		return Soluble, Grind
+	}
+	return Soluble, Strained
+}
+
+func (o Own) measures(i *Ingredient) error {
+	if o.GPerCup != nil {
+		if !(*o.GPerCup > 0 && *o.GPerCup <= maxGPerCup) {
+			return fault.New("gPerCup", fmt.Sprint(*o.GPerCup), "cannot be what a cup weighs", "use grams above 0, up to 5000")
+		}
+		i.BulkGPerML = *o.GPerCup / usCupML
+	}
+	if o.PieceG != nil {
+		i.PieceG[quantity.Piece] = *o.PieceG
+	}
+	return nil
+}
+
+// fill sets the content. What the label leaves out is taken as water.
+func (c OwnContent) fill(i *Ingredient) error {
+	named := map[string]float64{
+		"proteinG": c.ProteinG, "fatG": c.FatG, "saturatedFatG": c.SaturatedFatG, "carbohydrateG": c.CarbohydrateG,
+		"sugarsG": c.SugarsG, "fibreG": c.FibreG,
+	}
+	for field, v := range named {
+		if !(v >= 0 && v <= 100) {
+			return fault.New(field, fmt.Sprint(v), "is out of range", "use 0 to 100 g in 100 g")
+		}
+	}
+	if !(c.SodiumMg >= 0 && c.SodiumMg <= maxSodiumMg) {
+		return fault.New("sodiumMg", fmt.Sprint(c.SodiumMg), "is out of range", "use 0 to 40,000 mg in 100 g")
+	}
+	dry := c.ProteinG + c.FatG + c.CarbohydrateG + c.FibreG
+	switch {
+	case dry > maxPer100G:
+		return fault.New("carbohydrateG", "", fmt.Sprintf("protein, fat, carbohydrate and fibre come to %.1f g", dry), "together they are at most 100 g")
+	case c.SugarsG > c.CarbohydrateG:
+		return fault.New("sugarsG", fmt.Sprint(c.SugarsG), "is more than the carbohydrate it is part of", "use at most the carbohydrate")
+	case c.SaturatedFatG > c.FatG:
+		return fault.New("saturatedFatG", fmt.Sprint(c.SaturatedFatG), "is more than the fat it is part of", "use at most the fat")
+	}
+	i.Bare = false
+	i.PerGram = Content{
+		Water: math.Max(0, 100-dry), Protein: c.ProteinG, Fat: c.FatG, SaturatedFat: c.SaturatedFatG,
+		Sucrose: c.SugarsG, Starch: c.CarbohydrateG - c.SugarsG, Fibre: c.FibreG, SodiumMg: c.SodiumMg,
+	}.Times(0.01)
+	if i.Role == Sweetener {
+		i.PerGram[FreeSugars] = c.SugarsG / 100
+	}
+	return nil
+}

@@ -1,0 +1,52 @@
+package ingredient
+
+import "strings"
+
+// Treatment is what was done to an ingredient before it is measured.
+type Treatment struct{ Roasted, Salted, Skinned bool }
+
+// TreatmentIn finds the treatments that words name: "roasted, salted".
+func TreatmentIn(words string) Treatment {
+	named := func(any ...string) bool {
+		for _, w := range any {
+			if strings.Contains(words, w) {
+				return true
+			}
+		}
+		return false
+	}
+	return Treatment{
+		Roasted: named("roasted", "toasted") && !named("unroasted"),
+		Salted:  named("salted") && !named("unsalted", "not salted"),
+		Skinned: named("skinned", "blanched", "skins off", "skins removed", "without skins", "peeled", "dehulled", "hulls off"),
+	}
+}
+
+const (
+	roastedWaterShare = 0.5   // of its water stays in a roasted nut, from memory
+	saltOnSalted      = 0.012 // g of salt on a gram of salted nuts, from memory
+	saltSodiumMg      = 387.6 // mg of sodium in a gram of salt
+)
+
+// Treated is the content of a gram of the ingredient as it is measured, after
+// its treatment. What is thrown away (skins, a stone) is left out, so that it
+// may weigh less than a gram.
+func (i *Ingredient) Treated(t Treatment) Content {
+	c := i.PerGram
+	if t == (Treatment{}) && i.StoneShare == 0 {
+		return c
+	}
+	if t.Roasted && (i.Role == Base || i.Role == Flavour) {
+		dried := c
+		dried[Water] *= roastedWaterShare
+		c = dried.Times(c.MassG() / dried.MassG())
+	}
+	if t.Skinned {
+		c[Fibre] -= min(c[Fibre], i.SkinShare*(1-i.PerGram[Water]))
+	}
+	if t.Salted && i.Role == Base {
+		c[Ash] += saltOnSalted
+		c[SodiumMg] += saltOnSalted * saltSodiumMg
+	}
+	return c.Times(1 - i.StoneShare)
+}

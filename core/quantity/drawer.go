@@ -1,0 +1,246 @@
+package quantity
+
+import (
+	"fmt"
+	"math"
+	"slices"
+	"strings"
+
+	"plushladle/core/fault"
+)
+
+// Drawer is what a kitchen measures with: the cups and spoons that are in the
+// drawer, and a scale. The zero Drawer has neither.
+type Drawer struct {
+	measures []measure // the largest first
+	scaleG   float64
+}
+
+// measure is one cup or spoon.
+type measure struct {
+	term Term // what is written on it: ¼ tsp
+	ml   float64
+}
+
+// maxMeasures is how many different measures a drawer holds.
+const maxMeasures = 24
+
+// StandardDrawer are the measures usually sold as a set (common practice).
+var StandardDrawer = []string{"1 cup", "1/2 cup", "1/3 cup", "1/4 cup", "1 tbsp", "1 tsp", "1/2 tsp", "1/4 tsp"}
+
+// NewDrawer is a drawer of measures, each as written on it ("1/4 tsp", "1 mug"),
+// and a scale that reads to scaleG grams; 0 for no scale. The error names
+// "measures" or "scaleG".
+func (r Reader) NewDrawer(measures []string, s System, scaleG float64) (Drawer, error) {
+	if len(measures) > maxMeasures {
+		return Drawer{}, fault.New("measures", "", fmt.Sprintf("%d measures are too many", len(measures)), fmt.Sprintf("use at most %d", maxMeasures))
+	}
+	if !(scaleG >= 0 && scaleG <= 1000) {
+		return Drawer{}, fault.New("scaleG", fmt.Sprint(scaleG), "is not what a scale reads to", "use 0 for no scale, or up to 1000 g")
+	}
+	d := Drawer{scaleG: scaleG}
+	for _, text := range measures {
+		a, err := r.ParseAmount(text)
+		ml, ok := a.Volume(s)
+		if err != nil || !ok || len(a.terms) != 1 || a.IsRange() {
+			return Drawer{}, fault.New("measures", text, "is not a cup or spoon", `write it as "1/2 cup" or "1 tbsp"`)
+		}
+		d.measures = append(d.measures, measure{a.terms[0], ml})
+	}
+	slices.SortStableFunc(d.measures, func(a, b measure) int {
+		switch {
+		case a.ml > b.ml:
+			return -1
+		case a.ml < b.ml:
+			return 1
+		}
+		return 0
+	})
+	return d, nil
+}
+
+// HasScale tells whether there is a scale, and what it reads to in g.
+func (d Drawer) HasScale() (resolutionG float64, ok bool) { return d.scaleG, d.scaleG > 0 }
+
+// Scooped is an amount in the measures of a drawer.
+type Scooped struct {
+	ML         float64 // what the scoops hold
+	Scoops     int
+	Half       bool    // the last measure is filled half
+	ErrorShare float64 // what they hold over the exact amount, as a share of it
+	Text       string  // "1½ cups", "2 × ¼ tsp", "half of ¼ tsp"
+	Stock      *Stock  // how to come to less than the spoons hold
+}
+
+// Stock is a dilution for less than the smallest spoon holds: one measure of
+// the ingredient in some of water, and one measure of that. Volumes are taken
+// to add up (common practice).
+type Stock struct {
+	Measure    string
+	WaterParts int
+	ErrorShare float64
+}
+
+func (s Stock) String() string {
+	return fmt.Sprintf("stir %s into %d times as much water and use %s of that", s.Measure, s.WaterParts, s.Measure)
+}
+
+const (
+	maxScoops     = 24
+	maxWaterParts = 199
+)
+
+// Scoop finds the fewest measures that hold ml within the tolerance, whole
+// ones first and one half-filled measure only where those cannot; of equally
+// many, those that come nearest. ok is false where none do: there is too
+// little (Stock then says what to do) or too much for spoons.
+func (d Drawer) Scoop(ml, tolerance float64) (Scooped, bool) {
+	if !(ml > 0) || len(d.measures) == 0 {
+		return Scooped{}, false
+	}
+	for _, half := range []bool{false, true} {
+		for n := 1; n <= maxScoops; n++ {
+			s := search{drawer: d.measures, within: tolerance * ml, wrong: math.Inf(1)}
+			if half {
+				s.halfThen(ml, n)
+			} else {
+				s.whole(0, n, ml)
+			}
+			if s.best != nil {
+				return d.scooped(s, ml), true
+			}
+		}
+	}
+	return Scooped{Stock: d.stock(ml, tolerance)}, false
+}
+
+// search looks through every choice of a number of measures that can come
+// within the tolerance.
+type search struct {
+	drawer []measure
+	within float64
+	chosen [maxScoops]int // indices into the drawer
+	depth  int
+	half   int // the half-filled one, -1 for none
+
+	best     []int
+	bestHalf int
+	wrong    float64
+}
+
+func (s *search) whole(from, n int, left float64) {
+	if s.depth == 0 {
+		s.half = -1
+	}
+	s.choose(from, n, left)
+}
+
+func (s *search) halfThen(ml float64, n int) {
+	for m := range s.drawer {
+		s.half = m
+		s.choose(0, n-1, ml-s.drawer[m].ml/2)
+	}
+}
+
+func (s *search) choose(from, n int, left float64) {
+	if n == 0 {
+		s.settle(left)
+		return
+	}
+	smallest := s.drawer[len(s.drawer)-1].ml
+	if left < float64(n)*smallest-s.within {
+		return
+	}
+	for m := from; m < len(s.drawer); m++ {
+		if left > float64(n)*s.drawer[m].ml+s.within {
+			return // this and everything after it is too small
+		}
+		s.chosen[s.depth] = m
+		s.depth++
+		s.choose(m, n-1, left-s.drawer[m].ml)
+		s.depth--
+	}
+}
+
+// rounding forgives what adding up cups and spoons loses in the last digits.
+const rounding = 1e-9
+
+func (s *search) settle(left float64) {
+	wrong := math.Abs(left)
+	if wrong > s.within*(1+rounding)+rounding || wrong >= s.wrong-rounding {
+		return
+	}
+	s.wrong, s.bestHalf = wrong, s.half
+	s.best = append(s.best[:0], s.chosen[:s.depth]...)
+	if s.best == nil {
+		s.best = []int{}
+	}
+}
+
+func (d Drawer) scooped(s search, ml float64) Scooped {
+	out := Scooped{Scoops: len(s.best), Half: s.bestHalf >= 0}
+	for _, m := range s.best {
+		out.ML += d.measures[m].ml
+	}
+	parts := d.words(s.best)
+	if out.Half {
+		out.Scoops++
+		out.ML += d.measures[s.bestHalf].ml / 2
+		parts = append(parts, "half of "+d.measures[s.bestHalf].term.String())
+	}
+	out.ErrorShare = out.ML/ml - 1
+	out.Text = strings.Join(parts, " + ")
+	return out
+}
+
+// words writes the chosen measures, the largest first: whole cups and one
+// fraction of a cup as one number, the same fraction twice as "2 × ¼ tsp".
+func (d Drawer) words(chosen []int) []string {
+	var parts []string
+	for n := 0; n < len(chosen); {
+		m := chosen[n]
+		count := 1
+		for n+count < len(chosen) && chosen[n+count] == m {
+			count++
+		}
+		n += count
+		t := d.measures[m].term
+		switch {
+		case t.Low == math.Trunc(t.Low):
+			t.Low *= float64(count)
+			if n < len(chosen) && d.joins(t, chosen[n:]) {
+				t.Low += d.measures[chosen[n]].term.Low
+				n++
+			}
+			t.High = t.Low
+			parts = append(parts, t.String())
+		case count == 1:
+			parts = append(parts, t.String())
+		default:
+			parts = append(parts, fmt.Sprintf("%d × %s", count, t))
+		}
+	}
+	return parts
+}
+
+// joins tells whether the next measure is a single fraction of the same unit.
+func (d Drawer) joins(t Term, rest []int) bool {
+	next := d.measures[rest[0]].term
+	return next.Unit == t.Unit && next.Own == t.Own && next.Low < 1 && (len(rest) == 1 || rest[1] != rest[0])
+}
+
+// stock is the dilution that comes to ml, nil where none does.
+func (d Drawer) stock(ml, tolerance float64) *Stock {
+	measure := d.measures[len(d.measures)-1]
+	for _, m := range d.measures {
+		if m.term.Unit == Teaspoon && m.term.Low == 1 {
+			measure = m
+		}
+	}
+	parts := math.Round(measure.ml / ml)
+	wrong := measure.ml/parts/ml - 1
+	if parts < 2 || parts > maxWaterParts+1 || math.Abs(wrong) > math.Max(tolerance, Loose) {
+		return nil
+	}
+	return &Stock{Measure: measure.term.String(), WaterParts: int(parts) - 1, ErrorShare: wrong}
+}

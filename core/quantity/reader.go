@@ -1,0 +1,55 @@
+package quantity
+
+import (
+	"strings"
+
+	"plushladle/core/fault"
+)
+
+// Own is a measure of the cook's own: a mug, a jar, the cap of a bottle. It is
+// calibrated once, by weighing the water it holds.
+type Own struct {
+	Name string // as written in amounts, in the singular
+	ML   float64
+}
+
+// waterGPerML is the density of water at 20 °C. Source: IAPWS.
+const waterGPerML = 0.99821
+
+// Calibrated is the measure that holds so many grams of water. The error names
+// "name" or "waterG".
+func Calibrated(name string, waterG float64) (Own, error) {
+	name = strings.ToLower(strings.TrimSpace(name))
+	for _, r := range name {
+		if (r < 'a' || r > 'z') && r < 0x80 {
+			return Own{}, fault.New("name", name, "cannot name a measure", "use one word of letters, such as mug")
+		}
+	}
+	if name == "" || len(name) > 30 {
+		return Own{}, fault.New("name", name, "cannot name a measure", "use one word of letters, such as mug")
+	}
+	if !(waterG > 0 && waterG <= 20000) {
+		return Own{}, fault.New("waterG", formatValue(waterG, Gram), "cannot be what a measure holds", "weigh the water it holds: above 0, up to 20,000 g")
+	}
+	return Own{name, waterG / waterGPerML}, nil
+}
+
+// Reader reads amounts with the measures of a kitchen's own. The zero Reader
+// knows only the common ones.
+type Reader struct{ own map[string]Own }
+
+// NewReader knows the given measures besides the common ones, and before them:
+// a capful or a shake that was weighed counts as it was weighed.
+func NewReader(own []Own) Reader {
+	r := Reader{own: map[string]Own{}}
+	for _, o := range own {
+		r.own[o.Name], r.own[o.Name+"s"] = o, o
+	}
+	return r
+}
+
+// ParseAmount reads an amount written on its own with the common measures.
+func ParseAmount(text string) (Amount, error) { return Reader{}.ParseAmount(text) }
+
+// ParseLeading reads the amount at the start of text with the common measures.
+func ParseLeading(text string) (Amount, string, error) { return Reader{}.ParseLeading(text) }
