@@ -29,13 +29,14 @@ var strainers = [...]struct {
 	name        string
 	words       string
 	held, fines float64
+	capacityML  float64
 }{
-	Bag:    {"bag", "nut-milk bag, squeezed firmly", 2.4, 0},
-	Cloth:  {"cloth", "doubled cloth, squeezed", 2.8, 0},
-	Gentle: {"gentle", "cloth, gently", 3.5, 0.05},
-	Sieve:  {"sieve", "fine sieve", 3.0, 0.35},
-	None:   {"none", "not strained", 0, 1},
-	Juicer: {"juicer", "masticating juicer", 1.0, 0},
+	Bag:    {"bag", "nut-milk bag, squeezed firmly", 2.4, 0, 2000},
+	Cloth:  {"cloth", "doubled cloth, squeezed", 2.8, 0, 1500},
+	Gentle: {"gentle", "cloth, gently", 3.5, 0.05, 1500},
+	Sieve:  {"sieve", "fine sieve", 3.0, 0.35, 700},
+	None:   {"none", "not strained", 0, 1, 0},
+	Juicer: {"juicer", "masticating juicer", 1.0, 0, 0},
 }
 
 // Strainers are all of them, in the order they are offered.
@@ -45,6 +46,13 @@ func (s Strainer) String() string { return strainers[s].name }
 
 // Words describes the strainer as a cook would.
 func (s Strainer) Words() string { return strainers[s].words }
+
+// CapacityML is what one straining takes before it is emptied, from memory; 0
+// where there is no limit.
+func (s Strainer) CapacityML() float64 { return strainers[s].capacityML }
+
+// Clogs tells whether fine seeds stop it up.
+func (s Strainer) Clogs() bool { return s == Sieve || s == Cloth || s == Gentle }
 
 // ParseStrainer reads bag, cloth, gentle, sieve, none or juicer.
 func ParseStrainer(name string) (Strainer, error) {
@@ -72,7 +80,12 @@ type Method struct {
 	BlendS    float64 // seconds in the blender
 	WaterC    float64 // temperature of the grinding water, °C
 	HeldShare float64 // held liquid as a share of the default; 0 means 1
+	Coarse    bool    // ground coarse and left to stand cold: it gives up less
 }
+
+// coarseShare is what a cold, coarse infusion gives up of what grinding fine
+// would. A modelling assumption, common practice, no source.
+const coarseShare = 0.7
 
 // Charge is one thing that goes in before straining.
 type Charge struct {
@@ -85,7 +98,8 @@ type Charge struct {
 // add up to all that went in.
 type Pressed struct {
 	Milk, Pulp, Lost ingredient.Content
-	PulpSolidsG      float64 // what did not dissolve or disperse, before fines pass
+	Held             ingredient.Content // the liquid in the pulp, part of Pulp
+	PulpSolidsG      float64            // what did not dissolve or disperse, before fines pass
 }
 
 // Press grinds the charges and strains them, then rinses the pulp through
@@ -107,6 +121,9 @@ func Grind(charges []Charge, m Method) Ground {
 	for n := range charges {
 		c := &charges[n]
 		released := releaseOf(c.Class, m)
+		if m.Coarse && c.Class != ingredient.Soluble {
+			released = released.coarser()
+		}
 		stayedG := 0.
 		for component, amount := range c.Content {
 			in := amount * released[component]
@@ -148,8 +165,19 @@ func (g Ground) Strain(rinse ingredient.Content, m Method) Pressed {
 		Milk:        pressed.Times(1 - lossShare),
 		Lost:        pressed.Times(lossShare),
 		Pulp:        g.Solids.Times(1 - how.fines).Plus(held),
+		Held:        held,
 		PulpSolidsG: pulpG,
 	}
+}
+
+// PressAgain grinds the pulp of an earlier press once more with liquid and
+// strains it: a further cross-current stage on what the pulp holds. The
+// solids give up nothing new.
+func (p Pressed) PressAgain(solidsG float64, liquid ingredient.Content, m Method) (milk, pulp ingredient.Content) {
+	how := strainers[m.Strainer]
+	held := p.Held
+	run, stays := drain(held.Plus(liquid), how.held*solidsG)
+	return run.Times(1 - lossShare), p.Pulp.Plus(held.Times(-1)).Plus(stays)
 }
 
 // drain parts a liquid into what runs off and what a pulp of the given
@@ -169,6 +197,7 @@ type released [len(ingredient.Components)]float64
 // Release shares by class: modelling assumptions, common practice, no source.
 var (
 	nutRelease   = release(shares{protein: .60, fat: .60, sugars: .95, starch: .4, fibre: .05, ash: .7})
+	roastRelease = release(shares{protein: .50, fat: .60, sugars: .95, starch: .4, fibre: .05, ash: .7}) // protein set by the heat, from memory
 	tuberRelease = release(shares{protein: .60, fat: .60, sugars: .95, starch: .35, fibre: .05, ash: .7})
 	soyRelease   = release(shares{protein: .75, fat: .70, sugars: .95, starch: .4, fibre: .05, ash: .7})
 	fruitRelease = release(shares{protein: .3, fat: .3, sugars: .95, starch: .3, fibre: .3, ash: .3})
@@ -193,10 +222,24 @@ func release(s shares) released {
 	return r
 }
 
+// coarser is the release of a coarse infusion: solids give up less, and what
+// is liquid already stays liquid.
+func (r *released) coarser() *released {
+	out := *r
+	for c := range out {
+		if out[c] < 1 {
+			out[c] *= coarseShare
+		}
+	}
+	return &out
+}
+
 func releaseOf(class ingredient.Class, m Method) *released {
 	switch class {
 	case ingredient.Nut:
 		return &nutRelease
+	case ingredient.Roasted:
+		return &roastRelease
 	case ingredient.Tuber:
 		return &tuberRelease
 	case ingredient.Soy:

@@ -109,7 +109,7 @@ func (b *batch) spice(r *Reckoning) (gPerL, level float64) {
 	litres := r.Drink.VolumeML / 1000
 	for _, w := range b.lines {
 		i := w.line.Ingredient
-		if i.Role != ingredient.Spice {
+		if i.Role != ingredient.Spice || w.line.stage() == ingredient.Serve {
 			continue
 		}
 		here := w.g / litres
@@ -122,9 +122,10 @@ func (b *batch) spice(r *Reckoning) (gPerL, level float64) {
 // usualLevel is below 1 under the usual range, 1 to 2 within it (by ratio, as
 // tasted), above 2 beyond it.
 func usualLevel(gPerL float64, usual ingredient.Usual, strongerBy float64) float64 {
+	usual = known(usual)
 	low, high := usual.LowGPerL*strongerBy, usual.HighGPerL*strongerBy
 	switch {
-	case low == 0 || gPerL <= 0:
+	case gPerL <= 0:
 		return 0
 	case gPerL < low:
 		return gPerL / low

@@ -19,6 +19,7 @@ type Line struct {
 	Name       string                 // as the cook wrote it
 	Stage      ingredient.Stage       // "" for the ingredient's own
 	Form       ingredient.Form        // how it comes, where that measures otherwise
+	Treatment  ingredient.Treatment   // roasted, salted, skinned
 	Note       string                 // what the cook wrote besides: "soaked overnight"
 	Unsoaked   bool                   // goes in dry although its kind is usually soaked
 	SoakedCup  bool                   // the volume was measured after soaking
@@ -64,8 +65,10 @@ type Drink struct {
 	School    keep.School
 	Spices    SpiceSchool
 	FridgeC   float64
-	Boiled    bool    // boiled, cooled fast, and kept in a sterilised bottle
-	JugML     float64 // what one load may reach; 0 for DefaultJugML
+	Cooking   extract.Cooking  // boiled: cooled fast, and kept in a sterilised bottle
+	BrewUsed  float64          // share of the decoction that goes in; 0 for all of it
+	JugML     float64          // what one load may reach; 0 for DefaultJugML
+	Drawer    *quantity.Drawer // the kitchen's own measures; nil for all there are
 }
 
 // Usual ways of working where nothing is said (common practice).

@@ -13,7 +13,11 @@ type weighed struct {
 	line  *Line
 	index int
 	g     float64
+	per   *ingredient.Content // of a gram of it as measured
 }
+
+// content is what the line brings.
+func (w weighed) content() ingredient.Content { return w.per.Times(w.g) }
 
 // batch is a drink of one size: what went in and what came of it.
 type batch struct {
@@ -23,7 +27,11 @@ type batch struct {
 	ground   extract.Ground
 	rinse    ingredient.Content
 	added    ingredient.Content // what joined after straining
+	brewed   []extract.Charge
+	leftover ingredient.Content // of the decoction, not used
 	pressed  extract.Pressed
+	steamG   float64 // boiled away
+	foamG    float64 // skimmed off
 	finished ingredient.Content
 	ml       float64 // of the finished drink
 	baseG    float64 // dry
@@ -44,23 +52,66 @@ func (d *Drink) mix(lines []weighed, factor float64) *batch {
 	}
 	b.ground = extract.Grind(b.charges, d.Method)
 	b.pressed = b.ground.Strain(b.rinse, d.Method)
-	b.finished = b.pressed.Milk.Plus(b.added)
+	b.pour(b.pressed)
 	b.ml = extract.VolumeML(b.finished, FinishedC)
 	return b
 }
 
+// decoctionMethod parts a decoction from what was brewed in it.
+var decoctionMethod = extract.Method{Strainer: extract.Cloth}
+
+// pour brings the pressed milk together with what joins it, and cooks it.
+func (b *batch) pour(pressed extract.Pressed) {
+	b.finished = pressed.Milk.Plus(b.added)
+	if len(b.brewed) > 0 {
+		decoction := extract.Press(b.brewed, ingredient.Content{}, decoctionMethod).Milk
+		used := b.d.brewUsed()
+		b.leftover = decoction.Times(1 - used)
+		b.finished = b.finished.Plus(decoction.Times(used))
+	}
+	b.finished, b.steamG, b.foamG = b.d.Cooking.Reduced(b.finished)
+}
+
+// brewUsed is the share of the decoction that goes in; all of it unless said.
+func (d *Drink) brewUsed() float64 {
+	if d.BrewUsed == 0 {
+		return 1
+	}
+	return d.BrewUsed
+}
+
 // put brings the line in at its stage.
 func (b *batch) put(w weighed, soakKept bool) {
-	content := w.line.Ingredient.PerGram.Times(w.g)
+	content := w.content()
 	switch w.line.stage() {
 	case ingredient.Strained, ingredient.CookIt:
 		b.added = b.added.Plus(content)
 	case ingredient.Rinse:
 		b.rinse = b.rinse.Plus(content)
 	case ingredient.Serve:
+	case ingredient.Brew:
+		b.brewed = append(b.brewed, extract.Charge{Content: content, Class: w.line.Ingredient.Class})
 	default:
-		b.charges = append(b.charges, extract.Charge{Content: content, Class: w.line.Ingredient.Class, SoakedInG: w.soakedInG(soakKept)})
+		if w.goesWithTheSoak(soakKept) {
+			return
+		}
+		b.charges = append(b.charges, extract.Charge{Content: content, Class: w.class(), SoakedInG: w.soakedInG(soakKept)})
 	}
+}
+
+// goesWithTheSoak tells whether the line is poured away with the soak water:
+// salt or seaweed in a soak that is not kept.
+func (w weighed) goesWithTheSoak(soakKept bool) bool {
+	role := w.line.Ingredient.Role
+	return w.line.stage() == ingredient.Soak && !soakKept && (role == ingredient.Salt || role == ingredient.Other)
+}
+
+func (w weighed) class() ingredient.Class {
+	c := w.line.Ingredient.Class
+	if c == ingredient.Nut && w.line.Treatment.Roasted {
+		return ingredient.Roasted
+	}
+	return c
 }
 
 // keepsSoak tells whether a liquid goes in at the soak, and so stays in.
@@ -106,7 +157,9 @@ func (b *batch) likelyML() (low, high float64) {
 	volume := func(heldShare float64) float64 {
 		m := b.d.Method
 		m.HeldShare = heldShare
-		return extract.VolumeML(b.ground.Strain(b.rinse, m).Milk.Plus(b.added), FinishedC)
+		other := *b
+		other.pour(b.ground.Strain(b.rinse, m))
+		return extract.VolumeML(other.finished, FinishedC)
 	}
 	return volume(1 + extract.HeldSpread), volume(1 - extract.HeldSpread)
 }

@@ -91,6 +91,7 @@ func (l *Line) readName(text string, catalogue *ingredient.Catalogue) {
 	}
 	l.Ingredient = i
 	l.Form = i.FormIn(strings.ToLower(text))
+	l.Treatment = ingredient.TreatmentIn(strings.ToLower(text))
 	if name != "" && note != "" {
 		l.Name, l.Note = name, note
 	}

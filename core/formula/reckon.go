@@ -6,6 +6,7 @@ import (
 	"slices"
 
 	"plushladle/core/caution"
+	"plushladle/core/extract"
 	"plushladle/core/fault"
 	"plushladle/core/ingredient"
 	"plushladle/core/keep"
@@ -145,7 +146,7 @@ func (d *Drink) weigh(r *Reckoning) []weighed {
 			continue
 		}
 		out.Note = note
-		lines = append(lines, weighed{line: line, index: n, g: g})
+		lines = append(lines, weighed{line: line, index: n, g: g, per: line.Ingredient.Treated(line.Treatment)})
 	}
 	settle(lines)
 	return slices.DeleteFunc(lines, func(w weighed) bool { return r.cannotBe(w) })
@@ -211,7 +212,7 @@ func (r *Reckoning) fill(b *batch) {
 func (b *batch) keeping(per100 ingredient.Content, r *Reckoning) keep.Drink {
 	d := keep.Drink{
 		AddedSugarsG: per100[ingredient.FreeSugars], SugarsG: per100.SugarsG(),
-		WaterActivity: r.WaterAct, FridgeC: b.d.FridgeC, TigerNut: b.has(ingredient.TagTuber), Boiled: b.d.Boiled,
+		WaterActivity: r.WaterAct, FridgeC: b.d.FridgeC, TigerNut: b.has(ingredient.TagTuber), Boiled: b.d.Cooking.Heat == extract.Boiled,
 		Unsettled: slices.ContainsFunc(r.Lines, func(l LineReckoning) bool { return l.Err != nil }),
 	}
 	d.Parts = make([]keep.Part, len(b.lines))
@@ -285,7 +286,7 @@ func (d *Drink) heldAgainstLimits(b *batch, r *Reckoning) caution.Drink {
 		FridgeC: d.FridgeC, BlendS: d.Method.BlendS, WaterC: d.Method.WaterC,
 	}
 	for _, w := range b.lines {
-		held.PerServing = held.PerServing.Plus(w.line.Ingredient.PerGram.Times(w.g * r.Servings.SizeML / r.Drink.VolumeML))
+		held.PerServing = held.PerServing.Plus(w.per.Times(w.g * r.Servings.SizeML / r.Drink.VolumeML))
 	}
 	if wet := c[ingredient.Water] + c[ingredient.Sucrose]; wet > 0 {
 		held.SucrosePct = 100 * c[ingredient.Sucrose] / wet

@@ -35,7 +35,7 @@ func (r *Reckoning) Contributions() []string {
 func (b *batch) ingoing(of func(ingredient.Content) float64) float64 {
 	total := 0.
 	for _, w := range b.lines {
-		total += of(w.line.Ingredient.PerGram) * w.g
+		total += of(*w.per) * w.g
 	}
 	return total
 }
@@ -51,9 +51,9 @@ func (b *batch) contribution(w weighed, r *Reckoning, sweetG float64) string {
 	case ingredient.Liquid:
 		return b.liquidWords(w)
 	case ingredient.Sweetener:
-		return fmt.Sprintf("%s of %s g sweet", figure(i.PerGram.SucroseEquivalentG()*w.g), figure(sweetG))
+		return fmt.Sprintf("%s of %s g sweet", figure(w.per.SucroseEquivalentG()*w.g), figure(sweetG))
 	case ingredient.FatRole:
-		without := b.finished[ingredient.Fat] - w.g*i.PerGram[ingredient.Fat]
+		without := b.finished[ingredient.Fat] - w.g*w.per[ingredient.Fat]
 		before := 100 * without / (r.Drink.MassG - w.g)
 		return fmt.Sprintf("takes fat %.1f to %.1f %%", before, r.FatPct)
 	}

@@ -40,10 +40,11 @@ const (
 	Strained Stage = "after straining"
 	CookIt   Stage = "cook"
 	Serve    Stage = "at serving"
+	Brew     Stage = "brew" // in a decoction of its own, some share of which goes in after straining
 )
 
 // Stages are all stages in the order they come.
-var Stages = []Stage{Soak, Grind, Rinse, Strained, CookIt, Serve}
+var Stages = []Stage{Soak, Grind, Rinse, Brew, Strained, CookIt, Serve}
 
 // Class is how an ingredient gives up what it holds when it is ground.
 type Class string
@@ -51,6 +52,7 @@ type Class string
 // The classes of release.
 const (
 	Nut      Class = "nut"
+	Roasted  Class = "roasted nut"
 	Tuber    Class = "tuber"
 	Grain    Class = "grain"
 	Soy      Class = "soy"

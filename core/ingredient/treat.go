@@ -30,12 +30,12 @@ const (
 
 // Treated is the content of a gram of the ingredient as it is measured, after
 // its treatment. What is thrown away (skins, a stone) is left out, so that it
-// may weigh less than a gram.
-func (i *Ingredient) Treated(t Treatment) Content {
-	c := i.PerGram
+// may weigh less than a gram. It is not to be changed.
+func (i *Ingredient) Treated(t Treatment) *Content {
 	if t == (Treatment{}) && i.StoneShare == 0 {
-		return c
+		return &i.PerGram
 	}
+	c := i.PerGram
 	if t.Roasted && (i.Role == Base || i.Role == Flavour) {
 		dried := c
 		dried[Water] *= roastedWaterShare
@@ -48,5 +48,6 @@ func (i *Ingredient) Treated(t Treatment) Content {
 		c[Ash] += saltOnSalted
 		c[SodiumMg] += saltOnSalted * saltSodiumMg
 	}
-	return c.Times(1 - i.StoneShare)
+	c = c.Times(1 - i.StoneShare)
+	return &c
 }
