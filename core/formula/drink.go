@@ -69,6 +69,7 @@ type Drink struct {
 	BrewUsed  float64          // share of the decoction that goes in; 0 for all of it
 	JugML     float64          // what one load may reach; 0 for DefaultJugML
 	Drawer    *quantity.Drawer // the kitchen's own measures; nil for all there are
+	Prices    Prices           // nil where none are known
 }
 
 // Usual ways of working where nothing is said (common practice).

@@ -31,6 +31,7 @@ type Reckoning struct {
 	Soak       *Soaking // the longest one; nil where nothing is soaked
 	Allergens  []string
 	Vegan      *bool // nil where a line was not understood and nothing else rules it out
+	Cost       Cost
 	Cautions   []caution.Caution
 	Dials      []Dial
 	Jug        Jug
@@ -41,13 +42,14 @@ type Reckoning struct {
 // LineReckoning is one line at the drink's size.
 type LineReckoning struct {
 	Understood bool
-	Err        error           // why it does not count; nil where it does
-	MassG      float64         // at this size
-	VolumeML   float64         // as it lies in the measure
-	Amount     quantity.Amount // at this size, in the style it was written in
-	AmountErr  float64         // what that amount holds over the exact one, as a share
-	Kitchen    quantity.Amount // in cups and spoons
-	KitchenErr float64         // what the kitchen measure holds over the exact amount, as a share
+	Err        error            // why it does not count; nil where it does
+	MassG      float64          // at this size
+	VolumeML   float64          // as it lies in the measure
+	Amount     quantity.Amount  // at this size, in the style it was written in
+	AmountErr  float64          // what that amount holds over the exact one, as a share
+	Kitchen    quantity.Amount  // in cups and spoons
+	Scoop      quantity.Scooped // in the kitchen's own measures; the zero Scooped where it has no drawer
+	KitchenErr float64          // what the kitchen measure holds over the exact amount, as a share
 	Role       ingredient.Role
 	Stage      ingredient.Stage
 	Note       string // what was taken for it
@@ -176,13 +178,18 @@ func (d *Drink) measureLines(r *Reckoning, b *batch) {
 		out := &r.Lines[w.index]
 		tolerance := w.line.tolerance()
 		out.MassG = w.g
-		out.VolumeML = w.g / w.line.bulkGPerML()
+		if bulk := w.line.bulkGPerML(); bulk > 0 {
+			out.VolumeML = w.g / bulk
+		}
 		out.Amount, out.AmountErr = w.line.Amount.Scaled(w.line.growth(r.Factor, d.Spices), d.System, tolerance)
 		if w.line.Amount.IsCount() {
 			out.Kitchen = out.Amount
 			continue
 		}
 		out.Kitchen, out.KitchenErr = quantity.Kitchen(out.VolumeML, d.System, tolerance)
+		if d.Drawer != nil {
+			out.Scoop, _ = d.Drawer.Scoop(out.VolumeML, tolerance)
+		}
 	}
 }
 
@@ -200,6 +207,7 @@ func (r *Reckoning) fill(b *batch) {
 	serving := b.d.servingML(b)
 	r.Servings = Servings{Count: b.ml / serving, SizeML: serving}
 	r.PerServing = nutritionOf(per100.Times(serving / 100))
+	r.Cost = b.cost(r)
 	r.Keeps = keep.Of(b.keeping(per100, r))
 	r.Soak = b.longestSoak()
 	r.Allergens = b.allergens()

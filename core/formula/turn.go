@@ -261,7 +261,7 @@ func (t *turning) givers(dial DialName) ([]int, error) {
 			Strength: "add a base and a liquid to grind it with", SpiceDial: "add a spice",
 		}[dial])
 	}
-	return []int{t.add(id)}, nil
+	return []int{t.d.addLine(t.solver, id)}, nil
 }
 
 // anyOf tells whether there are lines of the dial's kind, locked or not.
@@ -283,16 +283,17 @@ func (t *turning) left(dial DialName) []int {
 	return lines
 }
 
-// add puts a new line at the drink's end, with no amount yet.
-func (t *turning) add(id string) int {
+// addLine puts a line of an ingredient at the drink's end, with no amount yet,
+// and returns its place among the solver's lines.
+func (d *Drink) addLine(s *solver, id string) int {
 	i, _ := ingredient.Standard().ByID(id)
-	t.d.Lines = append(t.d.Lines, Line{Ingredient: i, Name: i.Name, Amount: quantity.Of(0, quantity.Gram), Stage: i.Stage})
-	for n := range t.solver.lines { // the lines may have moved in memory
-		t.solver.lines[n].line = &t.d.Lines[t.solver.lines[n].index]
+	d.Lines = append(d.Lines, Line{Ingredient: i, Name: i.Name, Amount: quantity.Of(0, quantity.Gram), Stage: i.Stage})
+	for n := range s.lines { // the lines may have moved in memory
+		s.lines[n].line = &d.Lines[s.lines[n].index]
 	}
-	place := len(t.d.Lines) - 1
-	t.solver.lines = append(t.solver.lines, weighed{line: &t.d.Lines[place], index: place, per: &i.PerGram})
-	return len(t.solver.lines) - 1
+	place := len(d.Lines) - 1
+	s.lines = append(s.lines, weighed{line: &d.Lines[place], index: place, per: &i.PerGram})
+	return len(s.lines) - 1
 }
 
 // isOf tells whether a line is of the kind that gives for a dial unasked.

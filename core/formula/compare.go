@@ -1,0 +1,194 @@
+package formula
+
+import (
+	"fmt"
+	"math"
+	"slices"
+	"strings"
+)
+
+// Row is one figure of two drinks side by side. Words stand where there is no
+// figure.
+type Row struct {
+	Name, Unit       string
+	A, B             float64
+	AWords, BWords   string
+	AKnown, BKnown   bool
+	Differs          bool
+	relativeDistance float64
+}
+
+const (
+	differs      = 0.01 // relative
+	differsLeast = 0.05 // in the figure's own unit
+)
+
+// Compare puts two reckoned drinks side by side per 100 mL, what differs first
+// and most.
+func Compare(a, b *Reckoning) []Row {
+	rows := append(figureRows(a, b), lineRows(a, b)...)
+	rows = append(rows, wordRows(a, b)...)
+	for n := range rows {
+		rows[n].settle()
+	}
+	slices.SortStableFunc(rows, func(x, y Row) int {
+		switch {
+		case x.Differs != y.Differs && x.Differs:
+			return -1
+		case x.Differs != y.Differs:
+			return 1
+		case x.relativeDistance > y.relativeDistance && x.Differs:
+			return -1
+		case x.relativeDistance < y.relativeDistance && x.Differs:
+			return 1
+		}
+		return 0
+	})
+	return rows
+}
+
+func (r *Row) settle() {
+	if r.AWords != "" || r.BWords != "" {
+		r.Differs = r.AWords != r.BWords
+		r.relativeDistance = 1
+		return
+	}
+	far := math.Abs(r.A - r.B)
+	r.relativeDistance = far / math.Max(1e-9, math.Max(math.Abs(r.A), math.Abs(r.B)))
+	least := differsLeast
+	if r.Unit == "g a 100 mL" {
+		least = 0.005
+	}
+	r.Differs = r.AKnown != r.BKnown || r.relativeDistance > differs && far > least
+}
+
+func figureRows(a, b *Reckoning) []Row {
+	type figure struct {
+		name, unit string
+		of         func(*Reckoning) (float64, bool)
+	}
+	always := func(of func(*Reckoning) float64) func(*Reckoning) (float64, bool) {
+		return func(r *Reckoning) (float64, bool) { return of(r), true }
+	}
+	figures := []figure{
+		{"Sweetness", "g/100 mL", always(func(r *Reckoning) float64 { return r.Per100mL.SucroseEquivalentG })},
+		{"Fat", "%", always(func(r *Reckoning) float64 { return r.FatPct })},
+		{"Strength, liquid to 1 of base", "cups", func(r *Reckoning) (float64, bool) {
+			if r.Ratio == nil {
+				return 0, false
+			}
+			return r.Ratio.ByVolume, true
+		}},
+		{"Spice", "g/L", always(func(r *Reckoning) float64 { return r.batch.spiceG() / r.Drink.VolumeML * 1000 })},
+		{"Energy", "kcal", always(func(r *Reckoning) float64 { return r.Per100mL.EnergyKcal })},
+		{"Protein", "g", always(func(r *Reckoning) float64 { return r.Per100mL.ProteinG })},
+		{"Saturated fat", "g", always(func(r *Reckoning) float64 { return r.Per100mL.SaturatedFatG })},
+		{"Carbohydrate", "g", always(func(r *Reckoning) float64 { return r.Per100mL.CarbohydrateG })},
+		{"Sugars", "g", always(func(r *Reckoning) float64 { return r.Per100mL.SugarsG })},
+		{"Free sugars", "g", always(func(r *Reckoning) float64 { return r.Per100mL.FreeSugarsG })},
+		{"Fibre", "g", always(func(r *Reckoning) float64 { return r.Per100mL.FibreG })},
+		{"Sodium", "mg", always(func(r *Reckoning) float64 { return r.Per100mL.SodiumMg })},
+		{"Keeps, cautious", "days", func(r *Reckoning) (float64, bool) { return r.Keeps.CautiousDays, r.Keeps.Known() }},
+		{"Keeps, by custom", "days", func(r *Reckoning) (float64, bool) { return r.Keeps.CustomaryDays, r.Keeps.Known() }},
+		{"Cost of a litre", "", func(r *Reckoning) (float64, bool) { return r.Cost.PerLitre, r.Cost.Known }},
+	}
+	rows := make([]Row, 0, len(figures))
+	for _, f := range figures {
+		row := Row{Name: f.name, Unit: f.unit}
+		row.A, row.AKnown = f.of(a)
+		row.B, row.BKnown = f.of(b)
+		if row.AKnown || row.BKnown {
+			rows = append(rows, row)
+		}
+	}
+	return rows
+}
+
+// lineRows are the ingredients, in g a 100 mL of drink.
+func lineRows(a, b *Reckoning) []Row {
+	var order []string
+	amounts := map[string]*Row{}
+	add := func(r *Reckoning, put func(*Row, float64)) {
+		for _, w := range r.batch.lines {
+			name := w.line.Ingredient.Name
+			if amounts[name] == nil {
+				amounts[name] = &Row{Name: name, Unit: "g a 100 mL", AKnown: true, BKnown: true}
+				order = append(order, name)
+			}
+			put(amounts[name], w.g/r.Drink.VolumeML*100)
+		}
+	}
+	add(a, func(r *Row, g float64) { r.A += g })
+	add(b, func(r *Row, g float64) { r.B += g })
+	rows := make([]Row, len(order))
+	for n, name := range order {
+		rows[n] = *amounts[name]
+	}
+	return rows
+}
+
+func wordRows(a, b *Reckoning) []Row {
+	contains := func(r *Reckoning) string {
+		if len(r.Allergens) == 0 {
+			return "no listed allergen"
+		}
+		sorted := slices.Sorted(slices.Values(r.Allergens))
+		return strings.Join(sorted, ", ")
+	}
+	vegan := func(r *Reckoning) string {
+		switch {
+		case r.Vegan == nil:
+			return "not known"
+		case *r.Vegan:
+			return "yes"
+		}
+		return "no"
+	}
+	return []Row{
+		{Name: "Contains", AWords: contains(a), BWords: contains(b)},
+		{Name: "Vegan", AWords: vegan(a), BWords: vegan(b)},
+		{Name: "Style", AWords: string(a.Style), BWords: string(b.Style)},
+	}
+}
+
+// changes says in words what a drink becomes that takes another's place.
+func changes(before, after *Reckoning) []string {
+	var words []string
+	added, gone := less(after.Allergens, before.Allergens), less(before.Allergens, after.Allergens)
+	if len(added) > 0 {
+		words = append(words, "adds an allergen: "+strings.Join(added, ", "))
+	}
+	if len(gone) > 0 {
+		words = append(words, "takes out "+strings.Join(gone, ", "))
+	}
+	if before.Vegan != nil && after.Vegan != nil && *before.Vegan != *after.Vegan {
+		words = append(words, map[bool]string{true: "becomes vegan", false: "is no longer vegan"}[*after.Vegan])
+	}
+	words = appendChange(words, "free sugars a serving", "g", before.PerServing.FreeSugarsG, after.PerServing.FreeSugarsG)
+	words = appendChange(words, "sweetness", "g/100 mL", before.Per100mL.SucroseEquivalentG, after.Per100mL.SucroseEquivalentG)
+	words = appendChange(words, "fat", "%", before.FatPct, after.FatPct)
+	words = appendChange(words, "keeps, cautious", "days", before.Keeps.CautiousDays, after.Keeps.CautiousDays)
+	words = appendChange(words, "keeps, by custom", "days", before.Keeps.CustomaryDays, after.Keeps.CustomaryDays)
+	if before.Cost.Known && after.Cost.Known {
+		words = appendChange(words, "a litre costs", "", before.Cost.PerLitre, after.Cost.PerLitre)
+	}
+	return words
+}
+
+func appendChange(words []string, name, unit string, from, to float64) []string {
+	if math.Abs(from-to) < 0.05 {
+		return words
+	}
+	return append(words, strings.TrimSpace(fmt.Sprintf("%s: %s to %s %s", name, figure(from), figure(to), unit)))
+}
+
+// less is what of a is not in b.
+func less(a, b []string) []string {
+	var out []string
+	for _, v := range a {
+		if !slices.Contains(b, v) {
+			out = append(out, v)
+		}
+	}
+	return out
+}

@@ -1,0 +1,402 @@
+package formula
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+
+	"plushladle/core/fault"
+	"plushladle/core/ingredient"
+	"plushladle/core/quantity"
+)
+
+// SwapHow is what stays equal in a swap.
+type SwapHow string
+
+// The ways to swap.
+const (
+	EqualSweetness SwapHow = "equal sweetness" // and the water it brings made good
+	EqualWeight    SwapHow = "equal weight"
+	EqualFat       SwapHow = "equal fat"
+	EqualVolume    SwapHow = "equal volume"
+	EqualUse       SwapHow = "equal use" // forms of one thing: a bean for its extract
+	ByCount        SwapHow = "by count"  // two large dates for four small
+	ForItsParts    SwapHow = "for its parts"
+	AsBlend        SwapHow = "as a blend" // for the spices it is made of, summed
+)
+
+// Swapped is the drink with one ingredient in the place of another.
+type Swapped struct {
+	Drink         Drink
+	How           SwapHow
+	Changes       []string // what it does to the drink, for the cook to see before it is taken
+	Before, After *Reckoning
+}
+
+// WaysToSwap are the ways a line's ingredient can give way to another, the
+// usual one first.
+func (d *Drink) WaysToSwap(place int, to *ingredient.Ingredient) []SwapHow {
+	from := d.Lines[place].Ingredient
+	if from == nil {
+		return nil
+	}
+	if to == nil {
+		if len(from.Parts) > 0 {
+			return []SwapHow{ForItsParts}
+		}
+		return nil
+	}
+	var ways []SwapHow
+	sweet := from.PerGram.SucroseEquivalentG() > 0 && to.PerGram.SucroseEquivalentG() > 0
+	switch {
+	case from.Equals.Group != "" && from.Equals.Group == to.Equals.Group:
+		ways = append(ways, EqualUse)
+	case len(to.Parts) > 0 && isPart(from, to):
+		return []SwapHow{AsBlend, EqualWeight}
+	case from.Role == ingredient.Sweetener && to.Role == ingredient.Sweetener && sweet:
+		ways = append(ways, EqualSweetness)
+	case from.Role == ingredient.Liquid && to.Role == ingredient.Liquid:
+		if from.PerGram[ingredient.Fat] > 0 && to.PerGram[ingredient.Fat] > 0 {
+			ways = append(ways, EqualFat)
+		}
+		return append(ways, EqualVolume)
+	}
+	ways = append(ways, EqualWeight)
+	if from.Role == ingredient.Base && to.Role == ingredient.Base && to.PerGram[ingredient.Fat] > 0 {
+		ways = append(ways, EqualFat)
+	}
+	if _, ok := countRatio(from, to); ok {
+		ways = append(ways, ByCount)
+	}
+	return ways
+}
+
+func isPart(i, blend *ingredient.Ingredient) bool {
+	return slices.ContainsFunc(blend.Parts, func(p ingredient.Share) bool { return p.Ingredient == i })
+}
+
+// smallForLarge is how many small dates a large one stands for by count
+// (common practice, no source).
+const smallForLarge = 2
+
+func countRatio(from, to *ingredient.Ingredient) (float64, bool) {
+	switch {
+	case from.ID == "date-large" && to.ID == "date-small":
+		return smallForLarge, true
+	case from.ID == "date-small" && to.ID == "date-large":
+		return 1. / smallForLarge, true
+	}
+	return 0, false
+}
+
+// Swap puts an ingredient in the place of a line's own, or a blend's parts
+// where to is nil. how is one of WaysToSwap; the first of them where it is "".
+// The error, a *fault.Error, names "line", "to" or "how".
+func (d *Drink) Swap(place int, to *ingredient.Ingredient, how SwapHow) (*Swapped, error) {
+	how, err := d.wayToSwap(place, to, how)
+	if err != nil {
+		return nil, err
+	}
+	before, err := d.Reckon()
+	if err != nil {
+		return nil, err
+	}
+	if before.Drink == nil || before.Lines[place].Err != nil || before.Lines[place].MassG == 0 {
+		return nil, fault.New("line", d.Lines[place].Name, "does not count yet, so there is nothing to hold equal", "give it an amount first")
+	}
+	work := *d
+	work.Lines = slices.Clone(d.Lines)
+	notes, err := work.swap(place, to, how)
+	if err != nil {
+		return nil, err
+	}
+	after, err := work.Reckon()
+	if err != nil {
+		return nil, err
+	}
+	if after.Drink == nil {
+		return nil, fault.New("to", to.Name, "is not used in drinks", "choose another")
+	}
+	notes = append(notes, characterOf(d.Lines[place].Ingredient, to)...)
+	return &Swapped{Drink: work, How: how, Changes: append(notes, changes(before, after)...), Before: before, After: after}, nil
+}
+
+func (d *Drink) wayToSwap(place int, to *ingredient.Ingredient, how SwapHow) (SwapHow, error) {
+	if place < 0 || place >= len(d.Lines) || d.Lines[place].Ingredient == nil {
+		return "", fault.New("line", "", "is not one that can be swapped", "choose a line that is in the catalogue")
+	}
+	if to != nil && (to.Has(ingredient.TagRefused) || to.Bare) {
+		return "", fault.New("to", to.Name, "cannot be swapped in: it is refused, or too little is known of it", "choose another")
+	}
+	if to == d.Lines[place].Ingredient {
+		return "", fault.New("to", to.Name, "is what the line has already", "choose another")
+	}
+	ways := d.WaysToSwap(place, to)
+	switch {
+	case len(ways) == 0:
+		return "", fault.New("to", "", "has no parts to be swapped for", "choose an ingredient")
+	case how == "":
+		return ways[0], nil
+	case !slices.Contains(ways, how):
+		names := make([]string, len(ways))
+		for n, w := range ways {
+			names[n] = string(w)
+		}
+		return "", fault.New("how", string(how), "does not fit these two", "use "+strings.Join(names, ", "))
+	}
+	return how, nil
+}
+
+// swap changes the lines, and says what could not be held.
+func (d *Drink) swap(place int, to *ingredient.Ingredient, how SwapHow) ([]string, error) {
+	s, before, err := d.toSolve()
+	if err != nil {
+		return nil, err
+	}
+	at := slices.IndexFunc(s.lines, func(w weighed) bool { return w.index == place })
+	old := d.Lines[place]
+	was := s.lines[at]
+	was.line = &old
+	switch how {
+	case ForItsParts:
+		d.intoParts(place, was.g)
+		return nil, nil
+	case AsBlend:
+		return d.asBlend(s, place, to), nil
+	}
+	d.Lines[place] = swappedLine(d.Lines[place], to)
+	s.lines[at].line, s.lines[at].per = &d.Lines[place], &to.PerGram
+	s.lines[at].g = was.inPlaceOf(to, how)
+	var notes []string
+	switch {
+	case how == EqualSweetness:
+		notes = s.holdSweetness(at, before)
+	case how == EqualFat && to.Role == ingredient.Base:
+		notes = s.holdFatPct(at, before)
+	case how == EqualFat:
+		notes = s.holdFatAndVolume(at, before)
+	}
+	d.Lines[place].Amount = measureOf(d.Lines[place], s.lines[at].g, d.System)
+	return notes, nil
+}
+
+// swappedLine is the line with another ingredient: what was said of the old
+// one's form and soak no longer holds.
+func swappedLine(l Line, to *ingredient.Ingredient) Line {
+	return Line{Amount: l.Amount, Ingredient: to, Name: to.Name, Stage: l.Stage, Locked: l.Locked}
+}
+
+// inPlaceOf is the mass of the new ingredient, to begin with.
+func (w weighed) inPlaceOf(to *ingredient.Ingredient, how SwapHow) float64 {
+	from := w.line.Ingredient
+	switch how {
+	case EqualUse:
+		return w.g / from.Equals.GramsPerUnit * to.Equals.GramsPerUnit
+	case EqualSweetness:
+		return w.g * w.per.SucroseEquivalentG() / to.PerGram.SucroseEquivalentG()
+	case EqualVolume:
+		return w.g / w.line.bulkGPerML() * to.BulkGPerML
+	case ByCount:
+		ratio, _ := countRatio(from, to)
+		return w.g / from.PieceG[quantity.Piece] * ratio * to.PieceG[quantity.Piece]
+	}
+	return w.g
+}
+
+// measureOf writes a mass as the measure it is where one holds it exactly,
+// as a count where it is whole, in grams otherwise.
+func measureOf(l Line, g float64, system quantity.System) quantity.Amount {
+	if each, ok := l.Ingredient.PieceG[quantity.Piece]; ok && l.Amount.IsCount() {
+		if count := quantity.Of(fourFigures(g/each), quantity.Piece); isWhole(g / each) {
+			return count
+		}
+	}
+	if ml := g / l.bulkGPerML(); ml > 0 && !l.Amount.IsMetric() {
+		if a, _ := quantity.Kitchen(ml, system, sameAmount); isSpoonable(a) {
+			return a
+		}
+	}
+	return quantity.Of(fourFigures(g), quantity.Gram)
+}
+
+func isWhole(v float64) bool {
+	halves := v * 2
+	return halves > 0.99 && halves-float64(int(halves+0.5)) < 1e-6 && float64(int(halves+0.5))-halves < 1e-6
+}
+
+// holdSweetness solves the new sweetener for the sweetness of the drink, and
+// the water for its volume.
+func (s *solver) holdSweetness(at int, before *batch) []string {
+	sweet, ml := before.finished.SucroseEquivalentG(), before.ml
+	s.knobs, s.aims = []knob{s.knobOf([]int{at})}, []aim{func(b *batch) float64 { return b.finished.SucroseEquivalentG() - sweet }}
+	water := s.waterLines()
+	if len(water) > 0 {
+		s.knobs = append(s.knobs, s.knobOf(water))
+		s.aims = append(s.aims, func(b *batch) float64 { return b.ml - ml })
+	}
+	reached := s.solve()
+	s.settleLines()
+	switch {
+	case len(water) == 0:
+		return []string{"there is no free water line, so the volume changes with it"}
+	case !reached[1]:
+		return []string{"there is too little water to make up for what it brings"}
+	}
+	return []string{fmt.Sprintf("water goes from %s to %s g, so that the volume holds", figure(s.waterG(before)), figure(s.sumG(water)))}
+}
+
+func (s *solver) waterG(b *batch) float64 {
+	g := 0.
+	for _, w := range b.lines {
+		if w.line.Ingredient.ID == "water" && !w.line.Locked && w.line.stage() != ingredient.Serve && w.line.stage() != ingredient.Brew {
+			g += w.g
+		}
+	}
+	return g
+}
+
+func (s *solver) sumG(places []int) float64 {
+	g := 0.
+	for _, at := range places {
+		g += s.lines[at].g
+	}
+	return g
+}
+
+func (s *solver) waterLines() []int {
+	var places []int
+	for at, w := range s.lines {
+		stage := w.line.stage()
+		if w.line.Ingredient.ID == "water" && !w.line.Locked && stage != ingredient.Serve && stage != ingredient.Brew {
+			places = append(places, at)
+		}
+	}
+	return places
+}
+
+// settleLines puts the solved doses into the lines and writes the amounts.
+func (s *solver) settleLines() {
+	s.write(s.d)
+	for _, k := range s.knobs {
+		for m, at := range k.lines {
+			s.lines[at].g = k.dose * k.shares[m]
+		}
+	}
+}
+
+func (s *solver) holdFatPct(at int, before *batch) []string {
+	to := 100 * before.finished[ingredient.Fat] / before.finished.MassG()
+	s.knobs, s.aims = []knob{s.knobOf([]int{at})}, []aim{aimFor(Fat, to)}
+	s.knobs[0].most = mostBaseTimes * s.knobs[0].dose
+	if reached := s.solve(); !reached[0] {
+		s.settleLines()
+		return []string{"it cannot bring as much fat; the nearest was taken"}
+	}
+	s.settleLines()
+	return nil
+}
+
+// holdFatAndVolume solves the new liquid, and added fat for what a leaner one
+// lacks, or water for what a richer one has too much of.
+func (s *solver) holdFatAndVolume(at int, before *batch) []string {
+	fat, ml := before.finished[ingredient.Fat], before.ml
+	started := s.lines[at].g
+	try := func(other int) bool {
+		s.lines[at].g = started
+		s.knobs = []knob{s.knobOf([]int{at}), s.knobOf([]int{other})}
+		s.aims = []aim{
+			func(b *batch) float64 { return b.ml - ml },
+			func(b *batch) float64 { return b.finished[ingredient.Fat] - fat },
+		}
+		reached := s.solve()
+		return reached[0] && reached[1]
+	}
+	if try(s.lineOf("coconut-oil", ingredient.FatRole)) || try(s.lineOf("water", "")) {
+		s.settleLines()
+		s.dropEmpty()
+		return nil
+	}
+	s.settleLines()
+	return []string{"fat and volume cannot both be held; the nearest was taken"}
+}
+
+// lineOf is the place of a free line of a role, or of an ingredient where the
+// role is ""; a line of the ingredient with no amount is added where there is
+// none.
+func (s *solver) lineOf(id string, role ingredient.Role) int {
+	for at, w := range s.lines {
+		i := w.line.Ingredient
+		if !w.line.Locked && w.line.stage() != ingredient.Serve && (role != "" && i.Role == role || role == "" && i.ID == id) {
+			return at
+		}
+	}
+	return s.d.addLine(s, id)
+}
+
+// dropEmpty takes out lines that were added and not needed.
+func (s *solver) dropEmpty() {
+	s.d.Lines = slices.DeleteFunc(s.d.Lines, func(l Line) bool {
+		g, isMass := l.Amount.Mass(s.d.System)
+		return isMass && g == 0
+	})
+}
+
+// intoParts puts a blend's parts in its place.
+func (d *Drink) intoParts(place int, g float64) {
+	blend := d.Lines[place]
+	parts := make([]Line, len(blend.Ingredient.Parts))
+	for n, p := range blend.Ingredient.Parts {
+		parts[n] = swappedLine(blend, p.Ingredient)
+		parts[n].Amount = measureOf(parts[n], g*p.Share, d.System)
+	}
+	d.Lines = slices.Replace(d.Lines, place, place+1, parts...)
+}
+
+// asBlend puts a blend in the place of the spices it is made of: their summed
+// mass of it, at the line's own stage.
+func (d *Drink) asBlend(s *solver, place int, blend *ingredient.Ingredient) []string {
+	stage, g := d.Lines[place].Stage, 0.
+	var gone []string
+	isGone := map[int]bool{}
+	for _, w := range s.lines {
+		if w.index == place || isPart(w.line.Ingredient, blend) && !w.line.Locked && w.line.stage() == d.Lines[place].stage() {
+			g += w.g
+			isGone[w.index] = true
+			gone = append(gone, w.line.Ingredient.Name)
+		}
+	}
+	line := Line{Ingredient: blend, Name: blend.Name, Stage: stage, Amount: d.Lines[place].Amount}
+	line.Amount = measureOf(line, g, d.System)
+	var lines []Line
+	for n, l := range d.Lines {
+		switch {
+		case n == place:
+			lines = append(lines, line)
+		case !isGone[n]:
+			lines = append(lines, l)
+		}
+	}
+	d.Lines = lines
+	return []string{"stands in for " + strings.Join(gone, ", ")}
+}
+
+// characterOf says what taste and colour a sweetener or flavour brings.
+func characterOf(from, to *ingredient.Ingredient) []string {
+	if to == nil {
+		return nil
+	}
+	var words []string
+	if to.Character != "" {
+		words = append(words, "brings "+to.Character)
+	}
+	if from.Character != "" && to.Character != "" {
+		words = append(words, "takes away "+from.Character)
+	}
+	if to.ID == "honey" {
+		words = append(words, "honey is not for a child under 12 months")
+	}
+	if to.ID == "coconut-oil-virgin" {
+		words = append(words, "unrefined coconut oil brings its taste")
+	}
+	return words
+}
