@@ -15,6 +15,7 @@ type Jug struct {
 	PulpML  float64
 	TicksML []float64
 	Loads   int
+	Strains int // fillings of the strainer; 0 where nothing is strained
 }
 
 // DefaultJugML is a common blender's jug, until the kitchen says its own.
@@ -36,14 +37,33 @@ func (b *batch) jug(r *Reckoning) Jug {
 	if j.FillML == 0 {
 		j.FillML = DefaultJugML
 	}
+	if b.goesInHot() {
+		j.FillML *= hotShare
+	}
 	ground := b.pressed.Milk.Plus(b.pressed.Pulp).Plus(b.pressed.Lost)
 	j.Loads = int(math.Max(1, math.Ceil(extract.VolumeML(ground, FinishedC)/j.FillML-1e-9)))
+	if capacity := b.d.Method.Strainer.CapacityML(); capacity > 0 && b.pressed.PulpSolidsG > 0 {
+		j.Strains = int(math.Max(1, math.Ceil(extract.VolumeML(ground, FinishedC)/capacity-1e-9)))
+	}
 	j.TopML = math.Max(j.FillML, j.MilkML+j.PulpML) * jugHeadroom
 	step := tickStep(j.TopML)
 	for ml := step; ml < j.TopML*0.97; ml += step {
 		j.TicksML = append(j.TicksML, ml)
 	}
 	return j
+}
+
+// hotShare is how full a jug may be with hot liquid, its lid vented (common
+// practice).
+const hotShare = 0.5
+
+func (b *batch) goesInHot() bool {
+	for _, w := range b.lines {
+		if w.line.isHot() {
+			return true
+		}
+	}
+	return false
 }
 
 // tickStep is a round step that gives at most jugTicks ticks.

@@ -35,6 +35,10 @@ type Reckoning struct {
 	Cautions   []caution.Caution
 	Dials      []Dial
 	Jug        Jug
+	Chill      Chill
+	LeftoverML float64 // of a decoction, not used
+	SteamG     float64 // water boiled away
+	FoamG      float64 // skimmed off
 
 	batch *batch // what Contributions and Assumptions speak of; nil where nothing was reckoned
 }
@@ -200,6 +204,8 @@ func (r *Reckoning) fill(b *batch) {
 	r.Style = b.style()
 	r.Drink = &Made{MassG: b.finished.MassG(), VolumeML: b.ml}
 	r.PulpG = b.pressed.Pulp.MassG()
+	r.LeftoverML, r.SteamG, r.FoamG = extract.VolumeML(b.leftover, FinishedC), b.steamG, b.foamG
+	r.Chill = b.chill()
 	r.FatPct = 100 * b.finished[ingredient.Fat] / r.Drink.MassG
 	r.BrixPct = keep.Brix(b.finished)
 	r.WaterAct = keep.WaterActivity(b.finished)

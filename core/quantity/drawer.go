@@ -70,7 +70,12 @@ type Scooped struct {
 	ErrorShare float64 // what they hold over the exact amount, as a share of it
 	Text       string  // "1½ cups", "2 × ¼ tsp", "half of ¼ tsp"
 	Stock      *Stock  // how to come to less than the spoons hold
+	terms      []Term
 }
+
+// Amount is what the scoops hold, as an amount that can be written and read
+// again: scoops of one unit summed.
+func (s Scooped) Amount() Amount { return Amount{terms: s.terms} }
 
 // Stock is a dilution for less than the smallest spoon holds: one measure of
 // the ingredient in some of water, and one measure of that. Volumes are taken
@@ -188,6 +193,7 @@ func (d Drawer) scooped(s search, ml float64) Scooped {
 		out.ML += d.measures[s.bestHalf].ml / 2
 		parts = append(parts, "half of "+d.measures[s.bestHalf].term.String())
 	}
+	out.terms = d.terms(s.best)
 	out.ErrorShare = out.ML/ml - 1
 	out.Text = strings.Join(parts, " + ")
 	return out
@@ -221,6 +227,22 @@ func (d Drawer) words(chosen []int) []string {
 		}
 	}
 	return parts
+}
+
+// terms adds up the chosen measures unit by unit.
+func (d Drawer) terms(chosen []int) []Term {
+	var terms []Term
+	for _, m := range chosen {
+		t := d.measures[m].term
+		last := len(terms) - 1
+		if last >= 0 && terms[last].Unit == t.Unit && terms[last].Own == t.Own {
+			terms[last].Low += t.Low
+			terms[last].High = terms[last].Low
+			continue
+		}
+		terms = append(terms, t)
+	}
+	return terms
 }
 
 // joins tells whether the next measure is a single fraction of the same unit.

@@ -1,0 +1,234 @@
+package formula
+
+import (
+	"fmt"
+	"math"
+	"slices"
+
+	"plushladle/core/extract"
+	"plushladle/core/fault"
+	"plushladle/core/ingredient"
+	"plushladle/core/quantity"
+)
+
+// Rung is what a drink becomes when it is let down with water.
+type Rung struct {
+	Name   string // "creamer 1 : 2", "half-and-half"
+	Note   string // where its figure comes from
+	WaterG float64
+	ML     float64 // in all, the water included
+	FatPct float64
+	SweetG float64 // sucrose equivalents per 100 mL
+}
+
+// strengthRungs are ratios of dry base to water in cups (common practice).
+var strengthRungs = []struct {
+	name  string
+	ratio float64
+}{{"paste", 0.5}, {"sauce", 0.75}, {"cream", 1}, {"creamer", 1.5}, {"creamer", 2}, {"rich milk", 3}, {"milk", 4}, {"light", 5}, {"light", 6}}
+
+// fatRungs are the least fat of dairy's names. Source: 21 CFR 131.150 (heavy),
+// 131.157 (light whipping), 131.155 (light cream), 131.180 (half-and-half),
+// 131.110 (milk).
+var fatRungs = []struct {
+	name   string
+	fatPct float64
+	rule   string
+}{{"heavy cream", 36, "131.150"}, {"light whipping cream", 30, "131.157"}, {"light cream", 18, "131.155"}, {"half-and-half", 10.5, "131.180"}, {"milk", 3.25, "131.110"}}
+
+// LetDown is the water, in g, that brings a mass at a concentration down to a
+// lower one: M·(c/c′ − 1). 0 where it is lower already.
+func LetDown(massG, from, to float64) float64 {
+	if to <= 0 || from <= to {
+		return 0
+	}
+	return massG * (from/to - 1)
+}
+
+// Ladder is what the finished drink becomes rung by rung: by strength, let
+// down to the solids the same base would give ground weaker, and by fat.
+func (r *Reckoning) Ladder() []Rung {
+	if r.batch == nil {
+		return nil
+	}
+	var rungs []Rung
+	if r.Ratio != nil {
+		for _, s := range strengthRungs {
+			if s.ratio > r.Ratio.ByVolume*1.01 {
+				water := (s.ratio - r.Ratio.ByVolume) * r.batch.baseML * waterGPerML
+				rungs = append(rungs, r.rung(fmt.Sprintf("%s 1 : %g", s.name, s.ratio), "by cups", water))
+			}
+		}
+	}
+	for _, f := range fatRungs {
+		if f.fatPct < r.FatPct {
+			rungs = append(rungs, r.rung(f.name, fmt.Sprintf("%g %% fat, 21 CFR %s", f.fatPct, f.rule), LetDown(r.Drink.MassG, r.FatPct, f.fatPct)))
+		}
+	}
+	slices.SortStableFunc(rungs, func(a, b Rung) int {
+		switch {
+		case a.WaterG < b.WaterG:
+			return -1
+		case a.WaterG > b.WaterG:
+			return 1
+		}
+		return 0
+	})
+	return rungs
+}
+
+const waterGPerML = 0.9982 // at 20 °C; source: IAPWS
+
+func (r *Reckoning) rung(name, note string, waterG float64) Rung {
+	c := r.batch.finished
+	c[ingredient.Water] += waterG
+	ml := extract.VolumeML(c, FinishedC)
+	return Rung{
+		Name: name, Note: note, WaterG: waterG, ML: ml,
+		FatPct: 100 * c[ingredient.Fat] / c.MassG(), SweetG: c.SucroseEquivalentG() / ml * 100,
+	}
+}
+
+// Pressing is what a second grind of the same pulp gives.
+type Pressing struct {
+	ML, FatPct, ProteinPct float64
+	PulpG                  float64
+}
+
+// PressAgain is the milk from grinding the pulp once more with so much water,
+// in g: cream from the first press, milk from the second.
+func (r *Reckoning) PressAgain(waterG float64) (Pressing, error) {
+	if r.batch == nil || r.batch.pressed.PulpSolidsG == 0 {
+		return Pressing{}, fault.New("waterG", "", "there is no pulp to press again", "add a base first")
+	}
+	if !(waterG > 0 && waterG <= maxScaleG) {
+		return Pressing{}, fault.New("waterG", fmt.Sprint(waterG), "is out of range", "use above 0 g of water")
+	}
+	b := r.batch
+	milk, pulp := b.pressed.PressAgain(b.ground.Solids.MassG(), ingredient.Content{ingredient.Water: waterG}, b.d.Method)
+	if milk.MassG() == 0 {
+		return Pressing{PulpG: pulp.MassG()}, nil
+	}
+	return Pressing{
+		ML: extract.VolumeML(milk, FinishedC), PulpG: pulp.MassG(),
+		FatPct: 100 * milk[ingredient.Fat] / milk.MassG(), ProteinPct: 100 * milk[ingredient.Protein] / milk.MassG(),
+	}, nil
+}
+
+// Blended is how much of two liquids makes a third.
+type Blended struct {
+	AG, BG, AML, BML float64
+	FatPct           float64
+	SolidsPct        float64
+}
+
+// BlendOf is what two liquids are blended for.
+type BlendOf string
+
+// What a blend can be made for.
+const (
+	ForFat    BlendOf = "fat"
+	ForSolids BlendOf = "solids"
+)
+
+func (f BlendOf) pct(c *ingredient.Content) float64 {
+	if f == ForFat {
+		return 100 * c[ingredient.Fat] / c.MassG()
+	}
+	return 100 * (1 - c[ingredient.Water]/c.MassG())
+}
+
+// Square is how much of two liquids, in g, makes massG of one at the target:
+// the Pearson square. The error, a *fault.Error, names "target".
+func Square(a, b, target, massG float64) (aG, bG float64, err error) {
+	low, high := math.Min(a, b), math.Max(a, b)
+	if !(target >= low && target <= high) || low == high {
+		return 0, 0, fault.New("target", fmt.Sprintf("%g", target), "does not lie between the two", fmt.Sprintf("use %.3g to %.3g %%", low, high))
+	}
+	share := (target - b) / (a - b)
+	return massG * share, massG * (1 - share), nil
+}
+
+// BlendTwo makes volumeML of a blend of two liquids at a fat or solids target, in
+// % by mass. The error, a *fault.Error, names "target", "volumeML" or "of".
+func BlendTwo(a, b *ingredient.Ingredient, of BlendOf, target, volumeML float64) (Blended, error) {
+	if of != ForFat && of != ForSolids {
+		return Blended{}, fault.New("of", string(of), "is not what two liquids can be blended for", "use fat or solids")
+	}
+	if !(volumeML > 0 && volumeML <= maxScaleG) {
+		return Blended{}, fault.New("volumeML", fmt.Sprint(volumeML), "is out of range", "use a volume above 0 mL")
+	}
+	aShare, bShare, err := Square(of.pct(&a.PerGram), of.pct(&b.PerGram), target, 1)
+	if err != nil {
+		return Blended{}, err
+	}
+	each := a.PerGram.Times(aShare / a.PerGram.MassG()).Plus(b.PerGram.Times(bShare / b.PerGram.MassG()))
+	massG := volumeML / extract.VolumeML(each, FinishedC)
+	return Blended{
+		AG: massG * aShare, BG: massG * bShare, AML: massG * aShare / a.BulkGPerML, BML: massG * bShare / b.BulkGPerML,
+		FatPct: ForFat.pct(&each), SolidsPct: ForSolids.pct(&each),
+	}, nil
+}
+
+// FatToReach is the oil, in g, that brings a mass with so much fat to a share
+// of fat t by mass: (tM − F)/(1 − t).
+func FatToReach(massG, fatG, t float64) float64 { return (t*massG - fatG) / (1 - t) }
+
+// Chill is how warm the ground base comes out of the blender, and the ice that
+// brings it down.
+type Chill struct {
+	GroundC float64 // °C
+	IceG    float64 // in place of as much of the grinding water
+}
+
+const roomC = 20 // of what goes in besides the water
+
+// chill reckons with the water's own temperature and what the blender adds.
+func (b *batch) chill() Chill {
+	var water, rest ingredient.Content
+	for _, w := range b.lines {
+		switch {
+		case !beforeStraining(w.line.stage()):
+		case w.line.Ingredient.Role == ingredient.Liquid:
+			water = water.Plus(w.content())
+		default:
+			rest = rest.Plus(w.content())
+		}
+	}
+	if water.MassG() == 0 {
+		return Chill{}
+	}
+	warm := extract.MixC(water, b.d.Method.WaterC, rest, roomC) + b.d.Method.BlendS/60*extract.BlendingWarmsCPerMin
+	return Chill{GroundC: warm, IceG: extract.IceForWaterG(water.Plus(rest), warm, FinishedC)}
+}
+
+// WithIce is the drink with ice in the place of as much of its grinding water
+// as brings it down to 4 °C. The error names "lines".
+func (d *Drink) WithIce() (*Drink, error) {
+	r, err := d.Reckon()
+	if err != nil {
+		return nil, err
+	}
+	work := *d
+	work.Lines = slices.Clone(d.Lines)
+	work.Size = Size{}
+	at := slices.IndexFunc(work.Lines, func(l Line) bool {
+		return l.Ingredient != nil && l.Ingredient.ID == "water" && !l.Locked && beforeStraining(l.stage()) && l.stage() != ingredient.Soak
+	})
+	if r.batch == nil || at < 0 || r.Chill.IceG < 1 {
+		return nil, fault.New("lines", "", "there is no grinding water for ice to take the place of", "add water, or unlock it")
+	}
+	written := work.Lines[at]
+	full, _, err := written.grams(d.System)
+	if err != nil || written.Amount.IsToTotal() || written.Amount.IsToCover() {
+		return nil, fault.New("lines", "", "the grinding water has no amount of its own", "give it one")
+	}
+	ice := math.Min(r.Chill.IceG/r.Factor, full)
+	work.Lines[at].Amount = quantity.Of(fourFigures(full-ice), quantity.Gram)
+	i, _ := ingredient.Standard().ByID("ice")
+	work.Lines = slices.Insert(work.Lines, at+1, Line{Ingredient: i, Name: i.Name, Amount: quantity.Of(fourFigures(ice), quantity.Gram), Stage: written.Stage})
+	if full-ice < 0.5 {
+		work.Lines = slices.Delete(work.Lines, at, at+1)
+	}
+	return &work, nil
+}
