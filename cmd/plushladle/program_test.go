@@ -215,10 +215,26 @@ func TestReckonFlags(t *testing.T) {
 	assert.InEpsilon(t, 1.5*250, metric["lines"].([]any)[0].(map[string]any)["ml"], 1e-6)
 	cloth := reckonJSON(t, flask, "--strain", "cloth")
 	assert.Less(t, at(cloth, "drink", "ml"), at(plain, "drink", "ml"), "cloth holds more back")
-	said := fmt.Sprint(reckonJSON(t, flask, "--sweetness", "4", "--fat", "3", "--swap", "maple syrup=honey")["assumptions"])
-	for _, flag := range []string{"--sweetness", "--fat", "--swap"} {
-		assert.Contains(t, said, flag+" is not solved yet")
+}
+
+func TestReckonSolvesTargetsThenSize(t *testing.T) {
+	t.Parallel()
+	out := reckonJSON(t, flask, "--sweetness", "6", "--fat", "10.5", "--swap", "maple syrup=honey", "--make", "2l")
+	assert.InDelta(t, 6, at(out, "per_100ml", "sucrose_eq_g"), .05)
+	assert.InDelta(t, 10.5, out["fat_pct"], .05, "21 CFR 131.180")
+	assert.InEpsilon(t, 2000, at(out, "drink", "ml"), 1e-4)
+	said := fmt.Sprint(out["assumptions"])
+	for _, want := range []string{"Maple syrup swapped for Honey at equal sweetness", "of Coconut oil, refined was added"} {
+		assert.Contains(t, said, want)
 	}
+	lines := out["lines"].([]any)
+	assert.Equal(t, "Honey", lines[2].(map[string]any)["ingredient"])
+	assert.Equal(t, "Coconut oil, refined", lines[len(lines)-1].(map[string]any)["ingredient"])
+	lean := reckonJSON(t, flask, "--fat", "1")
+	assert.Contains(t, fmt.Sprint(lean["assumptions"]), "fat of 1 cannot be reached")
+	assert.Contains(t, fmt.Sprint(reckonJSON(t, flask, "--swap", "white sugar=honey")["assumptions"]), "there is no White sugar in it")
+	refused := reckonJSON(t, "1 cup bitter almonds\n4 cups water", "--sweetness", "4", "--swap", "bitter almonds=almonds")
+	assert.Nil(t, refused["drink"])
 }
 
 func TestReckonReadsJSONLDAndSaysWhatIsRefused(t *testing.T) {

@@ -102,7 +102,7 @@ func parseReckonFlags(args []string, stderr io.Writer) (*reckonFlags, string, er
 }
 
 // drink is a drink without lines, made the way the flags say, and notes on
-// what was asked and is not computed.
+// what is not computed.
 func (f *reckonFlags) drink() (formula.Drink, []string, error) {
 	d := formula.New("")
 	var errs [8]error
@@ -119,7 +119,7 @@ func (f *reckonFlags) drink() (formula.Drink, []string, error) {
 			errs[n] = fault.In(name, errs[n])
 		}
 	}
-	return d, f.notSolved(), firstError(errs[:])
+	return d, []string{"cost is not reckoned without pantry prices"}, firstError(errs[:])
 }
 
 func firstError(errs []error) error {
@@ -209,15 +209,97 @@ func (s swaps) check() error {
 	return nil
 }
 
-// notSolved says which targets were asked for and are not yet worked out.
-func (f *reckonFlags) notSolved() []string {
-	notes := []string{"cost is not reckoned without pantry prices"}
-	for _, name := range []string{"sweetness", "fat", "swap"} {
-		if f.given[name] {
-			notes = append(notes, "--"+name+" is not solved yet; the figures are as written")
+// solve makes the swaps and then brings the drink to the targets; the size
+// comes after, so that both hold. texts are the lines as written, notes what
+// is worth knowing of what was done.
+func (f *reckonFlags) solve(d *formula.Drink, texts []string) (solved formula.Drink, lines, notes []string, err error) {
+	solved, lines = *d, texts
+	solved.Size = formula.Size{}
+	if r, err := solved.Reckon(); err != nil || r.Drink == nil {
+		return *d, texts, nil, err // nothing to solve; a refused base is said by its caution
+	}
+	for _, swap := range f.swaps {
+		said, err := swapAll(&solved, swap)
+		if err != nil {
+			return solved, nil, nil, err
+		}
+		notes = append(notes, said...)
+	}
+	turn := formula.Turn{To: map[formula.DialName]float64{}}
+	if f.given["sweetness"] {
+		turn.To[formula.Sweetness] = f.sweetness
+	}
+	if f.given["fat"] {
+		turn.To[formula.Fat] = f.fat
+	}
+	if len(turn.To) > 0 {
+		said, err := turnTo(&solved, turn)
+		if err != nil {
+			return solved, nil, nil, err
+		}
+		notes = append(notes, said...)
+	}
+	solved.Size = d.Size
+	return solved, textsOf(&solved, texts), notes, nil
+}
+
+// swapAll swaps every line of an ingredient, "white sugar=maple syrup".
+func swapAll(d *formula.Drink, swap string) ([]string, error) {
+	from, to, _ := strings.Cut(swap, "=")
+	of, _ := ingredient.Standard().Find(from)
+	by, _ := ingredient.Standard().Find(to)
+	var notes []string
+	for place := 0; place < len(d.Lines); place++ {
+		if d.Lines[place].Ingredient != of {
+			continue
+		}
+		swapped, err := d.Swap(place, by, "")
+		if err != nil {
+			return nil, fault.In("--swap", err)
+		}
+		*d = swapped.Drink
+		notes = append(notes, fmt.Sprintf("%s swapped for %s at %s", of.Name, by.Name, swapped.How))
+		for _, change := range swapped.Changes {
+			notes = append(notes, "the swap: "+change)
 		}
 	}
-	return notes
+	if len(notes) == 0 {
+		notes = append(notes, fmt.Sprintf("--swap: there is no %s in it", of.Name))
+	}
+	return notes, nil
+}
+
+// turnTo solves for the targets; one that cannot be solved at all is said and
+// the drink left as it is.
+func turnTo(d *formula.Drink, turn formula.Turn) ([]string, error) {
+	before := len(d.Lines)
+	turned, err := d.Turn(turn)
+	if err != nil {
+		return []string{"the targets were not solved: " + err.Error()}, nil
+	}
+	*d = turned.Drink
+	var notes []string
+	for _, line := range d.Lines[before:] {
+		notes = append(notes, fmt.Sprintf("%s of %s was added to reach the target", line.Amount, line.Name))
+	}
+	for _, m := range turned.Missed {
+		notes = append(notes, fmt.Sprintf("%s of %.4g cannot be reached: %s; the nearest, %.4g, was taken", m.Dial, m.Wanted, m.Why, m.Nearest))
+	}
+	return notes, nil
+}
+
+// textsOf are the lines' texts: as written where a line still stands in its
+// place, anew where lines were added.
+func textsOf(d *formula.Drink, texts []string) []string {
+	lines := make([]string, len(d.Lines))
+	for n, l := range d.Lines {
+		if n < len(texts) && len(d.Lines) >= len(texts) {
+			lines[n] = texts[n]
+			continue
+		}
+		lines[n] = strings.TrimSpace(l.Amount.String() + " " + l.Name)
+	}
+	return lines
 }
 
 func readFile(name string, stdin io.Reader) ([]byte, error) {
@@ -257,11 +339,15 @@ func reckonRecipe(f *reckonFlags, d formula.Drink, recipe exchange.Recipe, notes
 		fmt.Fprintln(stderr, "plushladle reckon: no line was understood; write one ingredient a line, such as: 1 cup almonds")
 		return exitWrong
 	}
-	r, err := d.Reckon()
+	solved, texts, said, err := f.solve(&d, recipe.Lines)
 	if err != nil {
 		return fail(stderr, err)
 	}
-	out := exchange.Export(&d, recipe.Lines, r, notes)
+	r, err := solved.Reckon()
+	if err != nil {
+		return fail(stderr, err)
+	}
+	out := exchange.Export(&solved, texts, r, append(notes, said...))
 	if f.json {
 		return printJSON(stdout, stderr, out)
 	}

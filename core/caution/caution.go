@@ -5,6 +5,7 @@ package caution
 
 import (
 	"fmt"
+	"strings"
 
 	"plushladle/core/ingredient"
 )
@@ -19,13 +20,13 @@ type Caution struct {
 	Raised bool // shown first and marked
 }
 
-// Limits and where they come from.
+// Limits and where they come from. Those that hang on age are in drinkers.go.
 const (
-	seleniumUgPerDay  = 255. // adults; source: EFSA 2023
 	coumarinMgPerKg   = 0.1  // body weight and day; source: EFSA 2008
-	adultKg           = 60.  // an adult weight on the safe side, common practice
 	nutmegGPerDay     = 5.   // toxic above, from memory
 	raisedFrom        = 0.5  // of a day's limit
+	freeSugarsFromG   = 0.5  // a serving, below which nothing is said
+	cartonCalciumMg   = 1.2  // a mL of fortified carton milk; typical label, from memory
 	sucroseSaturation = 64.2 // % by mass in water at 0 °C; source: ICUMSA, from memory
 	warmFridgeC       = 5.   // source: FDA Food Code 3-501.16
 	slimyWaterC       = 10.  // common practice
@@ -46,10 +47,13 @@ type Drink struct {
 	BatchML    float64
 	ServingML  float64
 	PerServing ingredient.Content
-	SucrosePct float64 // sucrose in the water phase, % by mass
+	SucroseG   float64 // in the batch
+	WaterG     float64 // in the batch
+	Drinkers   []Drinker
 	FridgeC    float64
 	BlendS     float64
 	WaterC     float64
+	Clogs      bool // the strainer is one that fine seeds stop up
 }
 
 // Refused is the caution for the first base that must not be used at all.
@@ -69,7 +73,7 @@ func Refused(parts []Part) (Caution, bool) {
 func Of(d Drink) []Caution {
 	var raised, plain []Caution
 	for _, rule := range rules {
-		c, applies := rule(d)
+		c, applies := rule(&d)
 		switch {
 		case !applies:
 		case c.Raised:
@@ -81,8 +85,9 @@ func Of(d Drink) []Caution {
 	return append(raised, plain...)
 }
 
-var rules = []func(Drink) (Caution, bool){
-	soy, hotBlend, fridge, keptSoak, selenium, coumarin, nutmeg, honey, rice, xylitol, chocolate, crystals, gels, slime, tuber, infant,
+var rules = []func(*Drink) (Caution, bool){
+	soy, hotBlend, fridge, keptSoak, selenium, iodine, coumarin, nutmeg, freeSugars, honey, rice, xylitol, chocolate, crystals,
+	stones, herbs, clogs, gels, slime, tuber, unfortified, infant,
 }
 
 // measured is a caution with a figure, raised from half of its limit.
@@ -90,35 +95,49 @@ func measured(code, text string, value, limit float64, unit string) Caution {
 	return Caution{Code: code, Text: text, Value: &value, Limit: &limit, Unit: unit, Raised: value >= raisedFrom*limit}
 }
 
-func (d Drink) has(t ingredient.Tag) bool {
+func (d *Drink) has(t ingredient.Tag) bool {
 	return d.massOf(t) > 0
 }
 
-func (d Drink) massOf(t ingredient.Tag) float64 {
+func (d *Drink) massOf(t ingredient.Tag) float64 {
 	total := 0.
 	for _, p := range d.Parts {
-		if p.Ingredient.Has(t) {
-			total += p.MassG
-		}
+		total += p.MassG * shareOf(p.Ingredient, t)
 	}
 	return total
 }
 
+// shareOf is how much of an ingredient carries the tag: of a blend, the parts
+// that do.
+func shareOf(i *ingredient.Ingredient, t ingredient.Tag) float64 {
+	switch {
+	case !i.Has(t):
+		return 0
+	case len(i.Parts) == 0:
+		return 1
+	}
+	share := 0.
+	for _, p := range i.Parts {
+		share += p.Share * shareOf(p.Ingredient, t)
+	}
+	return share
+}
+
 // perServing is the share of something in the batch that one serving holds.
-func (d Drink) perServing(batch float64) float64 {
+func (d *Drink) perServing(batch float64) float64 {
 	if d.BatchML == 0 {
 		return 0
 	}
 	return batch * d.ServingML / d.BatchML
 }
 
-func soy(d Drink) (Caution, bool) {
+func soy(d *Drink) (Caution, bool) {
 	return Caution{Code: "soy-boil", Raised: true,
 		Text: "Soy is never drunk raw. Bring it to a full boil, then simmer at least 10 minutes, stirring the bottom; the foam that rises first is not yet the boil.",
 	}, d.has(ingredient.TagBoil)
 }
 
-func hotBlend(d Drink) (Caution, bool) {
+func hotBlend(d *Drink) (Caution, bool) {
 	for _, p := range d.Parts {
 		if p.Hot {
 			return Caution{Code: "hot-blend", Raised: true,
@@ -129,13 +148,16 @@ func hotBlend(d Drink) (Caution, bool) {
 	return Caution{}, false
 }
 
-func fridge(d Drink) (Caution, bool) {
+func fridge(d *Drink) (Caution, bool) {
+	if d.FridgeC <= warmFridgeC {
+		return Caution{}, false
+	}
 	c := measured("fridge-warm", "The fridge is set above 5 °C: drinks keep a day at most by the cautious school. Turn it down.", d.FridgeC, warmFridgeC, "°C")
 	c.Raised = true
-	return c, d.FridgeC > warmFridgeC
+	return c, true
 }
 
-func keptSoak(d Drink) (Caution, bool) {
+func keptSoak(d *Drink) (Caution, bool) {
 	for _, p := range d.Parts {
 		if p.SoakKept && p.Ingredient.Class == ingredient.Grain {
 			return Caution{Code: "kept-soak", Raised: true,
@@ -146,12 +168,39 @@ func keptSoak(d Drink) (Caution, bool) {
 	return Caution{}, false
 }
 
-func selenium(d Drink) (Caution, bool) {
-	return measured("selenium", "Brazil nuts are rich in selenium. Figure: a serving, all of it counted as passing into the drink; limit: an adult's day (EFSA 2023; less for children).",
-		d.PerServing[ingredient.SeleniumUg], seleniumUgPerDay, "µg"), d.hasID("brazil-nut")
+// heldToADay holds what a serving brings against the day of whoever comes
+// nearest to the limit.
+func (d *Drink) heldToADay(code, text, unit string, perServing float64, limit func(Drinker) float64) Caution {
+	who, value, most := d.nearest(perServing, limit)
+	return measured(code, fmt.Sprintf("%s Figure: the day of %s; limit: theirs.", text, who), value, most, unit)
 }
 
-func (d Drink) hasID(id string) bool {
+func selenium(d *Drink) (Caution, bool) {
+	if !d.hasID("brazil-nut") {
+		return Caution{}, false
+	}
+	return d.heldToADay("selenium", "Brazil nuts are rich in selenium; all of it is counted as passing into the drink (limits: EFSA 2023, 255 µg an adult's day, less for children; US IOM 2000, 400 µg).",
+		"µg", d.PerServing[ingredient.SeleniumUg], Drinker.seleniumUg), true
+}
+
+func iodine(d *Drink) (Caution, bool) {
+	if !d.hasID("seaweed") {
+		return Caution{}, false
+	}
+	return d.heldToADay("iodine", "Seaweed is rich in iodine, and how rich varies widely; all of it is counted as passing into the drink (limits: EFSA, 600 µg an adult's day, less for children; US IOM, 1,100 µg).",
+		"µg", d.PerServing[ingredient.IodineUg], Drinker.iodineUg), true
+}
+
+func freeSugars(d *Drink) (Caution, bool) {
+	g := d.PerServing[ingredient.FreeSugars]
+	if g < freeSugarsFromG {
+		return Caution{}, false
+	}
+	return d.heldToADay("free-sugars", "Free sugars: at most 50 g an adult's day, better 25 g (WHO 2015); for children less (UK SACN 2015).",
+		"g", g, Drinker.freeSugarsG), true
+}
+
+func (d *Drink) hasID(id string) bool {
 	for _, p := range d.Parts {
 		if p.Ingredient.ID == id {
 			return true
@@ -160,58 +209,93 @@ func (d Drink) hasID(id string) bool {
 	return false
 }
 
-func coumarin(d Drink) (Caution, bool) {
-	mg := 0.
-	for _, p := range d.Parts {
-		mg += p.MassG * p.Ingredient.PerGram[ingredient.CoumarinMg]
+func coumarin(d *Drink) (Caution, bool) {
+	mg := d.PerServing[ingredient.CoumarinMg]
+	if mg == 0 {
+		return Caution{}, false
 	}
-	return measured("coumarin", "Cinnamon holds coumarin, cassia far more than Ceylon. Figure: a serving, all of it counted; limit: a day at 60 kg body weight (EFSA 2008). For daily drinking take Ceylon.",
-		d.perServing(mg), coumarinMgPerKg*adultKg, "mg"), mg > 0
+	return d.heldToADay("coumarin", "Cinnamon holds coumarin, cassia (about 3 mg/g, BfR) far more than Ceylon; all of it is counted as passing into the drink (limit: 0.1 mg a kg of body weight and day, EFSA 2008). For daily drinking take Ceylon.",
+		"mg", mg, Drinker.coumarinMg), true
 }
 
-func nutmeg(d Drink) (Caution, bool) {
+func nutmeg(d *Drink) (Caution, bool) {
 	g := d.massOf(ingredient.TagNutmeg)
-	return measured("nutmeg", "Nutmeg is for flavour only; several grams in a day are toxic. Figure: a serving.",
-		d.perServing(g), nutmegGPerDay, "g"), g > 0
+	if g == 0 {
+		return Caution{}, false
+	}
+	return d.heldToADay("nutmeg", "Nutmeg is for flavour only: above 5 g in a day it is toxic.",
+		"g", d.perServing(g), func(Drinker) float64 { return nutmegGPerDay }), true
 }
 
-func honey(d Drink) (Caution, bool) {
+func honey(d *Drink) (Caution, bool) {
 	return Caution{Code: "honey-infant", Text: "Contains honey: not for a child under 12 months."}, d.has(ingredient.TagHoney)
 }
 
-func rice(d Drink) (Caution, bool) {
+func rice(d *Drink) (Caution, bool) {
 	return Caution{Code: "rice-child", Text: "Rice drinks are not for children under 5 in place of milk (UK Food Standards Agency, inorganic arsenic)."}, d.has(ingredient.TagRice)
 }
 
-func xylitol(d Drink) (Caution, bool) {
+func xylitol(d *Drink) (Caution, bool) {
 	return Caution{Code: "xylitol-dogs", Text: "Contains xylitol: poisonous to dogs, keep it out of their reach."}, d.has(ingredient.TagXylitol)
 }
 
-func chocolate(d Drink) (Caution, bool) {
+func chocolate(d *Drink) (Caution, bool) {
 	return Caution{Code: "chocolate-dogs", Text: "Contains cocoa: poisonous to dogs, keep it out of their reach."}, d.has(ingredient.TagChocolate)
 }
 
-func crystals(d Drink) (Caution, bool) {
-	return measured("crystallise", "More sucrose than cold water holds: it will crystallise in the fridge. A little more water, or invert sugar in place of some, stops it.",
-		d.SucrosePct, sucroseSaturation, "% by mass"), d.SucrosePct > sucroseSaturation
+func crystals(d *Drink) (Caution, bool) {
+	if d.SucroseG == 0 {
+		return Caution{}, false
+	}
+	pct := 100 * d.SucroseG / (d.SucroseG + d.WaterG)
+	if pct <= sucroseSaturation {
+		return Caution{}, false
+	}
+	water := d.SucroseG*(100/sucroseSaturation-1) - d.WaterG
+	invert := d.SucroseG - d.WaterG/(100/sucroseSaturation-1)
+	return measured("crystallise", fmt.Sprintf("More sucrose than cold water holds (%.1f %% at 0 °C, ICUMSA): it will crystallise in the fridge. %.0f g more water stops it, or invert sugar in the place of %.0f g of the sucrose.", sucroseSaturation, water, invert),
+		pct, sucroseSaturation, "% by mass"), true
 }
 
-func gels(d Drink) (Caution, bool) {
+func stones(d *Drink) (Caution, bool) {
+	for _, p := range d.Parts {
+		if strings.HasPrefix(p.Ingredient.ID, "date") && p.Ingredient.Class == ingredient.Fruit {
+			return Caution{Code: "pit-dates", Text: "Take the stones out of the dates: one breaks the blade, or a tooth."}, true
+		}
+	}
+	return Caution{}, false
+}
+
+func herbs(d *Drink) (Caution, bool) {
+	return Caution{Code: "herbs", Text: "Turmeric, mushrooms and herbs are here for their taste; nothing is claimed of them. With medicines or in pregnancy, ask a professional first."},
+		d.has(ingredient.TagHerb) || d.hasID("turmeric") || d.hasID("turmeric-fresh")
+}
+
+func clogs(d *Drink) (Caution, bool) {
+	return Caution{Code: "clogs", Text: "Fine seeds stop up cloth and sieve: use a bag, or rinse it out half way."}, d.has(ingredient.TagClogs) && d.Clogs
+}
+
+func gels(d *Drink) (Caution, bool) {
 	return Caution{Code: "gels", Text: "Flax gels in water: strain at once, or it will not run through."}, d.has(ingredient.TagGels)
 }
 
-func slime(d Drink) (Caution, bool) {
+func slime(d *Drink) (Caution, bool) {
 	return Caution{Code: "slime",
 		Text: "Oats and rice turn slimy: blend no longer than 30 seconds, with water at 10 °C or colder, and do not squeeze hard.",
 	}, d.has(ingredient.TagSlimes) && (d.BlendS > slimyBlendS || d.WaterC > slimyWaterC)
 }
 
-func tuber(d Drink) (Caution, bool) {
+func tuber(d *Drink) (Caution, bool) {
 	return Caution{Code: "tiger-nut", Text: "Tiger nut is a tuber and no nut."}, d.has(ingredient.TagTuber)
 }
 
-func infant(Drink) (Caution, bool) {
-	return Caution{Code: "infant",
-		Text: "Not infant formula, and no milk to live on under two years. Home milk is not fortified: little calcium, iodine, B12 or D.",
+func unfortified(d *Drink) (Caution, bool) {
+	less := cartonCalciumMg * d.ServingML * d.most(func(p Drinker) float64 { return p.servings() })
+	return Caution{Code: "unfortified", Value: &less, Unit: "mg calcium",
+		Text: "Home milk is not fortified: little calcium, iodine, B12 or D. Figure: the calcium a day of a fortified carton would have brought more (typical label).",
 	}, true
+}
+
+func infant(*Drink) (Caution, bool) {
+	return Caution{Code: "infant", Text: "Not infant formula, and no milk to live on under two years. Whole nuts choke small children."}, true
 }

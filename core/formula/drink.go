@@ -5,6 +5,7 @@ package formula
 import (
 	"fmt"
 
+	"plushladle/core/caution"
 	"plushladle/core/extract"
 	"plushladle/core/fault"
 	"plushladle/core/ingredient"
@@ -14,6 +15,7 @@ import (
 
 // Line is one ingredient of a drink.
 type Line struct {
+	Key        string // the caller's own; it stays with the line while the core changes it
 	Amount     quantity.Amount
 	Ingredient *ingredient.Ingredient // nil where the name was not understood
 	Name       string                 // as the cook wrote it
@@ -24,6 +26,7 @@ type Line struct {
 	Unsoaked   bool                   // goes in dry although its kind is usually soaked
 	SoakedCup  bool                   // the volume was measured after soaking
 	Locked     bool                   // stays as it is when the drink is scaled
+	Added      bool                   // by the core, where no line could give what was asked
 }
 
 // SizeBy says what a batch is sized by.
@@ -36,12 +39,16 @@ const (
 	ByVolume   SizeBy = "volume"   // mL of finished drink
 	ByServings SizeBy = "servings" // a number of servings
 	ByBase     SizeBy = "base"     // g of dry base on hand
+	ByBottles  SizeBy = "bottles"  // bottles to fill, of EachML
+	ByDays     SizeBy = "days"     // days of drinking, PerDay cups of EachML
 )
 
 // Size is how much is to be made.
 type Size struct {
-	By    SizeBy
-	Value float64
+	By     SizeBy
+	Value  float64
+	EachML float64 // a bottle, or a cup (0 for a serving)
+	PerDay float64 // cups
 }
 
 // SpiceSchool says how strong spices grow with a batch.
@@ -70,6 +77,7 @@ type Drink struct {
 	JugML     float64          // what one load may reach; 0 for DefaultJugML
 	Drawer    *quantity.Drawer // the kitchen's own measures; nil for all there are
 	Prices    Prices           // nil where none are known
+	Drinkers  []caution.Drinker
 }
 
 // Usual ways of working where nothing is said (common practice).
@@ -105,6 +113,8 @@ var sizeLimits = map[SizeBy]struct {
 	ByVolume:   {1, maxScaleG, "use a volume from 1 mL to 1000 L"},
 	ByServings: {0.1, maxServings, "use 0.1 to 100,000 servings"},
 	ByBase:     {0.1, maxScaleG, "use a mass of base from 0.1 g to 1000 kg"},
+	ByBottles:  {0.1, 1000, "use up to 1000 bottles"},
+	ByDays:     {0.1, 400, "use up to 400 days"},
 }
 
 // Check tells whether the size is one that can be made. The error names
@@ -115,10 +125,16 @@ func (s Size) Check() error {
 	}
 	limit, known := sizeLimits[s.By]
 	if !known {
-		return fault.New("size.by", string(s.By), "is not a way to size a batch", "use times, volume, servings or base")
+		return fault.New("size.by", string(s.By), "is not a way to size a batch", "use times, volume, servings, base, bottles or days")
 	}
 	if !(s.Value >= limit.min && s.Value <= limit.max) {
 		return fault.New("size.value", fmt.Sprint(s.Value), "is out of range", limit.accepts)
+	}
+	if s.By == ByBottles && !(s.EachML >= 1 && s.EachML <= maxScaleG) {
+		return fault.New("size.eachML", fmt.Sprint(s.EachML), "is not a bottle", "use a bottle from 1 mL to 1000 L")
+	}
+	if s.By == ByDays && !(s.EachML >= 0 && s.EachML <= maxScaleG && s.PerDay > 0 && s.PerDay <= 1000) {
+		return fault.New("size.perDay", fmt.Sprint(s.PerDay), "is not what is drunk in a day", "use above 0, up to 1000 cups a day")
 	}
 	return nil
 }

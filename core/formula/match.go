@@ -95,7 +95,7 @@ func matchBase(base *ingredient.Ingredient, want Figures, like Drink) (Matched, 
 }
 
 func matchLine(i *ingredient.Ingredient, g float64) Line {
-	return Line{Ingredient: i, Name: i.Name, Amount: quantity.Of(g, quantity.Gram), Stage: i.Stage}
+	return Line{Ingredient: i, Name: i.Name, Amount: quantity.Of(g, quantity.Gram), Stage: i.Stage, Added: true}
 }
 
 func standard(id string) *ingredient.Ingredient {
@@ -109,7 +109,7 @@ func figuresOf(b *batch) Figures {
 }
 
 func finishMatch(d Drink, want Figures) (Matched, bool) {
-	d.Size = Size{ByVolume, matchLitresML}
+	d.Size = Size{By: ByVolume, Value: matchLitresML}
 	r, err := d.Reckon()
 	if err != nil || r.Drink == nil || r.batch.baseG == 0 {
 		return Matched{}, false

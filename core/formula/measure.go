@@ -63,7 +63,7 @@ func settle(lines []weighed) {
 	baseML := 0.
 	for _, w := range lines {
 		if w.line.Ingredient.Role == ingredient.Base {
-			baseML += w.g / w.line.bulkGPerML()
+			baseML += w.ml()
 		}
 	}
 	for n := range lines {
@@ -122,7 +122,19 @@ func (l Line) measureGrams(value float64, u quantity.Unit, system quantity.Syste
 	if l.Form.Name != "" {
 		note = "measured " + l.Form.Name
 	}
-	return size * l.bulkGPerML(), note, nil
+	bulk := l.bulkGPerML()
+	if bulk == 0 {
+		return 0, "", fault.New("amount", l.Amount.String(), "cannot be weighed: what a cup of "+l.Ingredient.Name+" weighs is not known", "give it in grams, or say in the Pantry what a cup weighs")
+	}
+	return size * bulk, note, nil
+}
+
+// ml is the room the line takes in the measure; 0 where it is not known.
+func (w weighed) ml() float64 {
+	if bulk := w.line.bulkGPerML(); bulk > 0 {
+		return w.g / bulk
+	}
+	return 0
 }
 
 // bulkGPerML is how the line's ingredient lies in the cup.
@@ -140,4 +152,11 @@ func (l Line) tolerance() float64 {
 		return quantity.Tight
 	}
 	return quantity.Loose
+}
+
+// Weigh is the mass of an amount of an ingredient, in g. The error, a
+// *fault.Error, names "amount".
+func Weigh(i *ingredient.Ingredient, a quantity.Amount, system quantity.System) (float64, error) {
+	g, _, err := Line{Amount: a, Ingredient: i, Name: i.Name}.grams(system)
+	return g, err
 }

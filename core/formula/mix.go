@@ -140,10 +140,10 @@ func (b *batch) count(w weighed) {
 	switch {
 	case i.Role == ingredient.Base:
 		b.baseG += w.g
-		b.baseML += w.g / w.line.bulkGPerML()
+		b.baseML += w.ml()
 	case i.Role == ingredient.Liquid && beforeStraining(w.line.stage()):
 		b.groundG += w.g
-		b.groundML += w.g / i.BulkGPerML
+		b.groundML += w.ml()
 	}
 }
 

@@ -48,8 +48,8 @@ func (d *Drink) Nudge() (*Nudged, error) {
 		return out, nil
 	}
 	for n := range d.Lines {
-		if exact := r.Lines[n].ExactAmount(); exact != "" && r.Factor != 1 {
-			out.Drink.Lines[n].Amount, _ = quantity.ParseAmount(exact)
+		if exact, ok := r.Lines[n].Exact(); ok && r.Factor != 1 {
+			out.Drink.Lines[n].Amount = exact
 		}
 	}
 	for n, l := range r.Lines {

@@ -15,17 +15,22 @@ const maxLineText = 500
 // back with a nil Ingredient and its Name as written. The error, a
 // *fault.Error, is for an amount that cannot be one.
 func ReadLine(text string, catalogue *ingredient.Catalogue) (Line, error) {
+	return ReadLineWith(text, catalogue, quantity.Reader{})
+}
+
+// ReadLineWith reads a line with the kitchen's own measures.
+func ReadLineWith(text string, catalogue *ingredient.Catalogue, reader quantity.Reader) (Line, error) {
 	text = withoutBullet(strings.TrimSpace(text))
 	if len(text) > maxLineText {
 		text = strings.ToValidUTF8(text[:maxLineText], "")
 	}
-	amount, rest, err := quantity.ParseLeading(text)
+	amount, rest, err := reader.ParseLeading(text)
 	if err != nil {
 		return Line{Name: text}, err
 	}
 	line := Line{Amount: amount}
 	if amount.IsOpen() {
-		line.Amount, rest = amountBehind(rest)
+		line.Amount, rest = amountBehind(rest, reader)
 	}
 	line.readName(rest, catalogue)
 	line.readWords(strings.ToLower(rest))
@@ -44,9 +49,9 @@ func withoutBullet(text string) string {
 }
 
 // amountBehind finds an amount written after the name: "almonds, 250 g".
-func amountBehind(text string) (quantity.Amount, string) {
+func amountBehind(text string, reader quantity.Reader) (quantity.Amount, string) {
 	if withoutSeeds, ok := cutPrefixFold(text, "seeds of "); ok {
-		if a, rest, err := quantity.ParseLeading(withoutSeeds); err == nil && !a.IsOpen() {
+		if a, rest, err := reader.ParseLeading(withoutSeeds); err == nil && !a.IsOpen() {
 			return a, rest
 		}
 	}
@@ -55,7 +60,7 @@ func amountBehind(text string) (quantity.Amount, string) {
 		if at <= 0 {
 			continue
 		}
-		if a, err := quantity.ParseAmount(text[at:]); err == nil {
+		if a, err := reader.ParseAmount(text[at:]); err == nil {
 			name, _ := cutPrefixFold(strings.TrimRight(text[:at], " ,:("), "enough ")
 			return a, name
 		}
@@ -64,7 +69,7 @@ func amountBehind(text string) (quantity.Amount, string) {
 	if at <= 0 {
 		return quantity.Amount{}, text
 	}
-	a, err := quantity.ParseAmount(strings.Trim(text[at:], " ()"))
+	a, err := reader.ParseAmount(strings.Trim(text[at:], " ()"))
 	if err != nil {
 		return quantity.Amount{}, text
 	}
@@ -106,7 +111,7 @@ func splitNote(text string) (name, note string) {
 			return name, strings.Trim(inner+", "+note, ", ")
 		}
 	}
-	for _, mark := range []string{",", ";", " - ", " – ", " after straining", " to finish", " to serve", " for serving", " to rinse", " to taste", " plus more", " or more"} {
+	for _, mark := range []string{",", ";", " - ", " – ", " after straining", " to finish", " to serve", " for serving", " to rinse", " to brew", " to taste", " plus more", " or more"} {
 		if at := strings.Index(text, mark); at > 0 {
 			return strings.TrimSpace(text[:at]), strings.Trim(text[at:], " ,;-–")
 		}
@@ -122,6 +127,7 @@ var stageWords = []struct {
 	{"to serve", ingredient.Serve}, {"for serving", ingredient.Serve},
 	{"after straining", ingredient.Strained}, {"to finish", ingredient.Strained},
 	{"to rinse the pulp", ingredient.Rinse},
+	{"to brew", ingredient.Brew}, {"while cooking", ingredient.CookIt},
 	{"soaking water kept", ingredient.Soak},
 }
 

@@ -33,6 +33,7 @@ type Reckoning struct {
 	Vegan      *bool // nil where a line was not understood and nothing else rules it out
 	Cost       Cost
 	Cautions   []caution.Caution
+	ForWhom    []caution.For // the kitchen's drinkers, and why it is not for some
 	Dials      []Dial
 	Jug        Jug
 	Chill      Chill
@@ -59,17 +60,17 @@ type LineReckoning struct {
 	Note       string // what was taken for it
 }
 
-// ExactAmount writes the line's amount at this size so that it loses nothing:
-// as it is where rounding to a measure changes it by less than a thousandth,
-// in grams otherwise. It is "" where the line does not count.
-func (l LineReckoning) ExactAmount() string {
+// Exact is the line's amount at this size so that it loses nothing: as it is
+// where rounding to a measure changes it by less than a thousandth, in grams
+// otherwise. ok is false where the line does not count.
+func (l LineReckoning) Exact() (a quantity.Amount, ok bool) {
 	switch {
 	case l.Err != nil || l.MassG == 0:
-		return ""
+		return a, false
 	case math.Abs(l.AmountErr) < 0.001:
-		return l.Amount.String()
+		return l.Amount, true
 	}
-	return quantity.Of(l.MassG, quantity.Gram).String()
+	return quantity.Of(l.MassG, quantity.Gram), true
 }
 
 // Ratio is grinding liquid per 1 of dry base, both ways.
@@ -125,7 +126,8 @@ func (d *Drink) Reckon() (*Reckoning, error) {
 	}
 	r.fill(b)
 	r.Drink.LowML, r.Drink.HighML = b.likelyML()
-	r.Cautions = caution.Of(d.heldAgainstLimits(b, r))
+	held := d.heldAgainstLimits(b, r)
+	r.Cautions, r.ForWhom = caution.Of(held), caution.ForWhom(held)
 	r.Dials = b.dials(r)
 	r.Jug = b.jug(r)
 	return r, nil
@@ -182,12 +184,13 @@ func (d *Drink) measureLines(r *Reckoning, b *batch) {
 		out := &r.Lines[w.index]
 		tolerance := w.line.tolerance()
 		out.MassG = w.g
-		if bulk := w.line.bulkGPerML(); bulk > 0 {
-			out.VolumeML = w.g / bulk
-		}
+		out.VolumeML = w.ml()
 		out.Amount, out.AmountErr = w.line.Amount.Scaled(w.line.growth(r.Factor, d.Spices), d.System, tolerance)
 		if w.line.Amount.IsCount() {
 			out.Kitchen = out.Amount
+			continue
+		}
+		if out.VolumeML == 0 {
 			continue
 		}
 		out.Kitchen, out.KitchenErr = quantity.Kitchen(out.VolumeML, d.System, tolerance)
@@ -298,12 +301,17 @@ func (d *Drink) heldAgainstLimits(b *batch, r *Reckoning) caution.Drink {
 	held := caution.Drink{
 		Parts: d.parts(b.lines), BatchML: r.Drink.VolumeML, ServingML: r.Servings.SizeML,
 		FridgeC: d.FridgeC, BlendS: d.Method.BlendS, WaterC: d.Method.WaterC,
+		Clogs: d.Method.Strainer.Clogs(), Drinkers: d.Drinkers,
 	}
 	for _, w := range b.lines {
-		held.PerServing = held.PerServing.Plus(w.per.Times(w.g * r.Servings.SizeML / r.Drink.VolumeML))
+		share := w.g * r.Servings.SizeML / r.Drink.VolumeML
+		for c, of := range w.per {
+			held.PerServing[c] += of * share
+		}
 	}
-	if wet := c[ingredient.Water] + c[ingredient.Sucrose]; wet > 0 {
-		held.SucrosePct = 100 * c[ingredient.Sucrose] / wet
+	if finished := r.PerServing.FreeSugarsG; finished < held.PerServing[ingredient.FreeSugars] {
+		held.PerServing[ingredient.FreeSugars] = finished // of sugars it is known what stays behind
 	}
+	held.SucroseG, held.WaterG = c[ingredient.Sucrose], c[ingredient.Water]
 	return held
 }

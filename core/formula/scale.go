@@ -39,12 +39,24 @@ func (d *Drink) factor(lines []weighed) (float64, error) {
 		return d.Size.Value, nil
 	case ByBase:
 		return d.solveFactor(lines, "a base to weigh", func(b *batch) float64 { return b.baseG })
-	case ByServings:
+	case ByServings, ByBottles, ByDays:
 		target := *d
-		target.Size = Size{ByVolume, d.Size.Value * d.servingML(d.mix(lines, 1))}
+		target.Size = Size{By: ByVolume, Value: math.Max(1, d.wantedML(lines))}
 		return target.factor(lines)
 	}
 	return d.solveFactor(lines, "lines that can grow", func(b *batch) float64 { return b.ml })
+}
+
+// wantedML is the volume that the size comes to.
+func (d *Drink) wantedML(lines []weighed) float64 {
+	each := d.Size.EachML
+	if each == 0 || d.Size.By == ByServings {
+		each = d.servingML(d.mix(lines, 1))
+	}
+	if d.Size.By == ByDays {
+		each *= d.Size.PerDay
+	}
+	return d.Size.Value * each
 }
 
 const (

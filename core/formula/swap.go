@@ -183,7 +183,7 @@ func (d *Drink) swap(place int, to *ingredient.Ingredient, how SwapHow) ([]strin
 // swappedLine is the line with another ingredient: what was said of the old
 // one's form and soak no longer holds.
 func swappedLine(l Line, to *ingredient.Ingredient) Line {
-	return Line{Amount: l.Amount, Ingredient: to, Name: to.Name, Stage: l.Stage, Locked: l.Locked}
+	return Line{Key: l.Key, Amount: l.Amount, Ingredient: to, Name: to.Name, Stage: l.Stage, Locked: l.Locked}
 }
 
 // inPlaceOf is the mass of the new ingredient, to begin with.
@@ -195,7 +195,7 @@ func (w weighed) inPlaceOf(to *ingredient.Ingredient, how SwapHow) float64 {
 	case EqualSweetness:
 		return w.g * w.per.SucroseEquivalentG() / to.PerGram.SucroseEquivalentG()
 	case EqualVolume:
-		return w.g / w.line.bulkGPerML() * to.BulkGPerML
+		return w.ml() * to.BulkGPerML
 	case ByCount:
 		ratio, _ := countRatio(from, to)
 		return w.g / from.PieceG[quantity.Piece] * ratio * to.PieceG[quantity.Piece]
@@ -211,8 +211,8 @@ func measureOf(l Line, g float64, system quantity.System) quantity.Amount {
 			return count
 		}
 	}
-	if ml := g / l.bulkGPerML(); ml > 0 && !l.Amount.IsMetric() {
-		if a, _ := quantity.Kitchen(ml, system, sameAmount); isSpoonable(a) {
+	if bulk := l.bulkGPerML(); bulk > 0 && g > 0 && !l.Amount.IsMetric() {
+		if a, _ := quantity.Kitchen(g/bulk, system, sameAmount); isSpoonable(a) {
 			return a
 		}
 	}
@@ -333,11 +333,11 @@ func (s *solver) lineOf(id string, role ingredient.Role) int {
 	return s.d.addLine(s, id)
 }
 
-// dropEmpty takes out lines that were added and not needed.
+// dropEmpty takes out lines that were added and turned out not to be needed.
 func (s *solver) dropEmpty() {
 	s.d.Lines = slices.DeleteFunc(s.d.Lines, func(l Line) bool {
 		g, isMass := l.Amount.Mass(s.d.System)
-		return isMass && g == 0
+		return l.Added && isMass && g == 0
 	})
 }
 
@@ -347,6 +347,7 @@ func (d *Drink) intoParts(place int, g float64) {
 	parts := make([]Line, len(blend.Ingredient.Parts))
 	for n, p := range blend.Ingredient.Parts {
 		parts[n] = swappedLine(blend, p.Ingredient)
+		parts[n].Key = ""
 		parts[n].Amount = measureOf(parts[n], g*p.Share, d.System)
 	}
 	d.Lines = slices.Replace(d.Lines, place, place+1, parts...)
@@ -365,7 +366,7 @@ func (d *Drink) asBlend(s *solver, place int, blend *ingredient.Ingredient) []st
 			gone = append(gone, w.line.Ingredient.Name)
 		}
 	}
-	line := Line{Ingredient: blend, Name: blend.Name, Stage: stage, Amount: d.Lines[place].Amount}
+	line := Line{Key: d.Lines[place].Key, Ingredient: blend, Name: blend.Name, Stage: stage, Amount: d.Lines[place].Amount}
 	line.Amount = measureOf(line, g, d.System)
 	var lines []Line
 	for n, l := range d.Lines {

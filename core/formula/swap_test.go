@@ -147,10 +147,10 @@ func TestScalingTwiceIsScalingOnce(t *testing.T) {
 		for _, ab := range [][2]float64{{2, 3}, {.5, 2}, {1.7, 4.1}, {3, 1. / 3}} {
 			d := drinkOf(t, append(flask, "1/4 tsp clove")...)
 			d.Spices = school
-			d.Size = Size{ByTimes, ab[0]}
+			d.Size = Size{By: ByTimes, Value: ab[0]}
 			once := d
 			d.Size.Value *= ab[1]
-			once.Size = Size{ByTimes, ab[0] * ab[1]}
+			once.Size = Size{By: ByTimes, Value: ab[0] * ab[1]}
 			got, want := reckoned(t, d), reckoned(t, once)
 			for n := range want.Lines {
 				assert.InEpsilon(t, want.Lines[n].MassG, got.Lines[n].MassG, 1e-12)

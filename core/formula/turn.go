@@ -84,12 +84,15 @@ func (d *Drink) Turn(t Turn) (*Turned, error) {
 	if s.err != nil {
 		return nil, s.err
 	}
-	out := &Turned{Drink: work, Moved: moves(before.values(), after.values(), t.To)}
+	now := after.values() // before lines are dropped: it reads them
+	out := &Turned{Moved: moves(before.values(), now, t.To)}
 	for n, dial := range wanted {
 		if _, asked := t.To[dial]; asked && !reached[n] {
-			out.Missed = append(out.Missed, miss(dial, t.To[dial], after.values()[dial], s.knobs[n]))
+			out.Missed = append(out.Missed, miss(dial, t.To[dial], now[dial], s.knobs[n]))
 		}
 	}
+	s.dropEmpty()
+	out.Drink = work
 	return out, nil
 }
 
@@ -287,7 +290,7 @@ func (t *turning) left(dial DialName) []int {
 // and returns its place among the solver's lines.
 func (d *Drink) addLine(s *solver, id string) int {
 	i, _ := ingredient.Standard().ByID(id)
-	d.Lines = append(d.Lines, Line{Ingredient: i, Name: i.Name, Amount: quantity.Of(0, quantity.Gram), Stage: i.Stage})
+	d.Lines = append(d.Lines, Line{Ingredient: i, Name: i.Name, Amount: quantity.Of(0, quantity.Gram), Stage: i.Stage, Added: true})
 	for n := range s.lines { // the lines may have moved in memory
 		s.lines[n].line = &d.Lines[s.lines[n].index]
 	}
@@ -334,6 +337,16 @@ func (r *Reckoning) Givers() map[DialName][]int {
 		}
 	}
 	return givers
+}
+
+// NameOf is the name of the ingredient of a line that counts; "" for any other.
+func (r *Reckoning) NameOf(place int) string {
+	for _, w := range r.batch.lines {
+		if w.index == place {
+			return w.line.Ingredient.Name
+		}
+	}
+	return ""
 }
 
 // notable is what a dial must move by to be told.
@@ -419,4 +432,22 @@ func known(u ingredient.Usual) ingredient.Usual {
 		return ingredient.Usual{LowGPerL: 1, HighGPerL: 5}
 	}
 	return u
+}
+
+var dialWords = map[DialName]struct{ name, unit string }{
+	Sweetness: {"Sweetness", " g/100 mL"}, Fat: {"Fat", " %"}, Strength: {"Strength", " of liquid to 1 of base"}, SpiceDial: {"Spice", " g/L"},
+}
+
+// Words say what moved besides, and what could not be reached.
+func (t *Turned) Words() []string {
+	words := []string{}
+	for _, m := range t.Missed {
+		w := dialWords[m.Dial]
+		words = append(words, fmt.Sprintf("%s cannot reach %.3g%s: %s. The nearest, %.3g, was taken.", w.name, m.Wanted, w.unit, m.Why, m.Nearest))
+	}
+	for _, m := range t.Moved {
+		w := dialWords[m.Dial]
+		words = append(words, fmt.Sprintf("%s moves from %.3g to %.3g%s.", w.name, m.From, m.To, w.unit))
+	}
+	return words
 }

@@ -58,7 +58,7 @@ func TestSolvedTargetsAreMeasuredAgain(t *testing.T) {
 			"30 g "+sweet[random.IntN(len(sweet))], "5 g coconut oil", "1 tsp cinnamon")
 		d.Spices = []SpiceSchool{Linear, Eased}[random.IntN(2)]
 		if random.IntN(3) == 0 {
-			d.Size = Size{ByVolume, 200 + 3000*random.Float64()}
+			d.Size = Size{By: ByVolume, Value: 200 + 3000*random.Float64()}
 			d.Lines[4].Locked = random.IntN(2) == 0
 		}
 		to := map[DialName]float64{Sweetness: 30 * random.Float64(), Fat: 20 * random.Float64()}

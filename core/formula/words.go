@@ -167,7 +167,7 @@ func (b *batch) weighedAssumptions(w weighed) []string {
 
 // isHot tells whether the cook wrote that a liquid goes in hot before straining.
 func (l Line) isHot() bool {
-	if !beforeStraining(l.stage()) {
+	if l.Ingredient.Role != ingredient.Liquid || !beforeStraining(l.stage()) {
 		return false
 	}
 	words := strings.ToLower(l.Name + " " + l.Note)

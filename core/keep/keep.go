@@ -162,9 +162,13 @@ func (l Life) at(fridgeC float64) Life {
 // concentrate is the life of a syrup with too little free water to spoil soon.
 func concentrate(d Drink, l Life) Life {
 	l.because("a concentrate, taken as cooked and filled hot")
-	if d.WaterActivity <= steadyWaterActivity {
+	switch {
+	case d.WaterActivity <= steadyWaterActivity && d.Boiled:
+		l.CautiousDays, l.CustomaryDays = 30, 90
+		l.because("in a sterilised bottle: 90 days by custom")
+	case d.WaterActivity <= steadyWaterActivity:
 		l.CautiousDays, l.CustomaryDays = 30, 60
-	} else {
+	default:
 		l.CautiousDays, l.CustomaryDays = 7, 14
 	}
 	l.because("water activity %.2f: %s days, %s by custom", d.WaterActivity, days(l.CautiousDays), days(l.CustomaryDays))

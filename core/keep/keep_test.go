@@ -37,6 +37,7 @@ func TestLife(t *testing.T) {
 		{"no base: the liquid's own", Drink{Parts: []Part{part("carton-oat")}, FridgeC: 4}, 3, 4},
 		{"a warm fridge", Drink{Parts: []Part{part("almond")}, FridgeC: 7}, 1, 5 / 1.4745},
 		{"a steady concentrate", Drink{Parts: []Part{part("pistachio")}, SugarsG: 80, WaterActivity: .84, FridgeC: 4}, 30, 60},
+		{"a steady concentrate in a sterilised bottle", Drink{Parts: []Part{part("pistachio")}, SugarsG: 80, WaterActivity: .84, FridgeC: 4, Boiled: true}, 30, 90},
 		{"a thinner concentrate", Drink{Parts: []Part{part("pistachio")}, SugarsG: 70, WaterActivity: .88, FridgeC: 4}, 7, 14},
 		{"no concentrate at all", Drink{Parts: []Part{part("pistachio")}, SugarsG: 41, AddedSugarsG: 41, WaterActivity: .95, FridgeC: 4}, 1.5, 4},
 		{"a concentrate with a line unsettled is any drink", Drink{Parts: []Part{part("pistachio")}, SugarsG: 80, AddedSugarsG: 80, WaterActivity: .84, FridgeC: 4, Unsettled: true}, 1.5, 4},

@@ -25,7 +25,10 @@ import (
 func Fill(s *store.Store, now time.Time) error {
 	c := &cook{now: now}
 	c.app = server.New(server.Config{Store: s, Now: func() time.Time { return c.now }, Web: fstest.MapFS{}, Log: slog.New(slog.DiscardHandler)})
-	c.call(http.MethodPut, "/api/kitchen", server.Kitchen{System: "us", School: "cautious", FridgeC: 4, JugML: 1600, Theme: "system"}, nil)
+	c.call(http.MethodPut, "/api/kitchen", server.Kitchen{
+		System: "us", School: "cautious", FridgeC: 4, JugML: 1600, Theme: "system", Currency: "GBP", ScaleG: 1, Measures: drawer,
+	}, nil)
+	c.stock()
 	for n := len(drinks) - 1; n >= 0; n-- { // the first drink is the one worked on last
 		c.add(drinks[n], now)
 	}
@@ -77,6 +80,18 @@ func (c *cook) try(method, path string, in, out any) error {
 	return json.Unmarshal(answer, out)
 }
 
+// stock fills the pantry: what things cost, a mug, and who drinks here.
+func (c *cook) stock() {
+	for _, p := range prices {
+		c.call(http.MethodPut, "/api/pantry/prices/"+p.ingredient, server.PackPrice{Price: p.price, Pack: p.pack}, nil)
+	}
+	c.call(http.MethodPost, "/api/pantry/ingredients", ownSyrup, nil)
+	c.call(http.MethodPost, "/api/pantry/measures", server.OwnMeasure{Name: "mug", WaterG: 310}, nil)
+	for _, d := range drinkers {
+		c.call(http.MethodPost, "/api/pantry/drinkers", d, nil)
+	}
+}
+
 // add writes a drink down, version by version, and makes its batches.
 func (c *cook) add(d drink, today time.Time) {
 	c.now = today.AddDate(0, 0, -d.startedDaysAgo)
@@ -96,7 +111,7 @@ func (c *cook) add(d drink, today time.Time) {
 
 func (c *cook) formula(d drink, v version) kitchen.Formula {
 	f := kitchen.New("us")
-	f.Strainer, f.Spices = d.strainer, "linear"
+	f.Strainer, f.Spices, f.ShopPrice = d.strainer, "linear", d.shopPrice
 	for n, text := range v.lines {
 		var line kitchen.Line
 		c.call(http.MethodPost, "/api/lines", server.TypedLine{Text: text}, &line)

@@ -1,10 +1,13 @@
 package demo
 
+import "plushladle/internal/kitchen"
+
 // The demo kitchen's drinks, batches and bottles. Made up.
 
 type drink struct {
 	name           string
 	strainer       string
+	shopPrice      float64
 	startedDaysAgo int
 	versions       []version
 	batches        []batch
@@ -34,11 +37,39 @@ const (
 	freezer = "freezer"
 )
 
+// drawer has no third of a cup and no half teaspoon.
+var drawer = []string{"1 cup", "1/2 cup", "1/4 cup", "1 tbsp", "1 tsp", "1/4 tsp"}
+
+var prices = []struct {
+	ingredient string
+	price      float64
+	pack       string
+}{
+	{"pecan", 7.5, "500 g"}, {"barley", 1.1, "500 g"}, {"melon-seed", 3.2, "200 g"}, {"pistachio", 8.9, "400 g"},
+	{"pumpkin-seed", 4.2, "500 g"}, {"sunflower", 2.4, "500 g"}, {"sesame", 2.6, "250 g"}, {"walnut", 6.4, "500 g"},
+	{"coconut-desiccated", 2.1, "200 g"}, {"maple-syrup", 4.5, "250 mL"}, {"date-small", 2.3, "250 g"}, {"date-large", 4.1, "300 g"},
+	{"date-syrup", 3.1, "250 mL"}, {"white-sugar", 1.2, "1 kg"}, {"agave", 3.4, "250 mL"}, {"cardamom", 1.9, "30 g"},
+	{"mace", 2.2, "25 g"}, {"star-anise", 1.5, "20 g"}, {"black-pepper", 1.4, "50 g"}, {"vanilla", 3.9, "60 mL"},
+	{"coconut-oil", 4.6, "450 g"}, {"cocoa", 3.3, "250 g"}, {"rosewater", 2.2, "200 mL"}, {"salt", 0.7, "750 g"},
+	{"orange-juice", 2.2, "1 L"}, {"lime-juice", 1.1, "150 mL"}, {"lemongrass", 0.9, "2 pieces"}, {"orange-peel", 0.4, "1 piece"},
+}
+
+// ownSyrup is a row of the cook's own, with only what is written on the jar.
+var ownSyrup = kitchen.OwnRow{Name: "Elderflower syrup, towpath", Role: "sweetener", Allergens: []string{}, Vegan: true}
+
+var drinkers = []kitchen.Drinker{
+	{Name: "keeper", Age: "adult", WeightKG: 74, ServingsDay: 2, Allergens: []string{}, Dislikes: []string{}},
+	{Name: "mate", Age: "adult", WeightKG: 66, ServingsDay: 2, Allergens: []string{}, Dislikes: []string{}},
+	{Name: "stroke rower", Age: "adult", WeightKG: 82, Allergens: []string{}, Dislikes: []string{"cinnamon"}},
+	{Name: "neighbour", Age: "adult", Allergens: []string{"walnut"}, Dislikes: []string{}},
+	{Name: "boat's youngest", Age: "4 to 6", WeightKG: 19, Allergens: []string{}, Dislikes: []string{}},
+}
+
 func ml(v float64) *float64 { return &v }
 
 var drinks = []drink{
 	{
-		name: "Pecan flask creamer", strainer: "bag", startedDaysAgo: 24,
+		name: "Pecan flask creamer", strainer: "bag", startedDaysAgo: 24, shopPrice: 9.8,
 		versions: []version{
 			{"first try", []string{"1 1/2 cups raw pecans, soaked 8 h", "3 cups cold water", "1 1/2 tbsp maple syrup", "1 tsp vanilla extract", "1/8 tsp salt"}},
 			{"cardamom, and a little oil for body", []string{"1 1/2 cups raw pecans, soaked 8 h", "3 cups cold water", "1 1/2 tbsp maple syrup", "1/2 tsp ground cardamom after straining", "1 tsp vanilla extract", "1 tbsp refined coconut oil", "1/8 tsp salt"}},

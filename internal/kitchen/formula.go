@@ -4,9 +4,12 @@
 package kitchen
 
 import (
+	"fmt"
 	"reflect"
+	"slices"
 	"strings"
 
+	"plushladle/core/caution"
 	"plushladle/core/extract"
 	"plushladle/core/fault"
 	"plushladle/core/formula"
@@ -24,9 +27,16 @@ type Formula struct {
 	WaterC    float64 `json:"waterC" minimum:"0" maximum:"100" doc:"temperature of the grinding water, °C"`
 	Spices    string  `json:"spices" enum:"linear,eased" doc:"how strong spices grow with a batch"`
 	ServingML float64 `json:"servingML" minimum:"0" maximum:"5000" doc:"0 for the usual serving of its style"`
-	Boiled    bool    `json:"boiled" doc:"boiled, cooled fast, and kept in a sterilised bottle"`
-	SizeBy    string  `json:"sizeBy" enum:",times,volume,servings,base" doc:"empty for the amounts as written"`
-	SizeValue float64 `json:"sizeValue" minimum:"0" maximum:"1000000" doc:"a factor, mL, servings or g of base"`
+	Heat      string  `json:"heat" enum:",warm,boil" doc:"after straining; boiled: cooled fast, and kept in a sterilised bottle"`
+	CookMin   float64 `json:"cookMin" minimum:"0" maximum:"600" doc:"minutes at that heat in an open pan"`
+	PanCM     float64 `json:"panCM" minimum:"0" maximum:"80" doc:"the pan's diameter; 0 for a common one"`
+	Coarse    bool    `json:"coarse" doc:"ground coarse and left to stand cold"`
+	BrewPct   float64 `json:"brewPct" minimum:"0" maximum:"100" doc:"share of the decoction that goes in; 0 for all of it"`
+	ShopPrice float64 `json:"shopPrice" minimum:"0" maximum:"100000" doc:"what a litre of the like costs in a shop; 0 where it is not known"`
+	SizeBy    string  `json:"sizeBy" enum:",times,volume,servings,base,bottles,days" doc:"empty for the amounts as written"`
+	SizeValue float64 `json:"sizeValue" minimum:"0" maximum:"1000000" doc:"a factor, mL, servings, g of base, bottles or days"`
+	SizeEach  float64 `json:"sizeEach" minimum:"0" maximum:"1000000" doc:"mL of a bottle, or of a cup; 0 for a serving"`
+	PerDay    float64 `json:"perDay" minimum:"0" maximum:"1000" doc:"cups a day, where sized by days"`
 }
 
 // Line is one line as typed.
@@ -34,7 +44,7 @@ type Line struct {
 	Key        string `json:"key" maxLength:"40" doc:"stays with the line while it is moved and edited"`
 	Ingredient string `json:"ingredient" maxLength:"120"`
 	Amount     string `json:"amount" maxLength:"200"`
-	Stage      string `json:"stage" enum:",soak,grind,rinse,after straining,cook,at serving" doc:"empty for the ingredient's own"`
+	Stage      string `json:"stage" enum:",soak,grind,rinse,brew,after straining,cook,at serving" doc:"empty for the ingredient's own"`
 	Note       string `json:"note" maxLength:"300"`
 	Unsoaked   bool   `json:"unsoaked"`
 	SoakedCup  bool   `json:"soakedCup" doc:"the volume was measured after soaking"`
@@ -49,16 +59,21 @@ func New(system string) Formula {
 	}
 }
 
-// Ways are the kitchen's own ways of working.
+// Ways are the kitchen's own ways, and what it has to measure and pay with.
 type Ways struct {
-	School  string
-	FridgeC float64
-	JugML   float64
+	School    string
+	FridgeC   float64
+	JugML     float64
+	Catalogue *ingredient.Catalogue
+	Reader    quantity.Reader
+	Drawer    *quantity.Drawer
+	Prices    formula.Prices
+	Drinkers  []caution.Drinker
 }
 
 // Drink is the formula as the core takes it. Errors in single lines come back
 // by the line's place; the error is for the rest, a *fault.Error.
-func (f Formula) Drink(name string, ways Ways, catalogue *ingredient.Catalogue) (formula.Drink, []error, error) {
+func (f Formula) Drink(name string, ways Ways) (formula.Drink, []error, error) {
 	d := formula.New(name)
 	var err error
 	if d.System, err = quantity.ParseSystem(f.System); err != nil {
@@ -70,41 +85,86 @@ func (f Formula) Drink(name string, ways Ways, catalogue *ingredient.Catalogue) 
 	if d.School, err = keep.ParseSchool(ways.School); err != nil {
 		return d, nil, err
 	}
-	d.Method.BlendS, d.Method.WaterC = f.BlendS, f.WaterC
-	d.Size = formula.Size{By: formula.SizeBy(f.SizeBy), Value: f.SizeValue}
-	d.Boiled = f.Boiled
+	d.Method.BlendS, d.Method.WaterC, d.Method.Coarse = f.BlendS, f.WaterC, f.Coarse
+	d.Size = formula.Size{By: formula.SizeBy(f.SizeBy), Value: f.SizeValue, EachML: f.SizeEach, PerDay: f.PerDay}
+	d.Cooking = extract.Cooking{Heat: extract.Heat(f.Heat), Minutes: f.CookMin, PanCM: f.PanCM}
+	d.BrewUsed = f.BrewPct / 100
 	d.ServingML, d.Spices = f.ServingML, formula.SpiceSchool(f.Spices)
 	d.FridgeC, d.JugML = ways.FridgeC, ways.JugML
+	d.Drawer, d.Prices, d.Drinkers = ways.Drawer, ways.Prices, ways.Drinkers
 	lineErrors := make([]error, len(f.Lines))
 	d.Lines = make([]formula.Line, len(f.Lines))
 	for n, l := range f.Lines {
-		d.Lines[n], lineErrors[n] = l.read(catalogue)
+		d.Lines[n], lineErrors[n] = l.read(ways)
 	}
 	return d, lineErrors, nil
 }
 
-func (l Line) read(catalogue *ingredient.Catalogue) (formula.Line, error) {
-	i, ok := catalogue.Find(l.Ingredient)
+func (l Line) read(ways Ways) (formula.Line, error) {
+	i, ok := ways.Catalogue.Find(l.Ingredient)
 	line := formula.Line{
-		Ingredient: i, Name: l.Ingredient, Stage: ingredient.Stage(l.Stage), Note: l.Note,
+		Key: l.Key, Ingredient: i, Name: l.Ingredient, Stage: ingredient.Stage(l.Stage), Note: l.Note,
 		Unsoaked: l.Unsoaked, SoakedCup: l.SoakedCup, Locked: l.Locked,
 	}
 	if !ok {
 		line.Ingredient = nil
 	} else {
-		line.Form = i.FormIn(strings.ToLower(l.Ingredient + " " + l.Note))
+		words := strings.ToLower(l.Ingredient + " " + l.Note)
+		line.Form, line.Treatment = i.FormIn(words), ingredient.TreatmentIn(words)
 	}
-	amount, err := quantity.ParseAmount(l.Amount)
+	amount, err := ways.Reader.ParseAmount(l.Amount)
 	line.Amount = amount
 	return line, err
 }
 
+// Changed is the formula with the lines that the core made of a drink. Lines
+// keep what the cook typed and said of them, unless their amount or their
+// ingredient is another now.
+func (f Formula) Changed(from, to *formula.Drink) Formula {
+	typed, amounts := map[string]Line{}, map[string]string{}
+	for n, l := range f.Lines {
+		typed[l.Key], amounts[l.Key] = l, from.Lines[n].Amount.String()
+	}
+	lines := make([]Line, len(to.Lines))
+	for n, l := range to.Lines {
+		line, known := typed[l.Key]
+		switch {
+		case !known || l.Key == "":
+			line = Written(l)
+			line.Key, line.Stage = f.freshKey(n), string(l.Stage)
+		case l.Ingredient != nil && l.Name != line.Ingredient:
+			line = Line{Key: line.Key, Ingredient: l.Name, Amount: l.Amount.String(), Stage: line.Stage, Locked: line.Locked}
+		case l.Amount.String() != amounts[l.Key]:
+			line.Amount = l.Amount.String()
+		}
+		lines[n] = line
+	}
+	f.Lines = lines
+	f.SizeBy, f.SizeValue, f.SizeEach, f.PerDay = string(to.Size.By), to.Size.Value, to.Size.EachML, to.Size.PerDay
+	return f
+}
+
+// freshKey is a key that no line bears.
+func (f Formula) freshKey(n int) string {
+	for at := len(f.Lines) + n; ; at++ {
+		key := fmt.Sprintf("new-%d", at)
+		if !slices.ContainsFunc(f.Lines, func(l Line) bool { return l.Key == key }) {
+			return key
+		}
+	}
+}
+
 // ReadLine reads a whole line as people write it: "1 1/2 cups hazelnuts, soaked".
-func ReadLine(text string, catalogue *ingredient.Catalogue) (Line, error) {
-	read, err := formula.ReadLine(text, catalogue)
+func ReadLine(text string, ways Ways) (Line, error) {
+	read, err := formula.ReadLineWith(text, ways.Catalogue, ways.Reader)
 	if err != nil {
 		return Line{}, fault.In("text", err)
 	}
+	return Written(read), nil
+}
+
+// Written is a line of the core as the cook writes it.
+func Written(read formula.Line) Line {
 	line := Line{
 		Ingredient: read.Name, Amount: read.Amount.String(), Stage: string(read.Stage), Note: read.Note,
 		Unsoaked: read.Unsoaked, SoakedCup: read.SoakedCup,
@@ -114,8 +174,24 @@ func ReadLine(text string, catalogue *ingredient.Catalogue) (Line, error) {
 		if form := read.Form.Name; form != "" && !strings.Contains(strings.ToLower(line.Note), form) {
 			line.Note = strings.TrimSuffix(form+", "+line.Note, ", ") // its name is now the plain one
 		}
+		line.Note = withTreatment(line.Note, read.Treatment)
 	}
-	return line, nil
+	return line
+}
+
+// withTreatment keeps in the note what was done to the ingredient, which its
+// plain name no longer says.
+func withTreatment(note string, t ingredient.Treatment) string {
+	said := ingredient.TreatmentIn(strings.ToLower(note))
+	for _, word := range []struct {
+		is, was bool
+		word    string
+	}{{t.Roasted, said.Roasted, "roasted"}, {t.Salted, said.Salted, "salted"}, {t.Skinned, said.Skinned, "skinned"}} {
+		if word.is && !word.was {
+			note = strings.TrimSuffix(word.word+", "+note, ", ")
+		}
+	}
+	return note
 }
 
 // AtSize is the formula written anew at the size it was scaled to, exactly:
@@ -123,11 +199,11 @@ func ReadLine(text string, catalogue *ingredient.Catalogue) (Line, error) {
 func (f Formula) AtSize(r *formula.Reckoning) Formula {
 	lines := append([]Line{}, f.Lines...)
 	for n := range lines {
-		if exact := r.Lines[n].ExactAmount(); exact != "" {
-			lines[n].Amount = exact
+		if exact, ok := r.Lines[n].Exact(); ok {
+			lines[n].Amount = exact.String()
 		}
 	}
-	f.Lines, f.SizeBy, f.SizeValue = lines, "", 0
+	f.Lines, f.SizeBy, f.SizeValue, f.SizeEach, f.PerDay = lines, "", 0, 0, 0
 	return f
 }
 

@@ -4,34 +4,58 @@ import (
 	"fmt"
 	"sync"
 
+	"plushladle/core/caution"
+	"plushladle/core/formula"
 	"plushladle/core/ingredient"
+	"plushladle/core/quantity"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
 )
 
-// ownCatalogue remembers the catalogue until a drink changes. Both reading and
-// forgetting take the lock, so that what was read before a change is never
-// remembered after it.
-type ownCatalogue struct {
-	mu    sync.Mutex
-	known *ingredient.Catalogue
+// known remembers the kitchen's ways, catalogue and pantry until something in
+// them changes. Both reading and forgetting take the lock, so that what was
+// read before a change is never remembered after it.
+type known struct {
+	mu   sync.Mutex
+	ways *kitchen.Ways
 }
 
-// catalogue is what ships and the kitchen's own drinks, each as its newest
-// version gives it, so that a milk from the shelf can go into another drink.
-func (s *server) catalogue() (*ingredient.Catalogue, error) {
-	s.own.mu.Lock()
-	defer s.own.mu.Unlock()
-	if s.own.known != nil {
-		return s.own.known, nil
+// ways are the kitchen's own ways, with a catalogue of what ships, the cook's
+// own rows, and the kitchen's own drinks, each as its newest version gives it,
+// so that a milk from the shelf can go into another drink.
+func (s *server) ways() (kitchen.Ways, error) {
+	s.known.mu.Lock()
+	defer s.known.mu.Unlock()
+	if s.known.ways != nil {
+		return *s.known.ways, nil
 	}
+	ways, err := s.readWays()
+	if err != nil {
+		return kitchen.Ways{}, err
+	}
+	s.known.ways = &ways
+	return ways, nil
+}
+
+func (s *server) readWays() (kitchen.Ways, error) {
+	settings, err := s.store.Settings()
+	if err != nil {
+		return kitchen.Ways{}, err
+	}
+	larder, err := s.store.Larder()
+	if err != nil {
+		return kitchen.Ways{}, err
+	}
+	ways := kitchen.Ways{School: settings.School, FridgeC: settings.FridgeC, JugML: settings.JugML}
+	ways.Reader = readerOf(larder.Measures)
+	if ways.Drawer, err = drawerOf(ways.Reader, settings); err != nil {
+		return kitchen.Ways{}, err
+	}
+	ways.Prices, ways.Drinkers = pricesOf(larder.Prices), drinkersOf(larder.Drinkers)
+	ways.Catalogue = ingredient.Standard().With(ownRows(larder.Ingredients)...)
 	drinks, err := s.store.Drinks()
 	if err != nil {
-		return nil, err
-	}
-	ways, err := s.ways()
-	if err != nil {
-		return nil, err
+		return kitchen.Ways{}, err
 	}
 	var own []*ingredient.Ingredient
 	for _, d := range drinks {
@@ -39,17 +63,66 @@ func (s *server) catalogue() (*ingredient.Catalogue, error) {
 			own = append(own, i)
 		}
 	}
-	s.own.known = ingredient.Standard().With(own...)
-	return s.own.known, nil
+	ways.Catalogue = ways.Catalogue.With(own...)
+	return ways, nil
 }
 
-// asIngredient reckons a drink from what ships alone: a drink made of drinks
-// is no ingredient itself.
+func readerOf(measures []store.OwnMeasure) quantity.Reader {
+	var own []quantity.Own
+	for _, m := range measures {
+		if o, err := quantity.Calibrated(m.Name, m.WaterG); err == nil { // what was kept was checked
+			own = append(own, o)
+		}
+	}
+	return quantity.NewReader(own)
+}
+
+// drawerOf is the kitchen's drawer; nil for an empty one.
+func drawerOf(reader quantity.Reader, settings store.Settings) (*quantity.Drawer, error) {
+	if len(settings.Measures) == 0 {
+		return nil, nil
+	}
+	system, err := quantity.ParseSystem(settings.System)
+	if err != nil {
+		return nil, err
+	}
+	drawer, err := reader.NewDrawer(settings.Measures, system, settings.ScaleG)
+	return &drawer, err
+}
+
+func pricesOf(kept []store.Price) formula.Prices {
+	prices := formula.Prices{}
+	for _, p := range kept {
+		prices[p.Ingredient] = formula.PerGram(p.Price, p.PackG, p.EdibleShare)
+	}
+	return prices
+}
+
+func drinkersOf(kept []store.Drinker) []caution.Drinker {
+	drinkers := make([]caution.Drinker, len(kept))
+	for n, d := range kept {
+		drinkers[n] = d.Drinker.Core()
+	}
+	return drinkers
+}
+
+func ownRows(kept []store.OwnIngredient) []*ingredient.Ingredient {
+	var rows []*ingredient.Ingredient
+	for _, o := range kept {
+		if i, err := o.Row.Ingredient(ownID(o.ID)); err == nil {
+			rows = append(rows, i)
+		}
+	}
+	return rows
+}
+
+// asIngredient reckons a drink from what it was made of; a drink made of
+// drinks is no ingredient itself.
 func asIngredient(d store.Drink, ways kitchen.Ways) (*ingredient.Ingredient, bool) {
 	if len(d.Versions) == 0 {
 		return nil, false
 	}
-	drink, _, err := d.Versions[0].Formula.Drink(d.Name, ways, ingredient.Standard())
+	drink, _, err := d.Versions[0].Formula.Drink(d.Name, ways)
 	if err != nil {
 		return nil, false
 	}
@@ -62,22 +135,24 @@ func asIngredient(d store.Drink, ways kitchen.Ways) (*ingredient.Ingredient, boo
 
 func ingredientID(drinkID int64) string { return fmt.Sprintf("drink-%d", drinkID) }
 
-// drinksChanged makes the catalogue be put together anew.
-func (s *server) drinksChanged() {
-	s.own.mu.Lock()
-	defer s.own.mu.Unlock()
-	s.own.known = nil
+func ownID(id int64) string { return fmt.Sprintf("own-%d", id) }
+
+// changed makes the ways be put together anew.
+func (s *server) changed() {
+	s.known.mu.Lock()
+	defer s.known.mu.Unlock()
+	s.known.ways = nil
 }
 
 // drinkNamed does so where a drink is known by another name; drafts are saved
 // too often to do it every time.
 func (s *server) drinkNamed(id int64, name string) {
-	s.own.mu.Lock()
-	defer s.own.mu.Unlock()
-	if s.own.known == nil {
+	s.known.mu.Lock()
+	defer s.known.mu.Unlock()
+	if s.known.ways == nil {
 		return
 	}
-	if i, ok := s.own.known.ByID(ingredientID(id)); ok && i.Name != name {
-		s.own.known = nil
+	if i, ok := s.known.ways.Catalogue.ByID(ingredientID(id)); ok && i.Name != name {
+		s.known.ways = nil
 	}
 }

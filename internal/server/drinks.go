@@ -97,7 +97,7 @@ func (s *server) drink(in *ByID) (Drink, error) {
 }
 
 func (s *server) removeDrink(in *ByID) (Nothing, error) {
-	defer s.drinksChanged()
+	defer s.changed()
 	return Nothing{Done: true}, s.store.DeleteDrink(in.ID)
 }
 
@@ -137,7 +137,7 @@ type versionInput struct {
 }
 
 func (s *server) keepVersion(in *versionInput) (Drink, error) {
-	defer s.drinksChanged()
+	defer s.changed()
 	if _, err := s.store.KeepVersion(in.ID, strings.TrimSpace(in.Body.Note)); err != nil {
 		return Drink{}, err
 	}

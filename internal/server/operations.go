@@ -9,7 +9,6 @@ import (
 
 	"plushladle/core/fault"
 	"plushladle/core/formula"
-	"plushladle/core/quantity"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
 )
@@ -44,6 +43,8 @@ func (s *server) register(api huma.API) {
 	operation(s, api, put, "/api/drinks/{id}/draft", "save-draft", "Save what is being worked on", s.saveDraft)
 	operation(s, api, post, "/api/drinks/{id}/versions", "keep-version", "Keep the draft as a version", s.keepVersion)
 	operation(s, api, post, "/api/drinks/{id}/batches", "make-batch", "Mark a batch made and bottle it", s.makeBatch)
+	s.registerPantry(api)
+	s.registerFormulation(api)
 	operation(s, api, get, "/api/shelf", "shelf", "Bottles in use, the one to use first first", s.shelf)
 	operation(s, api, post, "/api/bottles/{id}/pours", "pour", "Pour from a bottle", s.pour)
 	operation(s, api, post, "/api/bottles/{id}/finish", "finish", "Say that a bottle was used up", s.finish)
@@ -68,6 +69,10 @@ type Kitchen struct {
 	FridgeC float64 `json:"fridgeC" minimum:"-2" maximum:"30" doc:"°C"`
 	JugML   float64 `json:"jugML" minimum:"100" maximum:"50000" doc:"what one load may reach"`
 	Theme   string  `json:"theme" enum:"system,day,night"`
+
+	Currency string   `json:"currency" pattern:"^[A-Z]{3}$" patternDescription:"three capital letters, such as GBP"`
+	Measures []string `json:"measures" maxItems:"24" doc:"in the drawer, as written on them"`
+	ScaleG   float64  `json:"scaleG" minimum:"0" maximum:"1000" doc:"what the scale reads to; 0 for none"`
 }
 
 // KitchenNow are the ways, and what day it is there.
@@ -82,27 +87,32 @@ func (s *server) kitchen(*noInput) (KitchenNow, error) {
 		return KitchenNow{}, err
 	}
 	return KitchenNow{
-		Kitchen{settings.System, settings.School, settings.FridgeC, settings.JugML, settings.Theme},
+		Kitchen{
+			settings.System, settings.School, settings.FridgeC, settings.JugML, settings.Theme,
+			settings.Currency, orEmpty(settings.Measures), settings.ScaleG,
+		},
 		s.now().Format(dateLayout),
 	}, nil
 }
 
 func (s *server) setKitchen(in *body[Kitchen]) (KitchenNow, error) {
 	k := in.Body
-	err := s.store.SetSettings(store.Settings{System: k.System, School: k.School, FridgeC: k.FridgeC, JugML: k.JugML, Theme: k.Theme})
+	larder, err := s.store.Larder()
 	if err != nil {
 		return KitchenNow{}, err
 	}
-	s.drinksChanged() // how long they keep hangs on the fridge
-	return s.kitchen(nil)
-}
-
-func (s *server) ways() (kitchen.Ways, error) {
-	settings, err := s.store.Settings()
-	if err != nil {
-		return kitchen.Ways{}, err
+	settings := store.Settings{
+		System: k.System, School: k.School, FridgeC: k.FridgeC, JugML: k.JugML, Theme: k.Theme,
+		Currency: k.Currency, Measures: k.Measures, ScaleG: k.ScaleG,
 	}
-	return kitchen.Ways{School: settings.School, FridgeC: settings.FridgeC, JugML: settings.JugML}, nil
+	if _, err := drawerOf(readerOf(larder.Measures), settings); err != nil {
+		return KitchenNow{}, err
+	}
+	if err := s.store.SetSettings(settings); err != nil {
+		return KitchenNow{}, err
+	}
+	s.changed()
+	return s.kitchen(nil)
 }
 
 type findInput struct {
@@ -113,15 +123,15 @@ type findInput struct {
 const maxSuggestions = 8
 
 func (s *server) findIngredients(in *findInput) ([]Suggestion, error) {
-	amount, name, err := quantity.ParseLeading(in.Typed)
-	if err != nil {
-		return []Suggestion{}, nil // the amount is refused when the line is read
-	}
-	catalogue, err := s.catalogue()
+	ways, err := s.ways()
 	if err != nil {
 		return nil, err
 	}
-	return suggest(amount, catalogue.Suggest(name, maxSuggestions)), nil
+	amount, name, err := ways.Reader.ParseLeading(in.Typed)
+	if err != nil {
+		return []Suggestion{}, nil // the amount is refused when the line is read
+	}
+	return suggest(amount, ways.Catalogue.Suggest(name, maxSuggestions)), nil
 }
 
 // TypedLine is a line as people write it.
@@ -130,11 +140,11 @@ type TypedLine struct {
 }
 
 func (s *server) readLine(in *body[TypedLine]) (kitchen.Line, error) {
-	catalogue, err := s.catalogue()
+	ways, err := s.ways()
 	if err != nil {
 		return kitchen.Line{}, err
 	}
-	return kitchen.ReadLine(in.Body.Text, catalogue)
+	return kitchen.ReadLine(in.Body.Text, ways)
 }
 
 // ToReckon is a drink as it stands on the Bench.
@@ -174,11 +184,7 @@ func (s *server) read(name string, f kitchen.Formula) (formula.Drink, []error, e
 	if err != nil {
 		return formula.Drink{}, nil, err
 	}
-	catalogue, err := s.catalogue()
-	if err != nil {
-		return formula.Drink{}, nil, err
-	}
-	return f.Drink(name, ways, catalogue)
+	return f.Drink(name, ways)
 }
 
 // madeOn reads a date that is not in the future; empty is today.

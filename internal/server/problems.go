@@ -26,6 +26,8 @@ func (s *server) problem(err error) error {
 		return fieldProblem("ml", "cannot be poured: "+empty.Error(), "")
 	case errors.Is(err, store.ErrMade):
 		return huma.Error409Conflict("The drink cannot be removed: " + err.Error())
+	case errors.Is(err, store.ErrNameTaken):
+		return fieldProblem("name", err.Error()+"; use another", "")
 	case errors.Is(err, store.ErrNotFound):
 		return huma.Error404NotFound("It is not there any more; it may have been removed in another tab.")
 	}

@@ -2,6 +2,7 @@ package server
 
 import (
 	"errors"
+	"math"
 	"strings"
 	"time"
 
@@ -38,6 +39,12 @@ type Reckoning struct {
 	Cautions    []Caution    `json:"cautions"`
 	Dials       []Dial       `json:"dials"`
 	Jug         Jug          `json:"jug"`
+	Cost        CostFigure   `json:"cost"`
+	ForWhom     []ForWhom    `json:"forWhom" doc:"the kitchen's drinkers, and why it is not for some"`
+	Chill       ChillFigure  `json:"chill"`
+	LeftoverML  float64      `json:"leftoverML" doc:"of a decoction, not used"`
+	SteamG      float64      `json:"steamG" doc:"water boiled away"`
+	FoamG       float64      `json:"foamG" doc:"skimmed off"`
 	Assumptions []string     `json:"assumptions"`
 }
 
@@ -50,7 +57,9 @@ type LineFigure struct {
 	Stage       string  `json:"stage"`
 	MassG       float64 `json:"massG"`
 	Amount      string  `json:"amount" doc:"at this size, in the style it was written in"`
-	Kitchen     string  `json:"kitchen" doc:"in cups and spoons"`
+	Kitchen     string  `json:"kitchen" doc:"in cups and spoons that the drawer holds"`
+	KitchenPct  float64 `json:"kitchenPct" doc:"what those hold over the exact amount, in %; 0 up to 1 %"`
+	Stock       string  `json:"stock" doc:"how to come to less than the spoons hold"`
 	Contributes string  `json:"contributes"`
 	Note        string  `json:"note"`
 	ErrorField  string  `json:"errorField" doc:"amount or ingredient; empty where the line counts"`
@@ -122,6 +131,35 @@ type Dial struct {
 	FurtherPosition float64 `json:"furtherPosition"`
 	Band            string  `json:"band"`
 	Bands           []Band  `json:"bands"`
+	Givers          []Giver `json:"givers" doc:"the lines that can give when it is set; empty where it cannot be"`
+}
+
+// Giver is a line that can give for a dial.
+type Giver struct {
+	Key  string `json:"key"`
+	Name string `json:"name"`
+}
+
+// CostFigure is what the batch costs.
+type CostFigure struct {
+	Known      bool     `json:"known"`
+	Batch      float64  `json:"batch"`
+	PerLitre   float64  `json:"perLitre"`
+	PerServing float64  `json:"perServing"`
+	Unpriced   []string `json:"unpriced" doc:"left out, as no price is known"`
+}
+
+// ForWhom is whether the drink is for someone.
+type ForWhom struct {
+	Name    string   `json:"name"`
+	Not     bool     `json:"not"`
+	Reasons []string `json:"reasons"`
+}
+
+// ChillFigure is how warm the ground base is, and the ice that brings it down.
+type ChillFigure struct {
+	GroundC float64 `json:"groundC"`
+	IceG    float64 `json:"iceG"`
 }
 
 // Band is a named stretch of a dial.
@@ -139,6 +177,7 @@ type Jug struct {
 	PulpML  float64   `json:"pulpML"`
 	TicksML []float64 `json:"ticksML"`
 	Loads   int       `json:"loads"`
+	Strains int       `json:"strains" doc:"fillings of the strainer; 0 where nothing is strained"`
 }
 
 const dateLayout = "2006-01-02"
@@ -148,8 +187,10 @@ const dateLayout = "2006-01-02"
 func present(d *formula.Drink, keys []string, lineErrors []error, r *formula.Reckoning, madeOn time.Time) Reckoning {
 	out := Reckoning{
 		Reckoned: r.Drink != nil, Factor: r.Factor, Lines: presentLines(d, keys, lineErrors, r),
-		Allergens: []string{}, Vegan: r.Vegan, Cautions: presentCautions(r.Cautions), Dials: presentDials(r.Dials),
+		Allergens: []string{}, Vegan: r.Vegan, Cautions: presentCautions(r.Cautions), Dials: presentDials(r, keys),
 		Jug: Jug{TicksML: []float64{}}, Assumptions: orEmpty(r.Assumptions()), Keeps: Keeps{Reasons: []string{}},
+		Cost:    CostFigure{r.Cost.Known, r.Cost.Batch, r.Cost.PerLitre, r.Cost.PerServing, orEmpty(r.Cost.Unpriced)},
+		ForWhom: presentForWhom(r.ForWhom), Chill: ChillFigure(r.Chill), LeftoverML: r.LeftoverML, SteamG: r.SteamG, FoamG: r.FoamG,
 	}
 	if r.Drink == nil {
 		return out
@@ -160,7 +201,7 @@ func present(d *formula.Drink, keys []string, lineErrors []error, r *formula.Rec
 	out.Per100mL, out.PerServing = Nutrition(r.Per100mL), Nutrition(r.PerServing)
 	out.BrixPct, out.WaterAct = r.BrixPct, r.WaterAct
 	out.Keeps = presentKeeps(r.Keeps, d.School, madeOn)
-	out.Jug = Jug{r.Jug.TopML, r.Jug.FillML, r.Jug.MilkML, r.Jug.PulpML, r.Jug.TicksML, r.Jug.Loads}
+	out.Jug = Jug{r.Jug.TopML, r.Jug.FillML, r.Jug.MilkML, r.Jug.PulpML, r.Jug.TicksML, r.Jug.Loads, r.Jug.Strains}
 	if r.Ratio != nil {
 		out.Ratio = &RatioFigure{r.Ratio.ByVolume, r.Ratio.ByMass}
 	}
@@ -185,6 +226,7 @@ func presentLines(d *formula.Drink, keys []string, lineErrors []error, r *formul
 			Key: keys[n], Understood: l.Understood, Name: d.Lines[n].Name, Role: string(l.Role), Stage: string(l.Stage),
 			MassG: l.MassG, Amount: l.Amount.String(), Kitchen: l.Kitchen.String(), Contributes: contributes[n], Note: l.Note,
 		}
+		lines[n].scooped(l.Scoop, d.Drawer != nil && !l.Amount.IsCount())
 		if i := d.Lines[n].Ingredient; i != nil {
 			lines[n].Name = i.Name
 		}
@@ -198,6 +240,31 @@ func presentLines(d *formula.Drink, keys []string, lineErrors []error, r *formul
 		}
 	}
 	return lines
+}
+
+// toldError is the error of a measure from which on it is told, as a share.
+const toldError = 0.01
+
+// scooped puts the drawer's own measures in the place of those there are in all.
+func (l *LineFigure) scooped(s quantity.Scooped, hasDrawer bool) {
+	if !hasDrawer || l.Kitchen == "" {
+		return
+	}
+	l.Kitchen = s.Text
+	if s.Stock != nil {
+		l.Stock = "too little for the spoons: " + s.Stock.String()
+	}
+	if math.Abs(s.ErrorShare) > toldError {
+		l.KitchenPct = 100 * s.ErrorShare
+	}
+}
+
+func presentForWhom(all []caution.For) []ForWhom {
+	out := make([]ForWhom, len(all))
+	for n, f := range all {
+		out[n] = ForWhom{f.Name, f.Not, orEmpty(f.Reasons)}
+	}
+	return out
 }
 
 func presentKeeps(l keep.Life, school keep.School, madeOn time.Time) Keeps {
@@ -225,15 +292,20 @@ func presentCautions(cautions []caution.Caution) []Caution {
 	return out
 }
 
-func presentDials(dials []formula.Dial) []Dial {
-	out := make([]Dial, len(dials))
-	for n, d := range dials {
+func presentDials(r *formula.Reckoning, keys []string) []Dial {
+	givers := r.Givers()
+	out := make([]Dial, len(r.Dials))
+	for n, d := range r.Dials {
 		out[n] = Dial{
 			Name: d.Name, Known: d.Known, Value: d.Value, Further: d.Further, Unit: d.Unit,
 			Position: d.Position, FurtherPosition: d.FurtherP, Band: d.Band, Bands: make([]Band, len(d.Bands)),
 		}
 		for m, b := range d.Bands {
 			out[n].Bands[m] = Band(b)
+		}
+		out[n].Givers = []Giver{}
+		for _, place := range givers[formula.DialName(strings.ToLower(d.Name))] {
+			out[n].Givers = append(out[n].Givers, Giver{keys[place], r.NameOf(place)})
 		}
 	}
 	return out

@@ -44,7 +44,7 @@ type server struct {
 	store *store.Store
 	now   func() time.Time
 	log   *slog.Logger
-	own   ownCatalogue
+	known known
 }
 
 // New builds the app.

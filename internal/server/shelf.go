@@ -53,7 +53,7 @@ func (s *server) makeBatch(in *batchInput) ([]Bottle, error) {
 	for _, b := range in.Body.Bottles {
 		made.Bottles = append(made.Bottles, fill(b, r, madeOn))
 	}
-	defer s.drinksChanged()
+	defer s.changed()
 	batch, err := s.store.MakeBatch(made)
 	if err != nil {
 		return nil, err

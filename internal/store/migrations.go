@@ -1,6 +1,8 @@
 package store
 
 import (
+	"fmt"
+
 	"github.com/go-gormigrate/gormigrate/v2"
 	"gorm.io/gorm"
 )
@@ -65,6 +67,36 @@ var migrations = []*gormigrate.Migration{
 			theme TEXT NOT NULL)`,
 		`INSERT INTO settings (id, system, school, fridge_c, jug_ml, theme) VALUES (1, 'us', 'cautious', 4, 1500, 'system')`,
 	)},
+	{ID: "0002-pantry", Migrate: statements(
+		`CREATE TABLE own_ingredients (
+			id INTEGER PRIMARY KEY AUTOINCREMENT,
+			name TEXT NOT NULL UNIQUE COLLATE NOCASE,
+			row TEXT NOT NULL)`,
+		`CREATE TABLE prices (
+			ingredient TEXT PRIMARY KEY,
+			price REAL NOT NULL CHECK (price > 0),
+			pack TEXT NOT NULL,
+			pack_g REAL NOT NULL CHECK (pack_g > 0),
+			edible_share REAL NOT NULL CHECK (edible_share > 0 AND edible_share <= 1))`,
+		`CREATE TABLE own_measures (
+			name TEXT PRIMARY KEY,
+			water_g REAL NOT NULL CHECK (water_g > 0))`,
+		`CREATE TABLE drinkers (
+			id INTEGER PRIMARY KEY AUTOINCREMENT,
+			name TEXT NOT NULL UNIQUE COLLATE NOCASE,
+			drinker TEXT NOT NULL)`,
+		`ALTER TABLE settings ADD COLUMN currency TEXT NOT NULL DEFAULT 'GBP'`,
+		`ALTER TABLE settings ADD COLUMN measures TEXT NOT NULL DEFAULT '["1 cup","1/2 cup","1/3 cup","1/4 cup","1 tbsp","1 tsp","1/2 tsp","1/4 tsp"]'`,
+		`ALTER TABLE settings ADD COLUMN scale_g REAL NOT NULL DEFAULT 1`,
+		heatForBoiled("drinks", "draft"),
+		heatForBoiled("versions", "formula"),
+	)},
+}
+
+// heatForBoiled rewrites a formula that was boiled or not as one with a heat.
+func heatForBoiled(table, column string) string {
+	return fmt.Sprintf(`UPDATE %[1]s SET %[2]s = json_remove(json_set(%[2]s, '$.heat',
+		CASE WHEN json_extract(%[2]s, '$.boiled') THEN 'boil' ELSE '' END), '$.boiled')`, table, column)
 }
 
 func statements(sql ...string) gormigrate.MigrateFunc {

@@ -90,4 +90,37 @@ type Settings struct {
 	FridgeC float64
 	JugML   float64
 	Theme   string
+
+	Currency string
+	Measures []string `gorm:"serializer:json"` // in the drawer, as written on them
+	ScaleG   float64  // what the scale reads to; 0 for none
+}
+
+// OwnIngredient is a row the cook added to the catalogue.
+type OwnIngredient struct {
+	ID   int64 `gorm:"primaryKey"`
+	Name string
+	Row  kitchen.OwnRow `gorm:"serializer:json"`
+}
+
+// Price is what a pack of an ingredient costs.
+type Price struct {
+	Ingredient  string `gorm:"primaryKey"` // its id
+	Price       float64
+	Pack        string // as the cook wrote it: "500 g"
+	PackG       float64
+	EdibleShare float64 // 1 where it is bought without shell, peel and stone
+}
+
+// OwnMeasure is a mug, a jar, a cap, calibrated by the water it holds.
+type OwnMeasure struct {
+	Name   string `gorm:"primaryKey"`
+	WaterG float64
+}
+
+// Drinker is someone who drinks here.
+type Drinker struct {
+	ID      int64 `gorm:"primaryKey"`
+	Name    string
+	Drinker kitchen.Drinker `gorm:"serializer:json"`
 }

@@ -40,7 +40,7 @@ func TestItIsAllThereWhenOpenedAgain(t *testing.T) {
 	id := bottled(t, s, 400)
 	_, err := s.Pour(id, 30)
 	require.NoError(t, err)
-	require.NoError(t, s.SetSettings(Settings{System: "au", School: "customary", FridgeC: 3, JugML: 900, Theme: "night"}))
+	require.NoError(t, s.SetSettings(Settings{System: "au", School: "customary", FridgeC: 3, JugML: 900, Theme: "night", Measures: []string{"1 cup"}}))
 	require.NoError(t, s.Close())
 
 	again, err := Open(path, time.Now)

@@ -1,0 +1,252 @@
+package caution
+
+import (
+	"fmt"
+	"math"
+	"strings"
+
+	"plushladle/core/fault"
+	"plushladle/core/ingredient"
+)
+
+// Age is a band of age, in years.
+type Age string
+
+// The ages that limits tell apart.
+const (
+	Infant Age = "under 1"
+	To3    Age = "1 to 3"
+	To6    Age = "4 to 6"
+	To10   Age = "7 to 10"
+	To14   Age = "11 to 14"
+	To17   Age = "15 to 17"
+	Adult  Age = "adult"
+)
+
+// Ages are all of them, the youngest first.
+var Ages = []Age{Infant, To3, To6, To10, To14, To17, Adult}
+
+// dayLimits are a day's limits by age, µg and g. Sources: EFSA 2023 (selenium)
+// and EFSA 2006 (iodine), tolerable upper intake levels, those of 11 to 17
+// from memory; free sugars UK SACN 2015 for children, WHO 2015 (25 g) for
+// adults. Under one year the limits of one to three are taken.
+var dayLimits = map[Age]struct{ seleniumUg, iodineUg, freeSugarsG, kg float64 }{
+	Infant: {70, 200, 14, 8},
+	To3:    {70, 200, 14, 12},
+	To6:    {95, 250, 19, 18},
+	To10:   {130, 300, 24, 28},
+	To14:   {180, 450, 30, 43},
+	To17:   {230, 500, 30, 58},
+	Adult:  {255, 600, 25, 60}, // an adult weight on the safe side, common practice
+}
+
+// Drinker is someone who drinks in this kitchen, by a word of the cook's own.
+type Drinker struct {
+	Name        string
+	Age         Age
+	WeightKG    float64 // 0 for one usual at that age
+	Allergens   []string
+	Vegan       bool
+	DairyFree   bool
+	Dislikes    []string // ingredients, by words of their names
+	ServingsDay float64  // 0 for one
+}
+
+// anyAdult stands in where nobody is listed.
+var anyAdult = Drinker{Name: "an adult with a serving", Age: Adult}
+
+// Check tells whether the drinker is one that can be reckoned with. The error
+// is a *fault.Error.
+func (p Drinker) Check() error {
+	if strings.TrimSpace(p.Name) == "" {
+		return fault.New("name", "", "a drinker needs a word to go by", "use 1 to 60 characters, such as: neighbour")
+	}
+	if _, ok := dayLimits[p.Age]; !ok {
+		return fault.New("age", string(p.Age), "is not an age this kitchen tells apart", "use under 1, 1 to 3, 4 to 6, 7 to 10, 11 to 14, 15 to 17 or adult")
+	}
+	if !(p.WeightKG == 0 || p.WeightKG >= 2 && p.WeightKG <= 300) {
+		return fault.New("weightKG", fmt.Sprint(p.WeightKG), "is not a weight", "use 2 to 300 kg, or leave it empty")
+	}
+	if !(p.ServingsDay >= 0 && p.ServingsDay <= 50) {
+		return fault.New("servingsDay", fmt.Sprint(p.ServingsDay), "is out of range", "use 0 to 50 servings a day")
+	}
+	return nil
+}
+
+func (p Drinker) seleniumUg() float64  { return dayLimits[p.Age].seleniumUg }
+func (p Drinker) iodineUg() float64    { return dayLimits[p.Age].iodineUg }
+func (p Drinker) freeSugarsG() float64 { return dayLimits[p.Age].freeSugarsG }
+
+func (p Drinker) coumarinMg() float64 {
+	kg := p.WeightKG
+	if kg == 0 {
+		kg = dayLimits[p.Age].kg
+	}
+	return coumarinMgPerKg * kg
+}
+
+func (p Drinker) servings() float64 {
+	if p.ServingsDay == 0 {
+		return 1
+	}
+	return p.ServingsDay
+}
+
+func (d *Drink) drinkers() []Drinker {
+	if len(d.Drinkers) == 0 {
+		return []Drinker{anyAdult}
+	}
+	return d.Drinkers
+}
+
+// nearest is who comes nearest to a limit in a day of drinking, with what and
+// of how much. Who will not drink it anyway does not count.
+func (d *Drink) nearest(perServing float64, limit func(Drinker) float64) (who string, value, most float64) {
+	share := -1.
+	for _, p := range d.drinkers() {
+		v, m := perServing*p.servings(), limit(p)
+		if d.forbids(p) || v/m <= share {
+			continue
+		}
+		share, who, value, most = v/m, p.Name, v, m
+	}
+	if share < 0 {
+		return anyAdult.Name, perServing, limit(anyAdult)
+	}
+	return who, value, most
+}
+
+func (d *Drink) most(of func(Drinker) float64) float64 {
+	most := 0.
+	for _, p := range d.drinkers() {
+		most = math.Max(most, of(p))
+	}
+	return most
+}
+
+// For is whether a drink is for someone, and why not.
+type For struct {
+	Name    string
+	Not     bool
+	Reasons []string
+}
+
+// ForWhom holds the drink against everyone who drinks in the kitchen.
+func ForWhom(d Drink) []For {
+	out := make([]For, len(d.Drinkers))
+	for n, p := range d.Drinkers {
+		out[n] = For{Name: p.Name, Reasons: d.against(p)}
+		out[n].Not = len(out[n].Reasons) > 0
+		if !out[n].Not {
+			out[n].Reasons = d.nearly(p)
+		}
+	}
+	return out
+}
+
+// against is why the drink is not for someone.
+func (d *Drink) against(p Drinker) []string {
+	reasons := d.wontHave(p)
+	if p.Age == Infant {
+		reasons = append(reasons, "not infant formula, and not for a child under 12 months")
+	}
+	if p.Age == Infant && d.has(ingredient.TagHoney) {
+		reasons = append(reasons, "honey is not for a child under 12 months")
+	}
+	if (p.Age == Infant || p.Age == To3 || p.Age == To6) && d.has(ingredient.TagRice) {
+		reasons = append(reasons, "rice drinks are not for children under 5 in place of milk")
+	}
+	for _, held := range d.heldFor(p) {
+		if held.value > held.limit {
+			reasons = append(reasons, fmt.Sprintf("%s: %.3g of %.3g %s a day", held.name, held.value, held.limit, held.unit))
+		}
+	}
+	return reasons
+}
+
+func (d *Drink) forbids(p Drinker) bool { return len(d.wontHave(p)) > 0 }
+
+// wontHave is what someone may or will not drink.
+func (d *Drink) wontHave(p Drinker) []string {
+	var reasons []string
+	for _, part := range d.Parts {
+		i := part.Ingredient
+		for _, a := range i.Allergens {
+			for _, theirs := range p.Allergens {
+				if sameAllergen(a, theirs) {
+					reasons = addOnce(reasons, "contains "+a)
+				}
+			}
+		}
+		switch {
+		case p.Vegan && !i.Vegan:
+			reasons = addOnce(reasons, i.Name+" is not vegan")
+		case p.DairyFree && i.Has(ingredient.TagDairy):
+			reasons = addOnce(reasons, i.Name+" is dairy")
+		}
+		for _, word := range p.Dislikes {
+			if word != "" && strings.Contains(strings.ToLower(i.Name), strings.ToLower(word)) {
+				reasons = addOnce(reasons, "will not have "+strings.ToLower(word))
+			}
+		}
+	}
+	return reasons
+}
+
+// treeNuts are the nuts that "tree nuts" covers. Coconut is outside the US
+// list as of FDA's 2025 guidance, and named all the same.
+var treeNuts = []string{"almond", "cashew", "hazelnut", "walnut", "pecan", "pistachio", "macadamia", "brazil nut"}
+
+// sameAllergen tells whether an ingredient's allergen is one that someone
+// must not have: the same, a kind of it, or one of the tree nuts.
+func sameAllergen(of, theirs string) bool {
+	of, theirs = strings.ToLower(of), strings.ToLower(strings.TrimSpace(theirs))
+	if theirs == "" {
+		return false
+	}
+	if strings.HasPrefix(theirs, "tree nut") || theirs == "nuts" {
+		for _, nut := range treeNuts {
+			if of == nut {
+				return true
+			}
+		}
+		return theirs == "nuts" && of == "peanut"
+	}
+	return of == theirs || of+"s" == theirs || strings.HasPrefix(of, theirs+" (") || strings.TrimSuffix(theirs, "s") == of
+}
+
+func addOnce(reasons []string, reason string) []string {
+	for _, r := range reasons {
+		if r == reason {
+			return reasons
+		}
+	}
+	return append(reasons, reason)
+}
+
+type heldFigure struct {
+	name, unit   string
+	value, limit float64
+}
+
+func (d *Drink) heldFor(p Drinker) []heldFigure {
+	day := func(perServing float64) float64 { return perServing * p.servings() }
+	return []heldFigure{
+		{"selenium", "µg", day(d.PerServing[ingredient.SeleniumUg]), p.seleniumUg()},
+		{"iodine", "µg", day(d.PerServing[ingredient.IodineUg]), p.iodineUg()},
+		{"coumarin", "mg", day(d.PerServing[ingredient.CoumarinMg]), p.coumarinMg()},
+		{"free sugars", "g", day(d.PerServing[ingredient.FreeSugars]), p.freeSugarsG()},
+		{"nutmeg", "g", day(d.perServing(d.massOf(ingredient.TagNutmeg))), nutmegGPerDay},
+	}
+}
+
+// nearly is what comes to half of a limit or more.
+func (d *Drink) nearly(p Drinker) []string {
+	var reasons []string
+	for _, held := range d.heldFor(p) {
+		if held.value >= raisedFrom*held.limit {
+			reasons = append(reasons, fmt.Sprintf("%s: %.3g of %.3g %s a day", held.name, held.value, held.limit, held.unit))
+		}
+	}
+	return reasons
+}

@@ -1,0 +1,181 @@
+package exchange
+
+import (
+	"encoding/json"
+	"fmt"
+	"strings"
+
+	"plushladle/core/formula"
+	"plushladle/core/ingredient"
+)
+
+// Sheet is a drink written down for people and programs elsewhere.
+type Sheet struct {
+	Name        string
+	Yield       string
+	Ingredients []string
+	Steps       []string
+	Notes       []string // cautions, keeping, allergens
+	nutrition   formula.Nutrition
+	servingML   float64
+}
+
+// SheetOf writes a reckoned drink down at its size.
+func SheetOf(d *formula.Drink, r *formula.Reckoning) Sheet {
+	s := Sheet{Name: d.Name}
+	if s.Name == "" {
+		s.Name = "A drink without a name"
+	}
+	for n, l := range d.Lines {
+		s.Ingredients = append(s.Ingredients, ingredientLine(l, r.Lines[n]))
+	}
+	if r.Drink == nil {
+		return s
+	}
+	s.Yield = fmt.Sprintf("%.0f mL, %.3g servings of %.0f mL", r.Drink.VolumeML, r.Servings.Count, r.Servings.SizeML)
+	s.nutrition, s.servingML = r.PerServing, r.Servings.SizeML
+	s.Steps = steps(d, r)
+	s.Notes = notes(r)
+	return s
+}
+
+// ingredientLine is the line as it is measured at this size. It is read back
+// as the same line.
+func ingredientLine(l formula.Line, r formula.LineReckoning) string {
+	amount := r.Amount.String()
+	if r.Err != nil || amount == "" {
+		amount = l.Amount.String()
+	}
+	parts := []string{strings.TrimSpace(amount + " " + l.Name)}
+	if l.Note != "" {
+		parts = append(parts, l.Note)
+	}
+	if l.Unsoaked && !strings.Contains(l.Note, "unsoaked") {
+		parts = append(parts, "unsoaked")
+	}
+	if words := stageWords[l.Stage]; words != "" {
+		parts = append(parts, words)
+	}
+	return strings.Join(parts, ", ")
+}
+
+var stageWords = map[ingredient.Stage]string{
+	ingredient.Strained: "after straining", ingredient.Serve: "to serve", ingredient.Rinse: "to rinse the pulp", ingredient.Soak: "soaking water kept",
+	ingredient.Brew: "to brew", ingredient.CookIt: "while cooking",
+}
+
+// steps are what is done, in order, as far as the formula says.
+func steps(d *formula.Drink, r *formula.Reckoning) []string {
+	by := map[ingredient.Stage][]string{}
+	for n, l := range d.Lines {
+		if r.Lines[n].Understood {
+			by[r.Lines[n].Stage] = append(by[r.Lines[n].Stage], strings.ToLower(l.Name))
+		}
+	}
+	var out []string
+	say := func(stage ingredient.Stage, format string) {
+		if len(by[stage]) > 0 {
+			out = append(out, fmt.Sprintf(format, strings.Join(by[stage], ", ")))
+		}
+	}
+	if r.Soak != nil {
+		out = append(out, fmt.Sprintf("Soak the %s for %g hours (%g to %g), drain and rinse.", strings.ToLower(r.Soak.Ingredient), r.Soak.Hours.Ideal, r.Soak.Hours.Min, r.Soak.Hours.Max))
+	}
+	say(ingredient.Soak, "Soak with %s and keep the water.")
+	say(ingredient.Brew, "Brew %s, let it draw and cool, and strain it.")
+	say(ingredient.Grind, fmt.Sprintf("Grind %%s for %g seconds with water at %g °C.", d.Method.BlendS, d.Method.WaterC))
+	if r.PulpG > 0 {
+		out = append(out, "Strain: "+d.Method.Strainer.Words()+".")
+	}
+	say(ingredient.Rinse, "Rinse the pulp through with %s.")
+	say(ingredient.Strained, "Stir in %s.")
+	out = append(out, heated(d)...)
+	say(ingredient.CookIt, "While it cooks, add %s.")
+	out = append(out, "Bottle at once, cool it fast, and keep it in the fridge.")
+	say(ingredient.Serve, "In the glass: %s.")
+	return out
+}
+
+func heated(d *formula.Drink) []string {
+	switch d.Cooking.Heat {
+	case "warm":
+		return []string{fmt.Sprintf("Warm it to just under the boil for %g minutes, stirring.", d.Cooking.Minutes)}
+	case "boil":
+		return []string{fmt.Sprintf("Bring it to a full boil and simmer for %g minutes, stirring the bottom.", d.Cooking.Minutes)}
+	}
+	return nil
+}
+
+func notes(r *formula.Reckoning) []string {
+	contains := "Contains no listed allergen."
+	if len(r.Allergens) > 0 {
+		contains = "Contains " + strings.Join(r.Allergens, ", ") + "."
+	}
+	out := []string{contains}
+	if r.Keeps.Known() {
+		out = append(out, fmt.Sprintf("Keeps %.2g days in the fridge by the cautious school, %.2g by custom. Shake first. Smell, fizz, slime or bulging: out, whatever the date.", r.Keeps.CautiousDays, r.Keeps.CustomaryDays))
+	}
+	for _, c := range r.Cautions {
+		out = append(out, c.Text)
+	}
+	return append(out, "All figures are estimates. Local food-safety rules come first.")
+}
+
+// JSONLD is the sheet as a schema.org Recipe.
+func (s Sheet) JSONLD() ([]byte, error) {
+	type step struct {
+		Type string `json:"@type"`
+		Text string `json:"text"`
+	}
+	recipe := map[string]any{
+		"@context": "https://schema.org", "@type": "Recipe", "name": s.Name, "recipeIngredient": s.Ingredients, "recipeCategory": "drink",
+	}
+	if s.Yield != "" {
+		recipe["recipeYield"] = s.Yield
+		recipe["nutrition"] = map[string]string{
+			"@type": "NutritionInformation", "servingSize": fmt.Sprintf("%.0f mL", s.servingML),
+			"calories": fmt.Sprintf("%.0f kcal", s.nutrition.EnergyKcal), "fatContent": grams(s.nutrition.FatG),
+			"saturatedFatContent": grams(s.nutrition.SaturatedFatG), "carbohydrateContent": grams(s.nutrition.CarbohydrateG),
+			"sugarContent": grams(s.nutrition.SugarsG), "fiberContent": grams(s.nutrition.FibreG),
+			"proteinContent": grams(s.nutrition.ProteinG), "sodiumContent": fmt.Sprintf("%.0f mg", s.nutrition.SodiumMg),
+		}
+	}
+	var instructions []step
+	for _, text := range append(append([]string{}, s.Steps...), s.Notes...) {
+		instructions = append(instructions, step{"HowToStep", text})
+	}
+	if instructions != nil {
+		recipe["recipeInstructions"] = instructions
+	}
+	return json.MarshalIndent(recipe, "", "  ")
+}
+
+func grams(v float64) string { return fmt.Sprintf("%.1f g", v) }
+
+// Markdown is the sheet as a page of text.
+func (s Sheet) Markdown() string {
+	var b strings.Builder
+	fmt.Fprintf(&b, "# %s\n\n", escape(s.Name))
+	if s.Yield != "" {
+		fmt.Fprintf(&b, "Makes %s.\n\n", s.Yield)
+	}
+	list := func(head, mark string, items []string) {
+		if len(items) == 0 {
+			return
+		}
+		fmt.Fprintf(&b, "## %s\n\n", head)
+		for _, item := range items {
+			fmt.Fprintf(&b, "%s %s\n", mark, escape(item))
+		}
+		b.WriteByte('\n')
+	}
+	list("Ingredients", "-", s.Ingredients)
+	list("Steps", "1.", s.Steps)
+	list("To know", "-", s.Notes)
+	return b.String()
+}
+
+// escape keeps what was typed from being taken for Markdown or HTML.
+func escape(text string) string {
+	return strings.NewReplacer("\n", " ", `\`, `\\`, "*", `\*`, "_", `\_`, "#", `\#`, "<", "&lt;", ">", "&gt;", "[", `\[`, "]", `\]`, "`", "\\`").Replace(text)
+}

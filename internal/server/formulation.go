@@ -1,0 +1,685 @@
+package server
+
+import (
+	"fmt"
+	"net/http"
+	"strings"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"plushladle/core/fault"
+	"plushladle/core/formula"
+	"plushladle/core/ingredient"
+	"plushladle/internal/exchange"
+	"plushladle/internal/kitchen"
+)
+
+func (s *server) registerFormulation(api huma.API) {
+	post := http.MethodPost
+	operation(s, api, post, "/api/turns", "turn", "Set a dial, and solve the amounts for it", s.turn)
+	operation(s, api, post, "/api/swaps", "swap", "Put an ingredient in the place of another", s.swap)
+	operation(s, api, post, "/api/nudges", "nudge", "Bring all amounts to what the drawer can measure", s.nudge)
+	operation(s, api, post, "/api/ice", "ice", "Put ice in the place of some grinding water", s.ice)
+	operation(s, api, post, "/api/ladders", "ladder", "What the drink becomes when it is let down", s.ladder)
+	operation(s, api, post, "/api/blends", "blend", "Blend two liquids to a fat or solids target", s.blend)
+	operation(s, api, post, "/api/trials", "try-cup", "Scale what went into a cup to the rest", s.tryCup)
+	operation(s, api, post, "/api/splits", "split", "Divide one base into finished drinks", s.split)
+	operation(s, api, post, "/api/cups", "serve", "The drink in a cup of coffee, a glass, or over ice", s.serve)
+	operation(s, api, post, "/api/matches", "match", "The drinks nearest to some figures", s.match)
+	operation(s, api, post, "/api/pastes", "paste", "Read a pasted recipe", s.paste)
+	operation(s, api, post, "/api/comparisons", "compare", "Two drinks side by side per 100 mL", s.compare)
+	operation(s, api, post, "/api/exports", "export", "The drink as schema.org JSON-LD and as Markdown", s.export)
+}
+
+// bench is a formula read into the core.
+type bench struct {
+	s      *server
+	typed  kitchen.Formula
+	drink  formula.Drink
+	errors []error
+	ways   kitchen.Ways
+}
+
+func (s *server) onBench(name string, f kitchen.Formula) (*bench, error) {
+	ways, err := s.ways()
+	if err != nil {
+		return nil, err
+	}
+	d, lineErrors, err := f.Drink(name, ways)
+	return &bench{s, f, d, lineErrors, ways}, err
+}
+
+// place is where the line with the key stands.
+func (b *bench) place(field, key string) (int, error) {
+	for n, l := range b.typed.Lines {
+		if l.Key == key {
+			return n, nil
+		}
+	}
+	return 0, fault.New(field, key, "is not a line of this drink", "choose one that is")
+}
+
+// changed is the formula that the core made of it, reckoned.
+func (b *bench) changed(d *formula.Drink) (kitchen.Formula, Reckoning, error) {
+	f := b.typed.Changed(&b.drink, d)
+	r, err := b.s.reckonFormula(d.Name, f, b.s.now())
+	return f, r, err
+}
+
+// Turn asks for a dial to be set, by a place on its scale or by its figure.
+type Turn struct {
+	Name     string          `json:"name" maxLength:"120"`
+	Formula  kitchen.Formula `json:"formula"`
+	Dial     string          `json:"dial" enum:"sweetness,fat,strength,spice"`
+	Position *float64        `json:"position,omitempty" doc:"0 to 1 along the scale; or give a value"`
+	Value    *float64        `json:"value,omitempty" doc:"in the dial's own unit"`
+	Give     string          `json:"give" maxLength:"40" doc:"the key of the line that gives; empty for all of its kind"`
+}
+
+// Turned is the formula with the dial set.
+type Turned struct {
+	Formula   kitchen.Formula `json:"formula"`
+	Reckoning Reckoning       `json:"reckoning"`
+	Said      []string        `json:"said" doc:"what moved besides, and what could not be reached"`
+}
+
+func (s *server) turn(in *body[Turn]) (Turned, error) {
+	b, err := s.onBench(in.Body.Name, in.Body.Formula)
+	if err != nil {
+		return Turned{}, err
+	}
+	dial := formula.DialName(in.Body.Dial)
+	to, err := b.wanted(dial, in.Body)
+	if err != nil {
+		return Turned{}, err
+	}
+	turn := formula.Turn{To: map[formula.DialName]float64{dial: to}, Hold: true}
+	if in.Body.Give != "" {
+		place, err := b.place("give", in.Body.Give)
+		if err != nil {
+			return Turned{}, err
+		}
+		turn.Give = map[formula.DialName]int{dial: place}
+	}
+	turned, err := b.drink.Turn(turn)
+	if err != nil {
+		return Turned{}, err
+	}
+	out := Turned{Said: turned.Words()}
+	out.Formula, out.Reckoning, err = b.changed(&turned.Drink)
+	return out, err
+}
+
+func (b *bench) wanted(dial formula.DialName, t Turn) (float64, error) {
+	switch {
+	case t.Value != nil:
+		return *t.Value, nil
+	case t.Position == nil:
+		return 0, fault.New("position", "", "is missing", "give a position from 0 to 1, or a value")
+	}
+	r, err := b.drink.Reckon()
+	if err != nil {
+		return 0, err
+	}
+	return r.AtPosition(dial, *t.Position), nil
+}
+
+// Swap asks for an ingredient in the place of a line's own.
+type Swap struct {
+	Name    string          `json:"name" maxLength:"120"`
+	Formula kitchen.Formula `json:"formula"`
+	Line    string          `json:"line" maxLength:"40" doc:"its key"`
+	To      string          `json:"to" maxLength:"120" doc:"an ingredient; empty for a blend's parts"`
+	How     string          `json:"how" maxLength:"40" doc:"what stays equal; empty for the usual"`
+}
+
+// Swapped is the formula with the swap made, and what it changes.
+type Swapped struct {
+	Formula   kitchen.Formula `json:"formula"`
+	Reckoning Reckoning       `json:"reckoning"`
+	How       string          `json:"how"`
+	Ways      []string        `json:"ways" doc:"what can stay equal between these two"`
+	Changes   []string        `json:"changes"`
+}
+
+func (s *server) swap(in *body[Swap]) (Swapped, error) {
+	b, err := s.onBench(in.Body.Name, in.Body.Formula)
+	if err != nil {
+		return Swapped{}, err
+	}
+	place, err := b.place("line", in.Body.Line)
+	if err != nil {
+		return Swapped{}, err
+	}
+	to, err := b.ingredient("to", in.Body.To)
+	if err != nil {
+		return Swapped{}, err
+	}
+	swapped, err := b.drink.Swap(place, to, formula.SwapHow(in.Body.How))
+	if err != nil {
+		return Swapped{}, err
+	}
+	out := Swapped{How: string(swapped.How), Ways: []string{}, Changes: orEmpty(swapped.Changes)}
+	for _, way := range b.drink.WaysToSwap(place, to) {
+		out.Ways = append(out.Ways, string(way))
+	}
+	out.Formula, out.Reckoning, err = b.changed(&swapped.Drink)
+	return out, err
+}
+
+// ingredient finds one by its name; nil for no name.
+func (b *bench) ingredient(field, name string) (*ingredient.Ingredient, error) {
+	if strings.TrimSpace(name) == "" {
+		return nil, nil
+	}
+	i, ok := b.ways.Catalogue.Find(name)
+	if !ok {
+		return nil, fault.New(field, name, "is not in the catalogue", "choose one from the list")
+	}
+	return i, nil
+}
+
+// OnBench is a formula that something is asked of.
+type OnBench struct {
+	Name    string          `json:"name" maxLength:"120"`
+	Formula kitchen.Formula `json:"formula"`
+}
+
+// Nudged is the formula in measures that the drawer holds, as differences.
+type Nudged struct {
+	Formula   kitchen.Formula `json:"formula"`
+	Reckoning Reckoning       `json:"reckoning"`
+	Changes   []NudgedLine    `json:"changes"`
+	Kept      []string        `json:"kept" doc:"lines no spoon fits without taking the drink out of its bands"`
+}
+
+// NudgedLine is one line's change.
+type NudgedLine struct {
+	Name    string  `json:"name"`
+	From    string  `json:"from"`
+	To      string  `json:"to"`
+	MorePct float64 `json:"morePct"`
+}
+
+func (s *server) nudge(in *body[OnBench]) (Nudged, error) {
+	b, err := s.onBench(in.Body.Name, in.Body.Formula)
+	if err != nil {
+		return Nudged{}, err
+	}
+	nudged, err := b.drink.Nudge()
+	if err != nil {
+		return Nudged{}, err
+	}
+	out := Nudged{Changes: make([]NudgedLine, len(nudged.Changes)), Kept: orEmpty(nudged.Kept)}
+	for n, c := range nudged.Changes {
+		out.Changes[n] = NudgedLine{c.Name, c.From, c.To, 100 * c.ErrorShare}
+	}
+	out.Formula, out.Reckoning, err = b.changed(&nudged.Drink)
+	return out, err
+}
+
+func (s *server) ice(in *body[OnBench]) (kitchen.Formula, error) {
+	b, err := s.onBench(in.Body.Name, in.Body.Formula)
+	if err != nil {
+		return kitchen.Formula{}, err
+	}
+	iced, err := b.drink.WithIce()
+	if err != nil {
+		return kitchen.Formula{}, err
+	}
+	return b.typed.Changed(&b.drink, iced), nil
+}
+
+// ToLetDown is a formula and the water a second pressing would take.
+type ToLetDown struct {
+	OnBench
+	SecondML float64 `json:"secondML" minimum:"0" maximum:"100000" doc:"water to grind the pulp with once more; 0 for none"`
+}
+
+// Ladder is what the drink becomes rung by rung, and from the pulp.
+type Ladder struct {
+	Rungs  []Rung  `json:"rungs"`
+	Second *Second `json:"second,omitempty"`
+}
+
+// Rung is one step down.
+type Rung struct {
+	Name   string  `json:"name"`
+	Note   string  `json:"note"`
+	WaterG float64 `json:"waterG"`
+	ML     float64 `json:"ml"`
+	FatPct float64 `json:"fatPct"`
+	SweetG float64 `json:"sweetG" doc:"per 100 mL"`
+}
+
+// Second is the milk of a second pressing.
+type Second struct {
+	ML         float64 `json:"ml"`
+	FatPct     float64 `json:"fatPct"`
+	ProteinPct float64 `json:"proteinPct"`
+	PulpG      float64 `json:"pulpG"`
+}
+
+func (s *server) ladder(in *body[ToLetDown]) (Ladder, error) {
+	b, err := s.onBench(in.Body.Name, in.Body.Formula)
+	if err != nil {
+		return Ladder{}, err
+	}
+	r, err := b.drink.Reckon()
+	if err != nil {
+		return Ladder{}, err
+	}
+	out := Ladder{Rungs: []Rung{}}
+	for _, rung := range r.Ladder() {
+		out.Rungs = append(out.Rungs, Rung(rung))
+	}
+	if in.Body.SecondML == 0 {
+		return out, nil
+	}
+	second, err := r.PressAgain(in.Body.SecondML)
+	if err != nil {
+		return Ladder{}, fault.In("secondML", err)
+	}
+	out.Second = &Second{second.ML, second.FatPct, second.ProteinPct, second.PulpG}
+	return out, nil
+}
+
+// ToBlend are two liquids and a target.
+type ToBlend struct {
+	A        string  `json:"a" maxLength:"120"`
+	B        string  `json:"b" maxLength:"120"`
+	Of       string  `json:"of" enum:"fat,solids"`
+	Target   float64 `json:"target" doc:"% by mass"`
+	VolumeML float64 `json:"volumeML"`
+}
+
+// Blended is how much of each.
+type Blended struct {
+	AML       float64 `json:"aML"`
+	BML       float64 `json:"bML"`
+	AG        float64 `json:"aG"`
+	BG        float64 `json:"bG"`
+	FatPct    float64 `json:"fatPct"`
+	SolidsPct float64 `json:"solidsPct"`
+}
+
+func (s *server) blend(in *body[ToBlend]) (Blended, error) {
+	ways, err := s.ways()
+	if err != nil {
+		return Blended{}, err
+	}
+	var two [2]*ingredient.Ingredient
+	for n, name := range []string{in.Body.A, in.Body.B} {
+		field := []string{"a", "b"}[n]
+		i, ok := ways.Catalogue.Find(name)
+		if !ok || i.Role != ingredient.Liquid || i.Bare {
+			return Blended{}, fault.New(field, name, "is not a liquid this kitchen knows", "choose a milk, one of your own drinks, or water")
+		}
+		two[n] = i
+	}
+	out, err := formula.BlendTwo(two[0], two[1], formula.BlendOf(in.Body.Of), in.Body.Target, in.Body.VolumeML)
+	return Blended{out.AML, out.BML, out.AG, out.BG, out.FatPct, out.SolidsPct}, err
+}
+
+// Trial is a cup sweetened or spiced first.
+type Trial struct {
+	OnBench
+	CupML float64  `json:"cupML"`
+	Lines []string `json:"lines" maxItems:"20" doc:"what went into the cup, a line each"`
+}
+
+// Tried is what the rest of the batch takes.
+type Tried struct {
+	Formula   kitchen.Formula `json:"formula" doc:"the drink with the additions at its full size"`
+	Reckoning Reckoning       `json:"reckoning"`
+	RestML    float64         `json:"restML"`
+	Additions []Addition      `json:"additions"`
+}
+
+// Addition is what one line of the trial comes to.
+type Addition struct {
+	Name       string  `json:"name"`
+	InCupG     float64 `json:"inCupG"`
+	ToRestG    float64 `json:"toRestG"`
+	ToRest     string  `json:"toRest"`
+	WholeBatch string  `json:"wholeBatch"`
+}
+
+func (s *server) tryCup(in *body[Trial]) (Tried, error) {
+	b, err := s.onBench(in.Body.Name, in.Body.Formula)
+	if err != nil {
+		return Tried{}, err
+	}
+	lines, err := b.readLines(in.Body.Lines, "lines")
+	if err != nil {
+		return Tried{}, err
+	}
+	if len(lines) == 0 {
+		return Tried{}, fault.New("lines", "", "nothing went into the cup yet", "write what did: 1/2 tsp maple syrup")
+	}
+	tried, err := b.drink.TryCup(formula.Trial{CupML: in.Body.CupML, Lines: lines})
+	if err != nil {
+		return Tried{}, err
+	}
+	out := Tried{RestML: tried.RestML, Additions: make([]Addition, len(tried.Additions))}
+	for n, a := range tried.Additions {
+		out.Additions[n] = Addition(a)
+	}
+	out.Formula, out.Reckoning, err = b.changed(&tried.Drink)
+	return out, err
+}
+
+// readLines reads lines as people write them, leaving out blank ones.
+func (b *bench) readLines(texts []string, field string) ([]formula.Line, error) {
+	var lines []formula.Line
+	for n, text := range texts {
+		if strings.TrimSpace(text) == "" {
+			continue
+		}
+		line, err := formula.ReadLineWith(text, b.ways.Catalogue, b.ways.Reader)
+		if err != nil {
+			return nil, fault.In(fmt.Sprintf("%s[%d]", field, n), err)
+		}
+		if line.Ingredient == nil {
+			return nil, fault.New(fmt.Sprintf("%s[%d]", field, n), text, "names nothing in the catalogue", "write an amount and an ingredient: 1/2 tsp maple syrup")
+		}
+		lines = append(lines, line)
+	}
+	return lines, nil
+}
+
+// Split is a base to be divided.
+type Split struct {
+	OnBench
+	Portions []Portion `json:"portions" maxItems:"12"`
+}
+
+// Portion is one finished drink of it.
+type Portion struct {
+	Name  string   `json:"name" maxLength:"120"`
+	ML    float64  `json:"ml" doc:"of the base; 0 for an equal share of what is left"`
+	Lines []string `json:"lines" maxItems:"20" doc:"what joins it"`
+}
+
+// SplitDrink is one of the finished drinks.
+type SplitDrink struct {
+	Name      string          `json:"name"`
+	Formula   kitchen.Formula `json:"formula"`
+	Reckoning Reckoning       `json:"reckoning"`
+}
+
+func (s *server) split(in *body[Split]) ([]SplitDrink, error) {
+	b, err := s.onBench(in.Body.Name, in.Body.Formula)
+	if err != nil {
+		return nil, err
+	}
+	portions := make([]formula.Portion, len(in.Body.Portions))
+	for n, p := range in.Body.Portions {
+		lines, err := b.readLines(p.Lines, fmt.Sprintf("portions[%d].lines", n))
+		if err != nil {
+			return nil, err
+		}
+		portions[n] = formula.Portion{Name: strings.TrimSpace(p.Name), ML: p.ML, Lines: lines}
+	}
+	drinks, err := b.drink.Split(portions)
+	if err != nil {
+		return nil, err
+	}
+	out := make([]SplitDrink, len(drinks))
+	for n := range drinks {
+		out[n].Name = drinks[n].Name
+		if out[n].Formula, out[n].Reckoning, err = b.changed(&drinks[n]); err != nil {
+			return nil, err
+		}
+	}
+	return out, nil
+}
+
+// Cup is how the drink is served.
+type Cup struct {
+	OnBench
+	Into    string  `json:"into" enum:"coffee,water,milk,ice"`
+	SpoonML float64 `json:"spoonML" doc:"of the drink; 0 for a serving"`
+	CupML   float64 `json:"cupML" doc:"of what it goes into"`
+	CupC    float64 `json:"cupC" doc:"its temperature, °C; of the drink where it is served over ice"`
+	Acid    bool    `json:"acid" doc:"a light, bright coffee"`
+	AgeDays float64 `json:"ageDays" doc:"of the drink"`
+}
+
+// InTheCup is what the drink does there.
+type InTheCup struct {
+	SpoonML      float64  `json:"spoonML"`
+	TotalML      float64  `json:"totalML"`
+	SweetG       float64  `json:"sweetG" doc:"per 100 mL"`
+	SweetInAllG  float64  `json:"sweetInAllG"`
+	FatPct       float64  `json:"fatPct"`
+	FreeSugarsG  float64  `json:"freeSugarsG"`
+	EnergyKcal   float64  `json:"energyKcal"`
+	FinalC       float64  `json:"finalC"`
+	DropC        float64  `json:"dropC"`
+	MeltedG      float64  `json:"meltedG"`
+	SplitRisk    string   `json:"splitRisk"`
+	SplitReasons []string `json:"splitReasons"`
+}
+
+func (s *server) serve(in *body[Cup]) (InTheCup, error) {
+	b, err := s.onBench(in.Body.Name, in.Body.Formula)
+	if err != nil {
+		return InTheCup{}, err
+	}
+	r, err := b.drink.Reckon()
+	if err != nil {
+		return InTheCup{}, err
+	}
+	c, err := r.Serve(formula.Cup{
+		Into: formula.Into(in.Body.Into), SpoonML: in.Body.SpoonML, CupML: in.Body.CupML, CupC: in.Body.CupC,
+		Acid: in.Body.Acid, AgeDays: in.Body.AgeDays,
+	})
+	c.SplitReasons = orEmpty(c.SplitReasons)
+	return InTheCup(c), err
+}
+
+// Figures are what a label says of 100 mL.
+type Figures struct {
+	FatG     float64 `json:"fatG"`
+	SugarsG  float64 `json:"sugarsG"`
+	ProteinG float64 `json:"proteinG"`
+}
+
+// ToMatch are figures, and a formula that gives the ways of working.
+type ToMatch struct {
+	Figures
+	Formula kitchen.Formula `json:"formula"`
+}
+
+// Matched is a drink that comes near to the figures.
+type Matched struct {
+	Name    string          `json:"name"`
+	Formula kitchen.Formula `json:"formula"`
+	Lines   []string        `json:"lines"`
+	Reached Figures         `json:"reached"`
+	Unmet   []string        `json:"unmet"`
+}
+
+func (s *server) match(in *body[ToMatch]) ([]Matched, error) {
+	like := in.Body.Formula
+	like.Lines = []kitchen.Line{}
+	b, err := s.onBench("", like)
+	if err != nil {
+		return nil, err
+	}
+	found, err := formula.Match(formula.Figures(in.Body.Figures), b.drink, b.ways.Catalogue)
+	if err != nil {
+		return nil, err
+	}
+	out := make([]Matched, len(found))
+	for n, m := range found {
+		out[n] = Matched{
+			Name: m.Drink.Lines[0].Name, Formula: b.typed.Changed(&b.drink, &m.Drink), Lines: []string{},
+			Reached: Figures(m.Reached), Unmet: orEmpty(m.Unmet),
+		}
+		for _, l := range out[n].Formula.Lines {
+			out[n].Lines = append(out[n].Lines, l.Amount+" "+l.Ingredient)
+		}
+	}
+	return out, nil
+}
+
+// Paste is a recipe as it was copied.
+type Paste struct {
+	Text string `json:"text" maxLength:"200000"`
+}
+
+// Pasted is what was read of it. No line is lost.
+type Pasted struct {
+	Name  string       `json:"name"`
+	Lines []PastedLine `json:"lines"`
+}
+
+// PastedLine is one line: as written, and as read.
+type PastedLine struct {
+	Text       string       `json:"text"`
+	Line       kitchen.Line `json:"line"`
+	Understood bool         `json:"understood"`
+	Problem    string       `json:"problem"`
+}
+
+func (s *server) paste(in *body[Paste]) (Pasted, error) {
+	ways, err := s.ways()
+	if err != nil {
+		return Pasted{}, err
+	}
+	recipe, err := exchange.ReadRecipe([]byte(in.Body.Text))
+	if err != nil {
+		return Pasted{}, fault.In("text", err)
+	}
+	if len(recipe.Lines) == 0 {
+		return Pasted{}, fault.New("text", "", "holds no ingredient lines", "paste a list of ingredients, one a line, or a schema.org Recipe as JSON-LD")
+	}
+	out := Pasted{Name: recipe.Name, Lines: make([]PastedLine, len(recipe.Lines))}
+	for n, text := range recipe.Lines {
+		out.Lines[n] = pasteLine(n, text, ways)
+	}
+	return out, nil
+}
+
+func pasteLine(n int, text string, ways kitchen.Ways) PastedLine {
+	read, err := formula.ReadLineWith(text, ways.Catalogue, ways.Reader)
+	line := kitchen.Written(read)
+	line.Key = fmt.Sprintf("pasted-%d", n)
+	out := PastedLine{Text: text, Line: line, Understood: read.Ingredient != nil && err == nil}
+	switch {
+	case err != nil:
+		out.Problem = err.Error()
+	case read.Ingredient == nil:
+		out.Problem = "names nothing in the catalogue; choose an ingredient, or leave it as a note"
+	case read.Amount.IsOpen():
+		out.Problem = "has no amount; it stays open until it is weighed"
+	}
+	return out
+}
+
+// ToCompare are two drinks.
+type ToCompare struct {
+	A Compared `json:"a"`
+	B Compared `json:"b"`
+}
+
+// Compared is a drink by its id and version; version 0 is the draft.
+type Compared struct {
+	DrinkID int64 `json:"drinkID" minimum:"1"`
+	Version int   `json:"version" minimum:"0"`
+}
+
+// Comparison is both, side by side per 100 mL, what differs first.
+type Comparison struct {
+	AName string           `json:"aName"`
+	BName string           `json:"bName"`
+	Rows  []ComparedFigure `json:"rows"`
+}
+
+// ComparedFigure is one figure of both. Words stand where there is no figure.
+type ComparedFigure struct {
+	Name    string   `json:"name"`
+	Unit    string   `json:"unit"`
+	A       *float64 `json:"a,omitempty"`
+	B       *float64 `json:"b,omitempty"`
+	AWords  string   `json:"aWords"`
+	BWords  string   `json:"bWords"`
+	Differs bool     `json:"differs"`
+}
+
+func (s *server) compare(in *body[ToCompare]) (Comparison, error) {
+	aName, a, err := s.reckonKept("a", in.Body.A)
+	if err != nil {
+		return Comparison{}, err
+	}
+	bName, b, err := s.reckonKept("b", in.Body.B)
+	if err != nil {
+		return Comparison{}, err
+	}
+	out := Comparison{AName: aName, BName: bName, Rows: []ComparedFigure{}}
+	for _, row := range formula.Compare(a, b) {
+		figure := ComparedFigure{Name: row.Name, Unit: row.Unit, AWords: row.AWords, BWords: row.BWords, Differs: row.Differs}
+		if row.AKnown {
+			figure.A = &row.A
+		}
+		if row.BKnown {
+			figure.B = &row.B
+		}
+		out.Rows = append(out.Rows, figure)
+	}
+	return out, nil
+}
+
+// reckonKept reckons a drink's draft, or one of its versions.
+func (s *server) reckonKept(field string, c Compared) (string, *formula.Reckoning, error) {
+	kept, err := s.store.Drink(c.DrinkID)
+	if err != nil {
+		return "", nil, err
+	}
+	f, name := kept.Draft, kept.Name+", as it stands"
+	if c.Version > 0 {
+		found := false
+		for _, v := range kept.Versions {
+			if v.Number == c.Version {
+				f, name, found = v.Formula, fmt.Sprintf("%s, version %d", kept.Name, v.Number), true
+			}
+		}
+		if !found {
+			return "", nil, fault.New(field, fmt.Sprint(c.Version), "is not a version of "+kept.Name, "choose one that is")
+		}
+	}
+	b, err := s.onBench(kept.Name, f)
+	if err != nil {
+		return "", nil, err
+	}
+	r, err := b.drink.Reckon()
+	if err != nil {
+		return "", nil, err
+	}
+	if r.Drink == nil {
+		return "", nil, fault.New(field, name, "has nothing to compare yet", "give it a base or a liquid first")
+	}
+	return name, r, nil
+}
+
+// Exported is the drink in open formats.
+type Exported struct {
+	JSONLD   string `json:"jsonLD"`
+	Markdown string `json:"markdown"`
+}
+
+func (s *server) export(in *body[OnBench]) (Exported, error) {
+	b, err := s.onBench(in.Body.Name, in.Body.Formula)
+	if err != nil {
+		return Exported{}, err
+	}
+	r, err := b.drink.Reckon()
+	if err != nil {
+		return Exported{}, err
+	}
+	sheet := exchange.SheetOf(&b.drink, r)
+	jsonLD, err := sheet.JSONLD()
+	return Exported{JSONLD: string(jsonLD), Markdown: sheet.Markdown()}, err
+}

@@ -1,0 +1,106 @@
+package store
+
+import (
+	"errors"
+
+	"gorm.io/gorm"
+	"gorm.io/gorm/clause"
+
+	"plushladle/internal/kitchen"
+)
+
+// ErrNameTaken says that another goes by the name already.
+var ErrNameTaken = errors.New("another goes by that name already")
+
+// Larder is all a kitchen keeps besides its drinks: the cook's own rows,
+// prices, measures and who drinks.
+type Larder struct {
+	Ingredients []OwnIngredient
+	Prices      []Price
+	Measures    []OwnMeasure
+	Drinkers    []Drinker
+}
+
+// Larder reads it all.
+func (s *Store) Larder() (Larder, error) {
+	var l Larder
+	return l, errors.Join(
+		s.db.Order("name").Find(&l.Ingredients).Error,
+		s.db.Order("ingredient").Find(&l.Prices).Error,
+		s.db.Order("name").Find(&l.Measures).Error,
+		s.db.Order("id").Find(&l.Drinkers).Error,
+	)
+}
+
+// KeepIngredient adds a row of the cook's own, or changes it where id is not 0.
+func (s *Store) KeepIngredient(id int64, row kitchen.OwnRow) (int64, error) {
+	kept := OwnIngredient{ID: id, Name: row.Name, Row: row}
+	err := s.keep(&kept, id)
+	return kept.ID, err
+}
+
+// RemoveIngredient takes a row of the cook's own out again, and its price.
+func (s *Store) RemoveIngredient(id int64, ingredientID string) error {
+	return s.db.Transaction(func(tx *gorm.DB) error {
+		if err := tx.Delete(&Price{}, "ingredient = ?", ingredientID).Error; err != nil {
+			return err
+		}
+		return removed(tx.Delete(&OwnIngredient{}, id))
+	})
+}
+
+// SetPrice says what a pack of an ingredient costs.
+func (s *Store) SetPrice(p Price) error {
+	return s.db.Clauses(clause.OnConflict{UpdateAll: true}).Create(&p).Error
+}
+
+// RemovePrice forgets it.
+func (s *Store) RemovePrice(ingredientID string) error {
+	return removed(s.db.Delete(&Price{}, "ingredient = ?", ingredientID))
+}
+
+// KeepMeasure calibrates a measure of the cook's own.
+func (s *Store) KeepMeasure(m OwnMeasure) error {
+	return s.db.Clauses(clause.OnConflict{UpdateAll: true}).Create(&m).Error
+}
+
+// RemoveMeasure forgets it.
+func (s *Store) RemoveMeasure(name string) error {
+	return removed(s.db.Delete(&OwnMeasure{}, "name = ?", name))
+}
+
+// KeepDrinker adds someone who drinks here, or changes them where id is not 0.
+func (s *Store) KeepDrinker(id int64, d kitchen.Drinker) (int64, error) {
+	kept := Drinker{ID: id, Name: d.Name, Drinker: d}
+	err := s.keep(&kept, id)
+	return kept.ID, err
+}
+
+// RemoveDrinker takes them off the list.
+func (s *Store) RemoveDrinker(id int64) error { return removed(s.db.Delete(&Drinker{}, id)) }
+
+// keep creates a row, or writes over the one with the id.
+func (s *Store) keep(row any, id int64) error {
+	if id == 0 {
+		return nameTaken(s.db.Create(row).Error)
+	}
+	result := s.db.Model(row).Select("*").Updates(row)
+	if result.Error == nil && result.RowsAffected == 0 {
+		return ErrNotFound
+	}
+	return nameTaken(result.Error)
+}
+
+func nameTaken(err error) error {
+	if errors.Is(err, gorm.ErrDuplicatedKey) {
+		return ErrNameTaken
+	}
+	return err
+}
+
+func removed(result *gorm.DB) error {
+	if result.Error == nil && result.RowsAffected == 0 {
+		return ErrNotFound
+	}
+	return result.Error
+}
