@@ -169,6 +169,9 @@ func changes(before, after *Reckoning) []string {
 	words = appendChange(words, "fat", "%", before.FatPct, after.FatPct)
 	words = appendChange(words, "keeps, cautious", "days", before.Keeps.CautiousDays, after.Keeps.CautiousDays)
 	words = appendChange(words, "keeps, by custom", "days", before.Keeps.CustomaryDays, after.Keeps.CustomaryDays)
+	if unpriced := less(after.Cost.Unpriced, before.Cost.Unpriced); len(unpriced) > 0 {
+		return append(words, "no price is known for "+strings.Join(unpriced, ", "))
+	}
 	if before.Cost.Known && after.Cost.Known {
 		words = appendChange(words, "a litre costs", "", before.Cost.PerLitre, after.Cost.PerLitre)
 	}

@@ -387,11 +387,11 @@ func characterOf(from, to *ingredient.Ingredient) []string {
 		return nil
 	}
 	var words []string
-	if to.Character != "" {
-		words = append(words, "brings "+to.Character)
-	}
-	if from.Character != "" && to.Character != "" {
-		words = append(words, "takes away "+from.Character)
+	switch {
+	case to.Character != "" && from.Character != "":
+		words = append(words, fmt.Sprintf("taste and colour: %s, in the place of %s", to.Character, from.Character))
+	case to.Character != "":
+		words = append(words, "taste and colour: "+to.Character)
 	}
 	if to.ID == "honey" {
 		words = append(words, "honey is not for a child under 12 months")

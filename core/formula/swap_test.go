@@ -69,7 +69,7 @@ func TestSweetenersAreSwappedAtEqualSweetnessAndVolume(t *testing.T) {
 	assert.InEpsilon(t, out.Before.Drink.VolumeML, out.After.Drink.VolumeML, 1e-3)
 	assert.Less(t, out.After.Lines[1].MassG, out.Before.Lines[1].MassG, "the water in the syrup is taken off")
 	said := strings.Join(swapped(t, d, 2, "honey", "").Changes, "\n")
-	for _, want := range []string{"is no longer vegan", "brings flowery", "not for a child under 12 months", "water goes from"} {
+	for _, want := range []string{"is no longer vegan", "taste and colour: flowery", "not for a child under 12 months", "water goes from"} {
 		assert.Contains(t, said, want)
 	}
 	assert.Contains(t, strings.Join(swapped(t, d, 2, "stevia-extract", "").Changes, "\n"), "no bulk")

@@ -13,7 +13,8 @@ import (
 type Sheet struct {
 	Name        string
 	Yield       string
-	Ingredients []string
+	Ingredients []string // each reads back as the same line
+	Grams       []string // of each, "148 g"; empty where it is not known
 	Steps       []string
 	Notes       []string // cautions, keeping, allergens
 	nutrition   formula.Nutrition
@@ -28,6 +29,7 @@ func SheetOf(d *formula.Drink, r *formula.Reckoning) Sheet {
 	}
 	for n, l := range d.Lines {
 		s.Ingredients = append(s.Ingredients, ingredientLine(l, r.Lines[n]))
+		s.Grams = append(s.Grams, weight(r.Lines[n].MassG))
 	}
 	if r.Drink == nil {
 		return s
@@ -59,6 +61,17 @@ func ingredientLine(l formula.Line, r formula.LineReckoning) string {
 	return strings.Join(parts, ", ")
 }
 
+// weight writes a mass to the gram, and small ones to the tenth.
+func weight(g float64) string {
+	switch {
+	case g <= 0:
+		return ""
+	case g < 10:
+		return fmt.Sprintf("%.1f g", g)
+	}
+	return fmt.Sprintf("%.0f g", g)
+}
+
 var stageWords = map[ingredient.Stage]string{
 	ingredient.Strained: "after straining", ingredient.Serve: "to serve", ingredient.Rinse: "to rinse the pulp", ingredient.Soak: "soaking water kept",
 	ingredient.Brew: "to brew", ingredient.CookIt: "while cooking",
@@ -69,7 +82,8 @@ func steps(d *formula.Drink, r *formula.Reckoning) []string {
 	by := map[ingredient.Stage][]string{}
 	for n, l := range d.Lines {
 		if r.Lines[n].Understood {
-			by[r.Lines[n].Stage] = append(by[r.Lines[n].Stage], strings.ToLower(l.Name))
+			name, _, _ := strings.Cut(strings.ToLower(l.Name), ",")
+			by[r.Lines[n].Stage] = append(by[r.Lines[n].Stage], name)
 		}
 	}
 	var out []string
@@ -116,7 +130,11 @@ func notes(r *formula.Reckoning) []string {
 		out = append(out, fmt.Sprintf("Keeps %.2g days in the fridge by the cautious school, %.2g by custom. Shake first. Smell, fizz, slime or bulging: out, whatever the date.", r.Keeps.CautiousDays, r.Keeps.CustomaryDays))
 	}
 	for _, c := range r.Cautions {
-		out = append(out, c.Text)
+		text := c.Text
+		if c.Value != nil && c.Limit != nil {
+			text += fmt.Sprintf(" Here: %.2g of %.2g %s.", *c.Value, *c.Limit, c.Unit)
+		}
+		out = append(out, text)
 	}
 	return append(out, "All figures are estimates. Local food-safety rules come first.")
 }
@@ -169,10 +187,22 @@ func (s Sheet) Markdown() string {
 		}
 		b.WriteByte('\n')
 	}
-	list("Ingredients", "-", s.Ingredients)
+	list("Ingredients", "-", s.measured())
 	list("Steps", "1.", s.Steps)
 	list("To know", "-", s.Notes)
 	return b.String()
+}
+
+// measured are the ingredients with what they weigh.
+func (s Sheet) measured() []string {
+	out := make([]string, len(s.Ingredients))
+	for n, line := range s.Ingredients {
+		out[n] = line
+		if s.Grams[n] != "" {
+			out[n] += " (" + s.Grams[n] + ")"
+		}
+	}
+	return out
 }
 
 // escape keeps what was typed from being taken for Markdown or HTML.

@@ -666,8 +666,14 @@ func (s *server) reckonKept(field string, c Compared) (string, *formula.Reckonin
 
 // Exported is the drink in open formats.
 type Exported struct {
-	JSONLD   string `json:"jsonLD"`
-	Markdown string `json:"markdown"`
+	JSONLD      string   `json:"jsonLD"`
+	Markdown    string   `json:"markdown"`
+	Name        string   `json:"name"`
+	Yield       string   `json:"yield"`
+	Ingredients []string `json:"ingredients"`
+	Grams       []string `json:"grams" doc:"of each; empty where it is not known"`
+	Steps       []string `json:"steps"`
+	Notes       []string `json:"notes"`
 }
 
 func (s *server) export(in *body[OnBench]) (Exported, error) {
@@ -681,5 +687,8 @@ func (s *server) export(in *body[OnBench]) (Exported, error) {
 	}
 	sheet := exchange.SheetOf(&b.drink, r)
 	jsonLD, err := sheet.JSONLD()
-	return Exported{JSONLD: string(jsonLD), Markdown: sheet.Markdown()}, err
+	return Exported{
+		JSONLD: string(jsonLD), Markdown: sheet.Markdown(),
+		Name: sheet.Name, Yield: sheet.Yield, Ingredients: orEmpty(sheet.Ingredients), Grams: orEmpty(sheet.Grams), Steps: orEmpty(sheet.Steps), Notes: orEmpty(sheet.Notes),
+	}, err
 }

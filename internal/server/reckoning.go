@@ -59,6 +59,7 @@ type LineFigure struct {
 	Amount      string  `json:"amount" doc:"at this size, in the style it was written in"`
 	Kitchen     string  `json:"kitchen" doc:"in cups and spoons that the drawer holds"`
 	KitchenPct  float64 `json:"kitchenPct" doc:"what those hold over the exact amount, in %; 0 up to 1 %"`
+	Blend       bool    `json:"blend" doc:"it is made of other ingredients, and can be swapped for them"`
 	Stock       string  `json:"stock" doc:"how to come to less than the spoons hold"`
 	Contributes string  `json:"contributes"`
 	Note        string  `json:"note"`
@@ -227,8 +228,11 @@ func presentLines(d *formula.Drink, keys []string, lineErrors []error, r *formul
 			MassG: l.MassG, Amount: l.Amount.String(), Kitchen: l.Kitchen.String(), Contributes: contributes[n], Note: l.Note,
 		}
 		lines[n].scooped(l.Scoop, d.Drawer != nil && !l.Amount.IsCount())
+		if r.Factor != 1 && l.Scoop.Text != "" && !l.Amount.IsMetric() {
+			lines[n].Amount = l.Scoop.Text // of measures that exist, those that are there
+		}
 		if i := d.Lines[n].Ingredient; i != nil {
-			lines[n].Name = i.Name
+			lines[n].Name, lines[n].Blend = i.Name, len(i.Parts) > 0
 		}
 		err := lineErrors[n]
 		if err == nil {

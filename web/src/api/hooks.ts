@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { answer, api } from './client'
-import type { Formula, Kitchen, NewBatch } from './schema'
+import type { Formula, Kitchen, NewBatch, Pantry } from './schema'
 
 export const useKitchen = () => useQuery({ queryKey: ['kitchen'], queryFn: () => answer(api.GET('/api/kitchen')) })
 
@@ -75,4 +75,18 @@ export function useBottle(id: number) {
       onSettled,
     }),
   }
+}
+
+export const usePantry = () => useQuery({ queryKey: ['pantry'], queryFn: () => answer(api.GET('/api/pantry')) })
+
+/** usePantryChange makes one change to the pantry; all figures are reckoned anew after it. */
+export function usePantryChange<In>(change: (input: In) => Promise<Pantry>) {
+  const client = useQueryClient()
+  return useMutation({
+    mutationFn: change,
+    onSuccess: (pantry) => {
+      client.setQueryData(['pantry'], pantry)
+      client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'pantry' && q.queryKey[0] !== 'drink' })
+    },
+  })
 }

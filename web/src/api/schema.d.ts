@@ -4,6 +4,23 @@
  */
 
 export interface paths {
+    "/api/blends": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Blend two liquids to a fat or solids target */
+        post: operations["blend"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bottles/{id}/finish": {
         parameters: {
             query?: never;
@@ -49,6 +66,40 @@ export interface paths {
         put?: never;
         /** Throw a bottle out, and why */
         post: operations["throw-out"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/comparisons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Two drinks side by side per 100 mL */
+        post: operations["compare"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The drink in a cup of coffee, a glass, or over ice */
+        post: operations["serve"];
         delete?: never;
         options?: never;
         head?: never;
@@ -142,6 +193,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/exports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The drink as schema.org JSON-LD and as Markdown */
+        post: operations["export"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/formulas/at-size": {
         parameters: {
             query?: never;
@@ -153,6 +221,23 @@ export interface paths {
         put?: never;
         /** Write a formula anew at its size */
         post: operations["write-at-size"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put ice in the place of some grinding water */
+        post: operations["ice"];
         delete?: never;
         options?: never;
         head?: never;
@@ -194,6 +279,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/ladders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What the drink becomes when it is let down */
+        post: operations["ladder"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lines": {
         parameters: {
             query?: never;
@@ -205,6 +307,196 @@ export interface paths {
         put?: never;
         /** Read one line as people write it */
         post: operations["read-line"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/matches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The drinks nearest to some figures */
+        post: operations["match"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/nudges": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bring all amounts to what the drawer can measure */
+        post: operations["nudge"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pantry": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Ingredients, prices, measures and drinkers */
+        get: operations["pantry"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pantry/drinkers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Add someone who drinks here */
+        post: operations["add-drinker"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pantry/drinkers/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change someone who drinks here */
+        put: operations["change-drinker"];
+        post?: never;
+        /** Take someone off the list */
+        delete: operations["remove-drinker"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pantry/ingredients": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Add a row of the cook's own */
+        post: operations["add-ingredient"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pantry/ingredients/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change a row of the cook's own */
+        put: operations["change-ingredient"];
+        post?: never;
+        /** Remove a row of the cook's own */
+        delete: operations["remove-ingredient"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pantry/measures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Calibrate a measure of the cook's own by weight */
+        post: operations["keep-measure"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pantry/measures/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Forget a measure */
+        delete: operations["remove-measure"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pantry/prices/{ingredient}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say what a pack costs */
+        put: operations["set-price"];
+        post?: never;
+        /** Forget a price */
+        delete: operations["remove-price"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pastes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read a pasted recipe */
+        post: operations["paste"];
         delete?: never;
         options?: never;
         head?: never;
@@ -245,16 +537,107 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/splits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Divide one base into finished drinks */
+        post: operations["split"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/swaps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put an ingredient in the place of another */
+        post: operations["swap"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trials": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Scale what went into a cup to the rest */
+        post: operations["try-cup"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/turns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Set a dial, and solve the amounts for it */
+        post: operations["turn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        Addition: {
+            /** Format: double */
+            inCupG: number;
+            name: string;
+            toRest: string;
+            /** Format: double */
+            toRestG: number;
+            wholeBatch: string;
+        };
         Band: {
             /** Format: double */
             from: number;
             name: string;
             /** Format: double */
             to: number;
+        };
+        Blended: {
+            /** Format: double */
+            aG: number;
+            /** Format: double */
+            aML: number;
+            /** Format: double */
+            bG: number;
+            /** Format: double */
+            bML: number;
+            /** Format: double */
+            fatPct: number;
+            /** Format: double */
+            solidsPct: number;
         };
         Bottle: {
             allergens: string[];
@@ -321,6 +704,73 @@ export interface components {
             /** Format: double */
             value?: number;
         };
+        ChillFigure: {
+            /** Format: double */
+            groundC: number;
+            /** Format: double */
+            iceG: number;
+        };
+        Compared: {
+            /** Format: int64 */
+            drinkID: number;
+            /** Format: int64 */
+            version: number;
+        };
+        ComparedFigure: {
+            /** Format: double */
+            a?: number;
+            aWords: string;
+            /** Format: double */
+            b?: number;
+            bWords: string;
+            differs: boolean;
+            name: string;
+            unit: string;
+        };
+        Comparison: {
+            aName: string;
+            bName: string;
+            rows: components["schemas"]["ComparedFigure"][];
+        };
+        CostFigure: {
+            /** Format: double */
+            batch: number;
+            known: boolean;
+            /** Format: double */
+            perLitre: number;
+            /** Format: double */
+            perServing: number;
+            /** @description left out, as no price is known */
+            unpriced: string[];
+        };
+        Cup: {
+            /** @description a light, bright coffee */
+            acid: boolean;
+            /**
+             * Format: double
+             * @description of the drink
+             */
+            ageDays: number;
+            /**
+             * Format: double
+             * @description its temperature, °C; of the drink where it is served over ice
+             */
+            cupC: number;
+            /**
+             * Format: double
+             * @description of what it goes into
+             */
+            cupML: number;
+            formula: components["schemas"]["Formula"];
+            /** @enum {string} */
+            into: "coffee" | "water" | "milk" | "ice";
+            name: string;
+            /**
+             * Format: double
+             * @description of the drink; 0 for a serving
+             */
+            spoonML: number;
+        };
         Dial: {
             band: string;
             bands: components["schemas"]["Band"][];
@@ -328,6 +778,8 @@ export interface components {
             further: number;
             /** Format: double */
             furtherPosition: number;
+            /** @description the lines that can give when it is set; empty where it cannot be */
+            givers: components["schemas"]["Giver"][];
             known: boolean;
             name: string;
             /** Format: double */
@@ -371,6 +823,25 @@ export interface components {
             /** Format: int64 */
             versions: number;
         };
+        Drinker: {
+            /** @enum {string} */
+            age: "under 1" | "1 to 3" | "4 to 6" | "7 to 10" | "11 to 14" | "15 to 17" | "adult";
+            allergens: string[];
+            dairyFree: boolean;
+            dislikes: string[];
+            name: string;
+            /**
+             * Format: double
+             * @description 0 for one
+             */
+            servingsDay: number;
+            vegan: boolean;
+            /**
+             * Format: double
+             * @description 0 where it is not known
+             */
+            weightKG: number;
+        };
         ErrorDetail: {
             /** @description Where the error occurred, e.g. 'body.items[3].tags' or 'path.thing-id' */
             location?: string;
@@ -412,28 +883,87 @@ export interface components {
              */
             type?: string;
         };
+        Exported: {
+            /** @description of each; empty where it is not known */
+            grams: string[];
+            ingredients: string[];
+            jsonLD: string;
+            markdown: string;
+            name: string;
+            notes: string[];
+            steps: string[];
+            yield: string;
+        };
+        Figures: {
+            /** Format: double */
+            fatG: number;
+            /** Format: double */
+            proteinG: number;
+            /** Format: double */
+            sugarsG: number;
+        };
+        ForWhom: {
+            name: string;
+            not: boolean;
+            reasons: string[];
+        };
         Formula: {
             /**
              * Format: double
              * @description seconds in the blender
              */
             blendS: number;
-            /** @description boiled, cooled fast, and kept in a sterilised bottle */
-            boiled: boolean;
+            /**
+             * Format: double
+             * @description share of the decoction that goes in; 0 for all of it
+             */
+            brewPct: number;
+            /** @description ground coarse and left to stand cold */
+            coarse: boolean;
+            /**
+             * Format: double
+             * @description minutes at that heat in an open pan
+             */
+            cookMin: number;
+            /**
+             * @description after straining; boiled: cooled fast, and kept in a sterilised bottle
+             * @enum {string}
+             */
+            heat: "" | "warm" | "boil";
             lines: components["schemas"]["Line"][];
+            /**
+             * Format: double
+             * @description the pan's diameter; 0 for a common one
+             */
+            panCM: number;
+            /**
+             * Format: double
+             * @description cups a day, where sized by days
+             */
+            perDay: number;
             /**
              * Format: double
              * @description 0 for the usual serving of its style
              */
             servingML: number;
             /**
+             * Format: double
+             * @description what a litre of the like costs in a shop; 0 where it is not known
+             */
+            shopPrice: number;
+            /**
              * @description empty for the amounts as written
              * @enum {string}
              */
-            sizeBy: "" | "times" | "volume" | "servings" | "base";
+            sizeBy: "" | "times" | "volume" | "servings" | "base" | "bottles" | "days";
             /**
              * Format: double
-             * @description a factor, mL, servings or g of base
+             * @description mL of a bottle, or of a cup; 0 for a serving
+             */
+            sizeEach: number;
+            /**
+             * Format: double
+             * @description a factor, mL, servings, g of base, bottles or days
              */
             sizeValue: number;
             /**
@@ -451,6 +981,37 @@ export interface components {
              */
             waterC: number;
         };
+        Giver: {
+            key: string;
+            name: string;
+        };
+        InTheCup: {
+            /** Format: double */
+            dropC: number;
+            /** Format: double */
+            energyKcal: number;
+            /** Format: double */
+            fatPct: number;
+            /** Format: double */
+            finalC: number;
+            /** Format: double */
+            freeSugarsG: number;
+            /** Format: double */
+            meltedG: number;
+            splitReasons: string[];
+            splitRisk: string;
+            /** Format: double */
+            spoonML: number;
+            /**
+             * Format: double
+             * @description per 100 mL
+             */
+            sweetG: number;
+            /** Format: double */
+            sweetInAllG: number;
+            /** Format: double */
+            totalML: number;
+        };
         Jug: {
             /** Format: double */
             fillML: number;
@@ -460,6 +1021,11 @@ export interface components {
             milkML: number;
             /** Format: double */
             pulpML: number;
+            /**
+             * Format: int64
+             * @description fillings of the strainer; 0 where nothing is strained
+             */
+            strains: number;
             ticksML: number[];
             /** Format: double */
             topML: number;
@@ -485,6 +1051,7 @@ export interface components {
             wholeDays: number;
         };
         Kitchen: {
+            currency: string;
             /**
              * Format: double
              * @description °C
@@ -495,6 +1062,13 @@ export interface components {
              * @description what one load may reach
              */
             jugML: number;
+            /** @description in the drawer, as written on them */
+            measures: string[];
+            /**
+             * Format: double
+             * @description what the scale reads to; 0 for none
+             */
+            scaleG: number;
             /** @enum {string} */
             school: "cautious" | "customary";
             /** @enum {string} */
@@ -503,6 +1077,7 @@ export interface components {
             theme: "system" | "day" | "night";
         };
         KitchenNow: {
+            currency: string;
             /**
              * Format: double
              * @description °C
@@ -513,6 +1088,13 @@ export interface components {
              * @description what one load may reach
              */
             jugML: number;
+            /** @description in the drawer, as written on them */
+            measures: string[];
+            /**
+             * Format: double
+             * @description what the scale reads to; 0 for none
+             */
+            scaleG: number;
             /** @enum {string} */
             school: "cautious" | "customary";
             /** @enum {string} */
@@ -521,6 +1103,26 @@ export interface components {
             theme: "system" | "day" | "night";
             /** @description the kitchen's date */
             today: string;
+        };
+        Label: {
+            /** Format: double */
+            carbohydrateG: number;
+            /** Format: double */
+            fatG: number;
+            /** Format: double */
+            fibreG: number;
+            /** Format: double */
+            proteinG: number;
+            /** Format: double */
+            saturatedFatG: number;
+            /** Format: double */
+            sodiumMg: number;
+            /** Format: double */
+            sugarsG: number;
+        };
+        Ladder: {
+            rungs: components["schemas"]["Rung"][];
+            second?: components["schemas"]["Second"];
         };
         Line: {
             amount: string;
@@ -535,19 +1137,26 @@ export interface components {
              * @description empty for the ingredient's own
              * @enum {string}
              */
-            stage: "" | "soak" | "grind" | "rinse" | "after straining" | "cook" | "at serving";
+            stage: "" | "soak" | "grind" | "rinse" | "brew" | "after straining" | "cook" | "at serving";
             unsoaked: boolean;
         };
         LineFigure: {
             /** @description at this size, in the style it was written in */
             amount: string;
+            /** @description it is made of other ingredients, and can be swapped for them */
+            blend: boolean;
             contributes: string;
             error: string;
             /** @description amount or ingredient; empty where the line counts */
             errorField: string;
             key: string;
-            /** @description in cups and spoons */
+            /** @description in cups and spoons that the drawer holds */
             kitchen: string;
+            /**
+             * Format: double
+             * @description what those hold over the exact amount, in %; 0 up to 1 %
+             */
+            kitchenPct: number;
             /** Format: double */
             massG: number;
             /** @description the ingredient's name, or what was typed */
@@ -555,7 +1164,16 @@ export interface components {
             note: string;
             role: string;
             stage: string;
+            /** @description how to come to less than the spoons hold */
+            stock: string;
             understood: boolean;
+        };
+        Matched: {
+            formula: components["schemas"]["Formula"];
+            lines: string[];
+            name: string;
+            reached: components["schemas"]["Figures"];
+            unmet: string[];
         };
         NewBatch: {
             bottles: components["schemas"]["NewBottle"][];
@@ -577,6 +1195,20 @@ export interface components {
         };
         Nothing: {
             done: boolean;
+        };
+        Nudged: {
+            changes: components["schemas"]["NudgedLine"][];
+            formula: components["schemas"]["Formula"];
+            /** @description lines no spoon fits without taking the drink out of its bands */
+            kept: string[];
+            reckoning: components["schemas"]["Reckoning"];
+        };
+        NudgedLine: {
+            from: string;
+            /** Format: double */
+            morePct: number;
+            name: string;
+            to: string;
         };
         Nutrition: {
             /** Format: double */
@@ -600,6 +1232,127 @@ export interface components {
             /** Format: double */
             sugarsG: number;
         };
+        OnBench: {
+            formula: components["schemas"]["Formula"];
+            name: string;
+        };
+        OwnMeasure: {
+            name: string;
+            /** Format: double */
+            waterG: number;
+        };
+        OwnRow: {
+            allergens: string[];
+            /**
+             * Format: double
+             * @description what a US cup of it weighs
+             */
+            gPerCup?: number;
+            label?: components["schemas"]["Label"];
+            /**
+             * Format: double
+             * @description opened, in the fridge
+             */
+            lifeDays?: number;
+            name: string;
+            /** Format: double */
+            pieceG?: number;
+            /** @enum {string} */
+            role: "base" | "liquid" | "sweetener" | "spice" | "flavour" | "fat" | "salt" | "dairy" | "body" | "other";
+            vegan: boolean;
+        };
+        PackPrice: {
+            /** @description it is bought in shell or peel, which is thrown away */
+            inShell: boolean;
+            /** @description what is in it: 500 g, 1 L, 1 piece */
+            pack: string;
+            /** Format: double */
+            price: number;
+        };
+        Pantry: {
+            currency: string;
+            drinkers: components["schemas"]["PantryDrinker"][];
+            ingredients: components["schemas"]["PantryRow"][];
+            measures: components["schemas"]["OwnMeasure"][];
+        };
+        PantryDrinker: {
+            /** @enum {string} */
+            age: "under 1" | "1 to 3" | "4 to 6" | "7 to 10" | "11 to 14" | "15 to 17" | "adult";
+            allergens: string[];
+            dairyFree: boolean;
+            dislikes: string[];
+            /** Format: int64 */
+            id: number;
+            name: string;
+            /**
+             * Format: double
+             * @description 0 for one
+             */
+            servingsDay: number;
+            vegan: boolean;
+            /**
+             * Format: double
+             * @description 0 where it is not known
+             */
+            weightKG: number;
+        };
+        PantryRow: {
+            allergens: string[];
+            id: string;
+            /** @description the pack is bought in shell or peel */
+            inShell: boolean;
+            /**
+             * Format: double
+             * @description what is left of it when bought in shell or peel; 100 where nothing is thrown away
+             */
+            inShellPct: number;
+            /** @description what cannot be reckoned with it; empty for nothing */
+            lacks: string;
+            name: string;
+            own?: components["schemas"]["OwnRow"];
+            /**
+             * Format: int64
+             * @description 0 for a row that ships
+             */
+            ownID: number;
+            pack: string;
+            /**
+             * Format: double
+             * @description of what can be eaten; 0 where it is not known
+             */
+            perKilogram: number;
+            /**
+             * Format: double
+             * @description of a pack; 0 where it is not known
+             */
+            price: number;
+            role: string;
+            source: string;
+            vegan: boolean;
+        };
+        Paste: {
+            text: string;
+        };
+        Pasted: {
+            lines: components["schemas"]["PastedLine"][];
+            name: string;
+        };
+        PastedLine: {
+            line: components["schemas"]["Line"];
+            problem: string;
+            text: string;
+            understood: boolean;
+        };
+        Portion: {
+            /** @description what joins it */
+            lines: string[];
+            /**
+             * Format: double
+             * @description of the base; 0 for an equal share of what is left
+             */
+            ml: number;
+            name: string;
+        };
         Poured: {
             /** Format: double */
             ml: number;
@@ -616,6 +1369,8 @@ export interface components {
             /** Format: double */
             brixPct: number;
             cautions: components["schemas"]["Caution"][];
+            chill: components["schemas"]["ChillFigure"];
+            cost: components["schemas"]["CostFigure"];
             dials: components["schemas"]["Dial"][];
             /** Format: double */
             drinkG: number;
@@ -623,10 +1378,22 @@ export interface components {
             drinkML: number;
             /** Format: double */
             factor: number;
+            /**
+             * Format: double
+             * @description skimmed off
+             */
+            foamG: number;
+            /** @description the kitchen's drinkers, and why it is not for some */
+            forWhom: components["schemas"]["ForWhom"][];
             /** Format: double */
             highML: number;
             jug: components["schemas"]["Jug"];
             keeps: components["schemas"]["Keeps"];
+            /**
+             * Format: double
+             * @description of a decoction, not used
+             */
+            leftoverML: number;
             lines: components["schemas"]["LineFigure"][];
             /** Format: double */
             lowML: number;
@@ -642,11 +1409,41 @@ export interface components {
             /** Format: double */
             servings: number;
             soak?: components["schemas"]["SoakFigure"];
+            /**
+             * Format: double
+             * @description water boiled away
+             */
+            steamG: number;
             style: string;
             /** @description absent where it cannot be told */
             vegan?: boolean;
             /** Format: double */
             waterActivity: number;
+        };
+        Rung: {
+            /** Format: double */
+            fatPct: number;
+            /** Format: double */
+            ml: number;
+            name: string;
+            note: string;
+            /**
+             * Format: double
+             * @description per 100 mL
+             */
+            sweetG: number;
+            /** Format: double */
+            waterG: number;
+        };
+        Second: {
+            /** Format: double */
+            fatPct: number;
+            /** Format: double */
+            ml: number;
+            /** Format: double */
+            proteinPct: number;
+            /** Format: double */
+            pulpG: number;
         };
         Shelf: {
             bottles: components["schemas"]["Bottle"][];
@@ -663,6 +1460,16 @@ export interface components {
             /** Format: double */
             minH: number;
         };
+        Split: {
+            formula: components["schemas"]["Formula"];
+            name: string;
+            portions: components["schemas"]["Portion"][];
+        };
+        SplitDrink: {
+            formula: components["schemas"]["Formula"];
+            name: string;
+            reckoning: components["schemas"]["Reckoning"];
+        };
         Suggestion: {
             allergens: string[];
             id: string;
@@ -671,11 +1478,104 @@ export interface components {
             name: string;
             role: string;
         };
+        Swap: {
+            formula: components["schemas"]["Formula"];
+            /** @description what stays equal; empty for the usual */
+            how: string;
+            /** @description its key */
+            line: string;
+            name: string;
+            /** @description an ingredient; empty for a blend's parts */
+            to: string;
+        };
+        Swapped: {
+            changes: string[];
+            formula: components["schemas"]["Formula"];
+            how: string;
+            reckoning: components["schemas"]["Reckoning"];
+            /** @description what can stay equal between these two */
+            ways: string[];
+        };
+        ToBlend: {
+            a: string;
+            b: string;
+            /** @enum {string} */
+            of: "fat" | "solids";
+            /**
+             * Format: double
+             * @description % by mass
+             */
+            target: number;
+            /** Format: double */
+            volumeML: number;
+        };
+        ToCompare: {
+            a: components["schemas"]["Compared"];
+            b: components["schemas"]["Compared"];
+        };
+        ToLetDown: {
+            formula: components["schemas"]["Formula"];
+            name: string;
+            /**
+             * Format: double
+             * @description water to grind the pulp with once more; 0 for none
+             */
+            secondML: number;
+        };
+        ToMatch: {
+            /** Format: double */
+            fatG: number;
+            formula: components["schemas"]["Formula"];
+            /** Format: double */
+            proteinG: number;
+            /** Format: double */
+            sugarsG: number;
+        };
         ToReckon: {
             formula: components["schemas"]["Formula"];
             /** @description the date its life counts from; empty for today */
             madeOn: string;
             name: string;
+        };
+        Trial: {
+            /** Format: double */
+            cupML: number;
+            formula: components["schemas"]["Formula"];
+            /** @description what went into the cup, a line each */
+            lines: string[];
+            name: string;
+        };
+        Tried: {
+            additions: components["schemas"]["Addition"][];
+            /** @description the drink with the additions at its full size */
+            formula: components["schemas"]["Formula"];
+            reckoning: components["schemas"]["Reckoning"];
+            /** Format: double */
+            restML: number;
+        };
+        Turn: {
+            /** @enum {string} */
+            dial: "sweetness" | "fat" | "strength" | "spice";
+            formula: components["schemas"]["Formula"];
+            /** @description the key of the line that gives; empty for all of its kind */
+            give: string;
+            name: string;
+            /**
+             * Format: double
+             * @description 0 to 1 along the scale; or give a value
+             */
+            position?: number;
+            /**
+             * Format: double
+             * @description in the dial's own unit
+             */
+            value?: number;
+        };
+        Turned: {
+            formula: components["schemas"]["Formula"];
+            reckoning: components["schemas"]["Reckoning"];
+            /** @description what moved besides, and what could not be reached */
+            said: string[];
         };
         TypedLine: {
             text: string;
@@ -701,40 +1601,117 @@ export interface components {
     headers: never;
     pathItems: never;
 }
+export type Addition = components['schemas']['Addition'];
 export type Band = components['schemas']['Band'];
+export type Blended = components['schemas']['Blended'];
 export type Bottle = components['schemas']['Bottle'];
 export type Caution = components['schemas']['Caution'];
+export type ChillFigure = components['schemas']['ChillFigure'];
+export type Compared = components['schemas']['Compared'];
+export type ComparedFigure = components['schemas']['ComparedFigure'];
+export type Comparison = components['schemas']['Comparison'];
+export type CostFigure = components['schemas']['CostFigure'];
+export type Cup = components['schemas']['Cup'];
 export type Dial = components['schemas']['Dial'];
 export type Draft = components['schemas']['Draft'];
 export type Drink = components['schemas']['Drink'];
 export type DrinkName = components['schemas']['DrinkName'];
+export type Drinker = components['schemas']['Drinker'];
 export type ErrorDetail = components['schemas']['ErrorDetail'];
 export type ErrorModel = components['schemas']['ErrorModel'];
+export type Exported = components['schemas']['Exported'];
+export type Figures = components['schemas']['Figures'];
+export type ForWhom = components['schemas']['ForWhom'];
 export type Formula = components['schemas']['Formula'];
+export type Giver = components['schemas']['Giver'];
+export type InTheCup = components['schemas']['InTheCup'];
 export type Jug = components['schemas']['Jug'];
 export type Keeps = components['schemas']['Keeps'];
 export type Kitchen = components['schemas']['Kitchen'];
 export type KitchenNow = components['schemas']['KitchenNow'];
+export type Label = components['schemas']['Label'];
+export type Ladder = components['schemas']['Ladder'];
 export type Line = components['schemas']['Line'];
 export type LineFigure = components['schemas']['LineFigure'];
+export type Matched = components['schemas']['Matched'];
 export type NewBatch = components['schemas']['NewBatch'];
 export type NewBottle = components['schemas']['NewBottle'];
 export type NewDrink = components['schemas']['NewDrink'];
 export type Nothing = components['schemas']['Nothing'];
+export type Nudged = components['schemas']['Nudged'];
+export type NudgedLine = components['schemas']['NudgedLine'];
 export type Nutrition = components['schemas']['Nutrition'];
+export type OnBench = components['schemas']['OnBench'];
+export type OwnMeasure = components['schemas']['OwnMeasure'];
+export type OwnRow = components['schemas']['OwnRow'];
+export type PackPrice = components['schemas']['PackPrice'];
+export type Pantry = components['schemas']['Pantry'];
+export type PantryDrinker = components['schemas']['PantryDrinker'];
+export type PantryRow = components['schemas']['PantryRow'];
+export type Paste = components['schemas']['Paste'];
+export type Pasted = components['schemas']['Pasted'];
+export type PastedLine = components['schemas']['PastedLine'];
+export type Portion = components['schemas']['Portion'];
 export type Poured = components['schemas']['Poured'];
 export type RatioFigure = components['schemas']['RatioFigure'];
 export type Reckoning = components['schemas']['Reckoning'];
+export type Rung = components['schemas']['Rung'];
+export type Second = components['schemas']['Second'];
 export type Shelf = components['schemas']['Shelf'];
 export type SoakFigure = components['schemas']['SoakFigure'];
+export type Split = components['schemas']['Split'];
+export type SplitDrink = components['schemas']['SplitDrink'];
 export type Suggestion = components['schemas']['Suggestion'];
+export type Swap = components['schemas']['Swap'];
+export type Swapped = components['schemas']['Swapped'];
+export type ToBlend = components['schemas']['ToBlend'];
+export type ToCompare = components['schemas']['ToCompare'];
+export type ToLetDown = components['schemas']['ToLetDown'];
+export type ToMatch = components['schemas']['ToMatch'];
 export type ToReckon = components['schemas']['ToReckon'];
+export type Trial = components['schemas']['Trial'];
+export type Tried = components['schemas']['Tried'];
+export type Turn = components['schemas']['Turn'];
+export type Turned = components['schemas']['Turned'];
 export type TypedLine = components['schemas']['TypedLine'];
 export type Version = components['schemas']['Version'];
 export type VersionNote = components['schemas']['VersionNote'];
 export type Why = components['schemas']['Why'];
 export type $defs = Record<string, never>;
 export interface operations {
+    blend: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ToBlend"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Blended"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     finish: {
         parameters: {
             query?: never;
@@ -823,6 +1800,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Bottle"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    compare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ToCompare"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Comparison"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    serve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Cup"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InTheCup"];
                 };
             };
             /** @description Error */
@@ -1065,6 +2108,39 @@ export interface operations {
             };
         };
     };
+    export: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OnBench"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Exported"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "write-at-size": {
         parameters: {
             query?: never;
@@ -1075,6 +2151,39 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ToReckon"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Formula"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    ice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OnBench"];
             };
         };
         responses: {
@@ -1192,6 +2301,39 @@ export interface operations {
             };
         };
     };
+    ladder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ToLetDown"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Ladder"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "read-line": {
         parameters: {
             query?: never;
@@ -1212,6 +2354,462 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Line"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    match: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ToMatch"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Matched"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    nudge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OnBench"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Nudged"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    pantry: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Pantry"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "add-drinker": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Drinker"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Pantry"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "change-drinker": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Drinker"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Pantry"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "remove-drinker": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Pantry"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "add-ingredient": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnRow"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Pantry"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "change-ingredient": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnRow"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Pantry"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "remove-ingredient": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Pantry"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "keep-measure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnMeasure"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Pantry"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "remove-measure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Pantry"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "set-price": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ingredient: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PackPrice"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Pantry"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "remove-price": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ingredient: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Pantry"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    paste: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Paste"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Pasted"];
                 };
             };
             /** @description Error */
@@ -1274,6 +2872,138 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Shelf"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    split: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Split"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SplitDrink"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    swap: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Swap"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Swapped"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "try-cup": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Trial"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Tried"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    turn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Turn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Turned"];
                 };
             };
             /** @description Error */

@@ -1,10 +1,13 @@
-import { useEffect, useState } from 'react'
+import { lazy, Suspense, useEffect, useState } from 'react'
 import { Redirect, Route, Switch } from 'wouter'
 import { useKitchen } from '../api/hooks'
 import { Bench, LastDrink } from '../views/bench/Bench'
 import { Shelf } from '../views/shelf/Shelf'
 import { Header } from './Header'
 import { KeysDialog, useViewKeys } from './keys'
+
+const Pantry = lazy(() => import('../views/pantry/Pantry').then((m) => ({ default: m.Pantry })))
+const Card = lazy(() => import('../views/bench/Card').then((m) => ({ default: m.Card })))
 
 /** useTheme puts the kitchen's theme on the page, following the system where it says so. */
 function useTheme(theme: string | undefined) {
@@ -33,8 +36,20 @@ export function App() {
           <LastDrink />
         </Route>
         <Route path="/bench/:id">{({ id }) => <Bench key={id} id={Number(id)} />}</Route>
+        <Route path="/bench/:id/card">
+          {({ id }) => (
+            <Suspense fallback={null}>
+              <Card id={Number(id)} />
+            </Suspense>
+          )}
+        </Route>
         <Route path="/shelf">
           <Shelf />
+        </Route>
+        <Route path="/pantry">
+          <Suspense fallback={null}>
+            <Pantry />
+          </Suspense>
         </Route>
         <Route>
           <Redirect to="/" />

@@ -9,6 +9,7 @@ import { KitchenDialog } from './KitchenDialog'
 const views = [
   { name: 'Bench', to: '/', owns: (at: string) => at === '/' || at.startsWith('/bench') },
   { name: 'Shelf', to: '/shelf', owns: (at: string) => at.startsWith('/shelf') },
+  { name: 'Pantry', to: '/pantry', owns: (at: string) => at.startsWith('/pantry') },
 ]
 
 /** Header has the mark, the views, and the kitchen's own ways. */
@@ -16,7 +17,7 @@ export function Header({ onShowKeys }: { onShowKeys: () => void }) {
   const [at] = useLocation()
   const [open, setOpen] = useState(false)
   return (
-    <header className="flex flex-wrap items-center gap-x-6 gap-y-1 py-2.5 max-sm:gap-x-2">
+    <header className="print:hidden flex flex-wrap items-center gap-x-6 gap-y-1 py-2.5 max-sm:gap-x-2">
       <Link href="/" className="flex items-center gap-2.5 font-head text-[22px] font-bold max-sm:text-lg">
         <Mark />
         Plush Ladle

@@ -35,11 +35,14 @@ function KitchenForm({ now, onClose }: { now: Kitchen; onClose: () => void }) {
   const [school, setSchool] = useState(now.school)
   const [theme, setTheme] = useState(now.theme)
   const [fridgeC, setFridgeC] = useState(String(now.fridgeC))
+  const [currency, setCurrency] = useState(now.currency)
   const [jugML, setJugML] = useState(String(now.jugML))
   const refused = set.error instanceof Refused ? set.error : undefined
   const save = (e: FormEvent) => {
     e.preventDefault()
-    const body = { system, school, theme, fridgeC: asNumber(fridgeC), jugML: asNumber(jugML) }
+    const { measures, scaleG } = now
+    const numbers = { fridgeC: asNumber(fridgeC), jugML: asNumber(jugML) }
+    const body = { system, school, theme, measures, scaleG, currency: currency.trim().toUpperCase(), ...numbers }
     set.mutate(body, { onSuccess: onClose })
   }
   return (
@@ -76,6 +79,13 @@ function KitchenForm({ now, onClose }: { now: Kitchen; onClose: () => void }) {
           value={jugML}
           onChange={(e) => setJugML(e.target.value)}
           error={refused?.fields.jugML && 'Enter a volume from 100 to 50,000 mL.'}
+        />
+        <Field
+          label="Currency"
+          value={currency}
+          maxLength={3}
+          onChange={(e) => setCurrency(e.target.value)}
+          error={refused?.fields.currency && 'Enter three letters, such as GBP.'}
         />
       </div>
       {refused && Object.keys(refused.fields).length === 0 && <p role="alert">{refused.message}</p>}

@@ -15,8 +15,3 @@ export const strainers = [
   { value: 'none', label: 'Not strained' },
   { value: 'juicer', label: 'Juicer' },
 ]
-
-export const finishes = [
-  { value: 'raw', label: 'Unheated' },
-  { value: 'boiled', label: 'Boiled, sterilised bottle' },
-]

@@ -3,7 +3,8 @@ import { useLocation } from 'wouter'
 import { Dialog } from '../ui/Dialog'
 
 const help = [
-  ['Alt+1, Alt+4', 'go to the Bench, the Shelf'],
+  ['Alt+1, Alt+4, Alt+6', 'go to the Bench, the Shelf, the Pantry'],
+  ['← and → on a dial', 'turn it; Page up and Page down turn it further'],
   ['/', 'add a line to the drink'],
   ['+ and −', 'make more, make less'],
   ['L', 'lock the line you are on, or let it grow'],
@@ -30,6 +31,8 @@ export function useKeys(handle: (e: KeyboardEvent) => void) {
   }, [])
 }
 
+const views: Record<string, string> = { '1': '/', '4': '/shelf', '6': '/pantry' }
+
 /** useViewKeys are the keys that work in every view. */
 export function useViewKeys(onHelp: () => void) {
   const [, go] = useLocation()
@@ -38,9 +41,10 @@ export function useViewKeys(onHelp: () => void) {
       e.preventDefault()
       onHelp()
     }
-    if (e.altKey && (e.key === '1' || e.key === '4')) {
+    const to = e.altKey && views[e.key]
+    if (to) {
       e.preventDefault()
-      go(e.key === '1' ? '/' : '/shelf')
+      go(to)
     }
   })
 }

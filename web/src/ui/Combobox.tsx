@@ -29,7 +29,9 @@ export function Combobox<Item>(p: Props<Item>) {
     stateReducer: (_, { type, changes }) =>
       type === useCombobox.stateChangeTypes.InputBlur ? { ...changes, selectedItem: null } : changes,
   })
-  const open = box.isOpen && p.items.length > 0
+  const said =
+    p.items.length === 1 && p.items[0] !== undefined && p.textOf(p.items[0]).toLowerCase() === p.value.toLowerCase()
+  const open = box.isOpen && p.items.length > 0 && !said
   const onKeyDown = (e: KeyboardEvent) => {
     if (e.key === 'Enter' && !(open && box.highlightedIndex >= 0)) p.onEnter?.()
   }

@@ -28,6 +28,15 @@ export function toGrams(g: number): string {
   return `${number(g < 1 ? 2 : g < 20 ? 1 : 0).format(g)} g`
 }
 
+/** toMoney writes an amount in the kitchen's currency. */
+export function toMoney(v: number, currency: string): string {
+  try {
+    return new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(v)
+  } catch {
+    return `${number(2, 2).format(v)} ${currency}` // a currency the browser does not know
+  }
+}
+
 const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric' })
 const dayAndMonth = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })
 const month = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' })

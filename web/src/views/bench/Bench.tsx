@@ -1,10 +1,10 @@
 import { useQuery } from '@tanstack/react-query'
-import { useRef, useState } from 'react'
+import { type ReactNode, useRef, useState } from 'react'
 import { Redirect } from 'wouter'
 import { answer, api, Refused } from '../../api/client'
-import { useDrinks, useReckoning } from '../../api/hooks'
+import { useDrinks, useKitchen, useReckoning } from '../../api/hooks'
 import type { Drink, Formula, Reckoning } from '../../api/schema'
-import { finishes, strainers, systems } from '../../app/choices'
+import { strainers } from '../../app/choices'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 import { Select } from '../../ui/Select'
@@ -21,6 +21,7 @@ import { dropBackup, settled } from './saving'
 import { useBenchKeys } from './useBenchKeys'
 import { type BenchDraft, useDraft } from './useDraft'
 import { VersionDialog } from './VersionDialog'
+import { WorkMenu, type WorkSheet, WorkSheets } from './WorkMenu'
 
 /** LastDrink opens the drink worked on last, or says how to begin. */
 export function LastDrink() {
@@ -77,6 +78,9 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
   const bench = useDraft(drink)
   const reckoning = useReckoning(bench.draft.name, bench.draft.formula)
   const [sheet, setSheet] = useState<Sheet>()
+  const [work, setWork] = useState<WorkSheet>()
+  const [swap, setSwap] = useState<string>()
+  const currency = useKitchen().data?.currency ?? 'GBP'
   const addRef = useRef<HTMLInputElement>(null)
   useBenchKeys(bench, () => addRef.current?.focus())
   const r = reckoning.data
@@ -98,15 +102,17 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
       {bench.state.is === 'conflict' && <Conflict bench={bench} onReopen={onReopen} />}
       <div className="grid grow items-start gap-4 md:grid-cols-2 xl:grid-cols-[minmax(0,31.5rem)_minmax(0,1fr)_minmax(0,23.5rem)]">
         <div className="min-w-0 md:row-span-2 xl:row-span-1">
-          <Lines bench={bench} reckoning={r} addRef={addRef} />
+          <Lines bench={bench} reckoning={r} addRef={addRef} onSwap={setSwap} />
         </div>
         <div className="grid min-w-0 gap-3">
           <Jug r={r} />
-          <Ways bench={bench} />
+          <Ways bench={bench} onMethod={() => setWork('method')}>
+            <WorkMenu reckoned={r?.reckoned ?? false} onOpen={setWork} />
+          </Ways>
         </div>
-        {r && <Dials r={r} onDetails={() => setSheet('details')} />}
+        {r && <Dials r={r} bench={bench} onDetails={() => setSheet('details')} />}
       </div>
-      <Strip r={r}>
+      <Strip r={r} currency={currency} shopPrice={bench.draft.formula.shopPrice}>
         <Button onClick={() => setSheet('version')} disabled={bench.kept.isVersion > 0 && bench.state.is === 'saved'}>
           Keep version
         </Button>
@@ -116,7 +122,18 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
       </Strip>
       {sheet === 'made' && r && <MadeDialog bench={bench} expected={r} onClose={() => setSheet(undefined)} />}
       {sheet === 'version' && <VersionDialog bench={bench} onClose={() => setSheet(undefined)} />}
-      {sheet === 'details' && r && <DetailsDialog r={r} onClose={() => setSheet(undefined)} />}
+      <WorkSheets
+        bench={bench}
+        r={r}
+        currency={currency}
+        sheet={work}
+        swap={swap}
+        onClose={() => {
+          setWork(undefined)
+          setSwap(undefined)
+        }}
+      />
+      {sheet === 'details' && r && <DetailsDialog r={r} currency={currency} onClose={() => setSheet(undefined)} />}
     </main>
   )
 }
@@ -130,8 +147,8 @@ function Jug({ r }: { r?: Reckoning }) {
   return <JugDrawing r={r} />
 }
 
-/** Ways are how the drink is strained and measured. */
-function Ways({ bench }: { bench: BenchDraft }) {
+/** Ways are how the drink is strained, the rest of the method, and what else can be done with it. */
+function Ways({ bench, onMethod, children }: { bench: BenchDraft; onMethod: () => void; children: ReactNode }) {
   const { formula } = bench.draft
   return (
     <div className="flex flex-wrap justify-center gap-2">
@@ -141,18 +158,8 @@ function Ways({ bench }: { bench: BenchDraft }) {
         choices={strainers}
         onChange={(v) => bench.setFormula({ strainer: v as Formula['strainer'] })}
       />
-      <Select
-        label="Measures"
-        value={formula.system}
-        choices={systems}
-        onChange={(v) => bench.setFormula({ system: v as Formula['system'] })}
-      />
-      <Select
-        label="Finished"
-        value={formula.boiled ? 'boiled' : 'raw'}
-        choices={finishes}
-        onChange={(v) => bench.setFormula({ boiled: v === 'boiled' })}
-      />
+      <Button onClick={onMethod}>Method</Button>
+      {children}
     </div>
   )
 }

@@ -1,9 +1,9 @@
 import type { Reckoning } from '../../api/schema'
 import { Dialog } from '../../ui/Dialog'
-import { toTenth, toTwoFigures, toWhole } from '../../ui/format'
+import { toMoney, toTenth, toTwoFigures, toWhole } from '../../ui/format'
 
 /** DetailsDialog is all there is to know: every caution, nutrition, and what was assumed. */
-export function DetailsDialog({ r, onClose }: { r: Reckoning; onClose: () => void }) {
+export function DetailsDialog({ r, currency, onClose }: { r: Reckoning; currency: string; onClose: () => void }) {
   return (
     <Dialog
       open
@@ -26,6 +26,8 @@ export function DetailsDialog({ r, onClose }: { r: Reckoning; onClose: () => voi
           </li>
         ))}
       </ul>
+      <ForWhom r={r} />
+      <Cost r={r} currency={currency} />
       <NutritionTable r={r} />
       <h3 className="mt-4 text-lg">Assumed</h3>
       <ul className="list-disc pl-5 text-[15px] text-mute">
@@ -34,6 +36,43 @@ export function DetailsDialog({ r, onClose }: { r: Reckoning; onClose: () => voi
         ))}
       </ul>
     </Dialog>
+  )
+}
+
+function ForWhom({ r }: { r: Reckoning }) {
+  const told = r.forWhom.filter((f) => f.reasons.length > 0)
+  if (told.length === 0) return null
+  return (
+    <>
+      <h3 className="text-lg">For whom</h3>
+      <ul className="mb-4 grid gap-1">
+        {told.map((f) => (
+          <li key={f.name}>
+            <b>
+              {f.not ? 'Not for ' : 'For '}
+              {f.name}
+            </b>
+            : {f.reasons.join('; ')}
+          </li>
+        ))}
+      </ul>
+    </>
+  )
+}
+
+function Cost({ r, currency }: { r: Reckoning; currency: string }) {
+  return (
+    <p className="mb-4">
+      <b>Cost.</b>{' '}
+      {r.cost.known
+        ? `${toMoney(r.cost.batch, currency)} a batch, ${toMoney(r.cost.perLitre, currency)} a litre, ${toMoney(r.cost.perServing, currency)} a serving.`
+        : 'No prices are known yet.'}
+      {r.cost.unpriced.length > 0 && ` Without a price: ${r.cost.unpriced.join(', ')}. Set them in the Pantry.`}
+      {r.leftoverML > 0 && ` ${toWhole(r.leftoverML)} mL of the brewed part is left over.`}
+      {r.steamG > 0 && ` ${toWhole(r.steamG)} g of water boils away, ${toWhole(r.foamG)} g is skimmed.`}
+      {r.brixPct > 40 &&
+        ` The syrup has ${toTenth(r.brixPct)} °Bx and a water activity of ${r.waterActivity.toFixed(3)}.`}
+    </p>
   )
 }
 

@@ -6,7 +6,7 @@ import { IconButton } from '../../ui/Button'
 import { Combobox } from '../../ui/Combobox'
 import { classes } from '../../ui/classes'
 import { ErrorText } from '../../ui/Field'
-import { toGrams } from '../../ui/format'
+import { toGrams, toTwoFigures } from '../../ui/format'
 import { Menu, MenuCheck, MenuHead, MenuItem, MenuRule } from '../../ui/Menu'
 import type { Edits } from './useDraft'
 
@@ -18,6 +18,9 @@ const swatchOf: Record<string, string> = {
   flavour: 'bg-[#d47a99]',
   fat: 'bg-[#d8c27a]',
   salt: 'bg-[#aab3c4]',
+  dairy: 'bg-milk border border-line',
+  body: 'bg-oat',
+  other: 'bg-[#aab3c4]',
 }
 
 const stages = [
@@ -25,6 +28,7 @@ const stages = [
   { value: 'soak', label: 'At the soak, and stays in' },
   { value: 'grind', label: 'When grinding' },
   { value: 'rinse', label: 'To rinse the pulp' },
+  { value: 'brew', label: 'In the brewed part' },
   { value: 'after straining', label: 'After straining' },
   { value: 'cook', label: 'While cooking' },
   { value: 'at serving', label: 'In the glass' },
@@ -38,10 +42,11 @@ type Props = {
   above?: string
   below?: string
   onTyping: (key?: string) => void
+  onSwap: (key: string) => void
 }
 
 /** LineRow is one line: what, how much, what it does, and its lock. */
-export const LineRow = memo(function LineRow({ line, figure, edits, sized, above, below, onTyping }: Props) {
+export const LineRow = memo(function LineRow({ line, figure, edits, sized, above, below, onTyping, onSwap }: Props) {
   const cell = { line, figure, edits, errorID: `error-${line.key}` }
   const swatch = swatchOf[figure?.role ?? ''] ?? 'bg-line'
   return (
@@ -60,7 +65,7 @@ export const LineRow = memo(function LineRow({ line, figure, edits, sized, above
           >
             {line.locked ? <Lock size={16} aria-hidden /> : <LockOpen size={16} aria-hidden />}
           </IconButton>
-          <LineMenu {...cell} above={above} below={below} />
+          <LineMenu {...cell} above={above} below={below} onSwap={onSwap} />
         </div>
       </div>
       <ErrorText id={cell.errorID}>{figure?.error}</ErrorText>
@@ -78,7 +83,7 @@ function NameCell({ line, figure, edits, errorID, onTyping }: CellProps & { onTy
     onTyping(is ? line.key : undefined)
   }
   const wrong = figure?.errorField === 'ingredient'
-  const details = [figure?.contributes, line.stage, figure?.note, line.note].filter(Boolean)
+  const details = [figure?.contributes, line.stage, figure?.stock, figure?.note, line.note].filter(Boolean)
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: only watches whether the input inside has the focus
     <div className="min-w-0 grow max-sm:w-[85%]" onFocus={() => attend(true)} onBlur={() => attend(false)}>
@@ -125,15 +130,19 @@ function AmountCell({ line, figure, edits, errorID, sized }: CellProps & { sized
       {scaled && <p className="text-right font-head text-[17px] leading-tight font-semibold">{figure.amount}</p>}
       {input}
       {!scaled && figure?.kitchen && figure.kitchen !== figure.amount && (
-        <p className="text-right text-[13px] leading-tight text-mute">{figure.kitchen}</p>
+        <p className="text-right text-[13px] leading-tight text-mute">
+          {figure.kitchen}
+          {figure.kitchenPct !== 0 &&
+            ` (${figure.kitchenPct > 0 ? '+' : '−'}${toTwoFigures(Math.abs(figure.kitchenPct))} %)`}
+        </p>
       )}
     </div>
   )
 }
 
-type MenuProps = CellProps & { above?: string; below?: string }
+type MenuProps = CellProps & { above?: string; below?: string; onSwap: (key: string) => void }
 
-function LineMenu({ line, figure, edits, above, below }: MenuProps) {
+function LineMenu({ line, figure, edits, above, below, onSwap }: MenuProps) {
   const trigger = (
     <IconButton label={`More for ${line.ingredient || 'this line'}`} className="!size-7 max-sm:!size-11">
       <EllipsisVertical size={18} aria-hidden />
@@ -146,6 +155,9 @@ function LineMenu({ line, figure, edits, above, below }: MenuProps) {
       </MenuItem>
       <MenuItem disabled={!below} hint="Alt+↓" onSelect={() => below && edits.swapLines(line.key, below)}>
         Move down
+      </MenuItem>
+      <MenuItem disabled={!figure?.massG} onSelect={() => onSwap(line.key)}>
+        Swap for another
       </MenuItem>
       <MenuItem onSelect={() => edits.removeLine(line.key)}>Remove</MenuItem>
       {figure?.role === 'base' && (

@@ -10,10 +10,15 @@ import { groupLines } from './groups'
 import { LineRow } from './LineRow'
 import type { BenchDraft } from './useDraft'
 
-type Props = { bench: BenchDraft; reckoning?: Reckoning; addRef: Ref<HTMLInputElement> }
+type Props = {
+  bench: BenchDraft
+  reckoning?: Reckoning
+  addRef: Ref<HTMLInputElement>
+  onSwap: (key: string) => void
+}
 
 /** Lines are the ingredients, grouped by what they do, and the place to add one. */
-export function Lines({ bench, reckoning, addRef }: Props) {
+export function Lines({ bench, reckoning, addRef, onSwap }: Props) {
   const roles = useRef(new Map<string, string>())
   const [typing, setTyping] = useState<string>()
   const groups = groupLines(bench.draft.formula.lines, reckoning, roles.current, typing)
@@ -41,6 +46,7 @@ export function Lines({ bench, reckoning, addRef }: Props) {
                 above={g.rows[n - 1]?.line.key}
                 below={g.rows[n + 1]?.line.key}
                 onTyping={setTyping}
+                onSwap={onSwap}
               />
             ))}
           </ul>

@@ -1,9 +1,10 @@
 import { Popover } from 'radix-ui'
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
 import type { Formula, Reckoning } from '../../api/schema'
 import { Button } from '../../ui/Button'
 import { classes } from '../../ui/classes'
-import { ErrorText, Field } from '../../ui/Field'
+import { ErrorText } from '../../ui/Field'
+import { asNumber, NumberField } from '../../ui/NumberField'
 import type { BenchDraft } from './useDraft'
 
 type Props = { bench: BenchDraft; reckoning?: Reckoning; error?: string; onWriteAtSize: () => void }
@@ -42,7 +43,7 @@ export function SizeBar({ bench, reckoning: r, error, onWriteAtSize }: Props) {
             </Button>
           ))}
         </div>
-        <MoreWays bench={bench} onSize={size} onWriteAtSize={onWriteAtSize} />
+        <MoreWays bench={bench} reckoning={r} onSize={size} onWriteAtSize={onWriteAtSize} />
       </div>
       <ErrorText id="size-error">{error}</ErrorText>
     </fieldset>
@@ -67,7 +68,7 @@ function SizeInput({ label, unit, by, shown, bench, onSize }: InputProps) {
   const [typed, setTyped] = useState<string>()
   const figure = sizeBy === by ? sizeValue : shown
   const text = typed ?? (figure === undefined ? '' : shortNumber(figure))
-  const value = Number(text.replace(',', '.'))
+  const value = asNumber(text)
   const wrong = typed !== undefined && !(value > 0)
   return (
     <label
@@ -86,7 +87,7 @@ function SizeInput({ label, unit, by, shown, bench, onSize }: InputProps) {
         value={text}
         onChange={(e) => {
           setTyped(e.target.value)
-          const entered = Number(e.target.value.replace(',', '.'))
+          const entered = asNumber(e.target.value)
           if (entered > 0) onSize(by, entered)
         }}
         onBlur={() => !wrong && setTyped(undefined)}
@@ -101,14 +102,14 @@ function SizeInput({ label, unit, by, shown, bench, onSize }: InputProps) {
   )
 }
 
-type MoreProps = { bench: BenchDraft; onSize: InputProps['onSize']; onWriteAtSize: () => void }
+type MoreProps = { bench: BenchDraft; reckoning?: Reckoning; onSize: InputProps['onSize']; onWriteAtSize: () => void }
 
-function MoreWays({ bench, onSize, onWriteAtSize }: MoreProps) {
+function MoreWays({ bench, reckoning: r, onSize, onWriteAtSize }: MoreProps) {
   const { formula } = bench.draft
   return (
     <Popover.Root>
       <Popover.Trigger asChild>
-        <Button className={formula.sizeBy === 'base' ? '!bg-linen' : ''}>More ways</Button>
+        <Button className={['base', 'bottles', 'days'].includes(formula.sizeBy) ? '!bg-linen' : ''}>More ways</Button>
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
@@ -133,6 +134,26 @@ function MoreWays({ bench, onSize, onWriteAtSize }: MoreProps) {
             onNumber={(v) => bench.setFormula({ servingML: v }, 'servingML')}
             onEmpty={() => bench.setFormula({ servingML: 0 }, 'servingML')}
           />
+          <Together
+            labels={['Bottles to fill', 'of']}
+            units={['bottles', 'mL']}
+            values={formula.sizeBy === 'bottles' ? [formula.sizeValue, formula.sizeEach] : [2, 400]}
+            set={formula.sizeBy === 'bottles'}
+            onSet={([count, each]) => bench.setFormula({ sizeBy: 'bottles', sizeValue: count, sizeEach: each })}
+          />
+          <Together
+            labels={['Days of drinking', 'cups a day', 'a cup']}
+            units={['days', 'cups', 'mL']}
+            values={
+              formula.sizeBy === 'days'
+                ? [formula.sizeValue, formula.perDay, formula.sizeEach || r?.servingML || 30]
+                : [3, 2, r?.servingML ?? 30]
+            }
+            set={formula.sizeBy === 'days'}
+            onSet={([count, perDay, each]) =>
+              bench.setFormula({ sizeBy: 'days', sizeValue: count, perDay, sizeEach: each })
+            }
+          />
           <Button disabled={formula.sizeBy === ''} onClick={onWriteAtSize}>
             Write the drink at this size
           </Button>
@@ -142,35 +163,37 @@ function MoreWays({ bench, onSize, onWriteAtSize }: MoreProps) {
   )
 }
 
-type NumberProps = {
-  label: string
-  unit: string
-  hint: string
-  value?: number
-  onNumber: (v: number) => void
-  onEmpty?: () => void
+type TogetherProps = {
+  labels: string[]
+  units: string[]
+  values: number[]
+  set: boolean
+  onSet: (values: number[]) => void
 }
 
-function NumberField({ label, unit, hint, value, onNumber, onEmpty }: NumberProps) {
-  const [typed, setTyped] = useState(value === undefined ? '' : String(value))
-  useEffect(() => setTyped(value === undefined ? '' : String(value)), [value])
-  const entered = Number(typed.replace(',', '.'))
-  const wrong = typed.trim() !== '' && !(entered > 0)
+/** Together are numbers that size the batch only all at once. */
+function Together({ labels, units, values, set, onSet }: TogetherProps) {
+  const [now, setNow] = useState(values)
   return (
-    <Field
-      label={label}
-      unit={unit}
-      hint={hint}
-      inputMode="decimal"
-      autoComplete="off"
-      value={typed}
-      error={wrong ? 'Enter a number above 0.' : undefined}
-      onChange={(e) => {
-        setTyped(e.target.value)
-        const v = Number(e.target.value.replace(',', '.'))
-        if (e.target.value.trim() === '') onEmpty?.()
-        else if (v > 0) onNumber(v)
-      }}
-    />
+    <div className="grid gap-2">
+      <div className="flex gap-2">
+        {labels.map((label, n) => (
+          <NumberField
+            key={label}
+            label={label}
+            unit={units[n] === 'mL' ? 'mL' : undefined}
+            value={now[n]}
+            onNumber={(v) => {
+              const next = now.map((old, m) => (m === n ? v : old))
+              setNow(next)
+              if (set) onSet(next)
+            }}
+          />
+        ))}
+      </div>
+      <Button aria-pressed={set} primary={set} onClick={() => onSet(now)}>
+        Size by {units[0]}
+      </Button>
+    </div>
   )
 }

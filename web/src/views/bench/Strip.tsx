@@ -1,11 +1,11 @@
 import type { ReactNode } from 'react'
 import type { Reckoning } from '../../api/schema'
-import { toTenth, toWhole } from '../../ui/format'
+import { toMoney, toTenth, toWhole } from '../../ui/format'
 
-type Props = { r?: Reckoning; children: ReactNode }
+type Props = { r?: Reckoning; currency: string; shopPrice: number; children: ReactNode }
 
 /** Strip is the line of figures under the trays, with what can be done next. */
-export function Strip({ r, children }: Props) {
+export function Strip({ r, currency, shopPrice, children }: Props) {
   const known = r?.reckoned ? r : undefined
   return (
     <section
@@ -22,6 +22,10 @@ export function Strip({ r, children }: Props) {
         words={known ? `each, ${toTenth(known.perServing.proteinG)} g protein` : 'each'}
       />
       <Figure
+        value={known?.cost.known && toMoney(known.cost.perServing, currency)}
+        words={costWords(known, currency, shopPrice)}
+      />
+      <Figure
         value={known?.keeps.known && days(known.keeps.wholeDays)}
         words={known?.keeps.known ? `in the fridge, ${known.keeps.freezerDays} frozen` : 'in the fridge'}
       />
@@ -30,11 +34,19 @@ export function Strip({ r, children }: Props) {
   )
 }
 
+/** costWords is the litre beside the shop's, and what has no price yet. */
+function costWords(r: Reckoning | undefined, currency: string, shopPrice: number): string {
+  if (!r?.cost.known) return 'a serving; no prices yet'
+  const litre = `${toMoney(r.cost.perLitre, currency)} a litre`
+  const shop = shopPrice > 0 ? `, shop ${toMoney(shopPrice, currency)}` : ''
+  return r.cost.unpriced.length > 0 ? `${litre}, without ${r.cost.unpriced.length} unpriced` : litre + shop
+}
+
 const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
 
 function Figure({ value, words }: { value?: string | false; words: string }) {
   return (
-    <p className="min-w-[9.5rem] border-line px-3 not-first:border-l max-sm:min-w-[44%]">
+    <p className="min-w-[7.5rem] max-w-[14rem] border-line px-3 not-first:border-l max-sm:min-w-[44%]">
       <span className="block font-head text-xl leading-tight font-bold">{value || '–'}</span>
       <span className="text-[14px] text-mute">{words}</span>
     </p>

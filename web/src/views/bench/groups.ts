@@ -14,6 +14,9 @@ const groupOf: Record<string, string> = {
   flavour: 'Spice and flavour',
   fat: 'Fat and pinch',
   salt: 'Fat and pinch',
+  dairy: 'Fat and pinch',
+  body: 'Fat and pinch',
+  other: 'Fat and pinch',
 }
 
 const groupNames = ['Base', 'Sweet', 'Spice and flavour', 'Fat and pinch', 'To settle']

@@ -1,0 +1,73 @@
+import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
+import { Link } from 'wouter'
+import { answer, api } from '../../api/client'
+import { Button } from '../../ui/Button'
+import { Notice } from '../../ui/Notice'
+import { Select } from '../../ui/Select'
+
+const sizes = [
+  { value: 'A5', label: 'A5' },
+  { value: 'A4', label: 'A4' },
+]
+
+/** Card is the drink on one page, to print. */
+export function Card({ id }: { id: number }) {
+  const [size, setSize] = useState('A5')
+  const card = useQuery({
+    queryKey: ['card', id],
+    queryFn: async () => {
+      const drink = await answer(api.GET('/api/drinks/{id}', { params: { path: { id } } }))
+      return answer(api.POST('/api/exports', { body: { name: drink.name, formula: drink.draft } }))
+    },
+    staleTime: 0,
+  })
+  if (card.error) return <Notice urgent>{card.error.message}</Notice>
+  if (!card.data) return null
+  const { name, yield: makes, ingredients, grams, steps, notes } = card.data
+  return (
+    <main className="grid justify-items-center gap-4 print:block">
+      <style>{`@page { size: ${size}; margin: 10mm }`}</style>
+      <div className="flex flex-wrap items-center gap-2 print:hidden">
+        <Link href={`/bench/${id}`} className="min-h-11 px-2 py-2 font-bold text-rim underline">
+          Back to the Bench
+        </Link>
+        <Select label="Paper" value={size} choices={sizes} onChange={setSize} />
+        <Button primary onClick={() => window.print()}>
+          Print the card
+        </Button>
+      </div>
+      <article
+        aria-label="Card"
+        data-paper={size}
+        className="card rounded-tray border-[2.5px] border-rim bg-enamel p-6 print:rounded-none print:border-0 print:p-0"
+      >
+        <h1 className="text-2xl">{name}</h1>
+        <p className="text-mute">Makes {makes}</p>
+        <CardList head="Ingredients" items={ingredients} asides={grams} />
+        <CardList head="Steps" items={steps} ordered />
+        <CardList head="To know" items={notes} small />
+      </article>
+    </main>
+  )
+}
+
+type ListProps = { head: string; items: string[]; asides?: string[]; ordered?: boolean; small?: boolean }
+
+function CardList({ head, items, asides, ordered, small }: ListProps) {
+  if (items.length === 0) return null
+  const List = ordered ? 'ol' : 'ul'
+  return (
+    <section className="mt-2">
+      <h2 className="text-base text-rim">{head}</h2>
+      <List className={`${ordered ? 'list-decimal' : 'list-disc'} pl-5 ${small ? 'card-small' : ''}`}>
+        {items.map((item, n) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: the same line may stand there twice
+          <li key={`${n}-${item}`}>
+            {item} {asides?.[n] && <span className="text-mute">{asides[n]}</span>}
+          </li>
+        ))}
+      </List>
+    </section>
+  )
+}

@@ -1,0 +1,135 @@
+import { ChevronDown } from 'lucide-react'
+import { Slider } from 'radix-ui'
+import { useState } from 'react'
+import type { Dial } from '../../api/schema'
+import { toTenth } from '../../ui/format'
+import { Menu, MenuCheck, MenuHead } from '../../ui/Menu'
+import type { BenchDraft } from './useDraft'
+import { type DialName, useTurn } from './useTurn'
+
+/** Pigments of each dial's bands, from faint to full. */
+const pigments: Record<string, string> = {
+  Sweetness: 'var(--color-turmeric)',
+  Fat: '#b9962f',
+  Strength: 'var(--color-nutmeg)',
+  Spice: 'var(--color-hibiscus)',
+}
+
+/** What is added where no line of its kind is there yet. */
+const starts: Record<string, string> = { Sweetness: 'white sugar', Fat: 'refined coconut oil' }
+
+const figureOf = (d: Dial) => {
+  if (!d.known) return 'none'
+  if (d.name === 'Strength') return `1 : ${toTenth(d.value)}`
+  return toTenth(d.value)
+}
+
+const steps = 1000
+
+/** DialRow is a dial: its figure, its scale, and a marker to drag or to move with the arrow keys. */
+export function DialRow({ d, bench }: { d: Dial; bench: BenchDraft }) {
+  const [give, setGive] = useState('')
+  const giver = d.givers.some((g) => g.key === give) ? give : ''
+  const turn = useTurn(bench, d.name.toLowerCase() as DialName, giver)
+  const [held, setHeld] = useState<number>()
+  const settable = d.givers.length > 0 || d.name in starts
+  const at = held ?? Math.round((d.known ? d.position : 0) * steps)
+  const words = d.known ? `${figureOf(d)} ${d.unit}, ${d.band}` : 'none'
+  const letGo = () => {
+    setHeld(undefined)
+    turn.settle()
+  }
+  return (
+    <div>
+      <div className="flex items-baseline justify-between gap-2">
+        <h3 className="text-[17px]">{d.name}</h3>
+        <GivenBy d={d} give={giver} onGive={setGive} />
+        <p className="ml-auto whitespace-nowrap">
+          <span className="font-head text-xl font-bold">{figureOf(d)}</span>{' '}
+          {d.known && <span className="text-[13px] text-mute">{d.unit}</span>}
+        </p>
+      </div>
+      <Slider.Root
+        min={0}
+        max={steps}
+        step={5}
+        value={[at]}
+        disabled={!settable}
+        onValueChange={([to]) => {
+          if (to === undefined) return
+          setHeld(to)
+          turn.ask(to / steps)
+        }}
+        onValueCommit={letGo}
+        className="relative mt-0.5 flex h-6 touch-none items-center"
+      >
+        <Slider.Track className="relative flex h-4 w-full overflow-hidden rounded-md">
+          {d.bands.map((b, n) => (
+            <span
+              key={b.name}
+              style={{
+                width: `${(b.to - b.from) * 100}%`,
+                backgroundColor: `color-mix(in oklab, ${pigments[d.name]} ${Math.round(14 + (86 * n) / Math.max(1, d.bands.length - 1))}%, var(--color-glass))`,
+              }}
+            />
+          ))}
+        </Slider.Track>
+        <Slider.Thumb
+          aria-label={d.name}
+          aria-valuetext={words}
+          className={
+            d.known || settable
+              ? 'block size-6 cursor-grab rounded-full border-[3.5px] border-rim bg-enamel data-disabled:cursor-default data-disabled:opacity-60'
+              : 'hidden'
+          }
+        />
+      </Slider.Root>
+      <div className="flex text-[12px] leading-tight tracking-tight text-mute" aria-hidden>
+        {d.bands.map((b) => (
+          <span
+            key={b.name}
+            style={{ width: `${(b.to - b.from) * 100}%` }}
+            className={b.name === d.band ? 'font-bold text-ink' : ''}
+          >
+            {b.name}
+          </span>
+        ))}
+      </div>
+      <p role="status" className="text-[13px] leading-snug text-hibiscus-deep empty:hidden">
+        {turn.problem ?? turn.said.join(' ')}
+      </p>
+    </div>
+  )
+}
+
+/** GivenBy lets the cook choose which line gives for the dial. */
+function GivenBy({ d, give, onGive }: { d: Dial; give: string; onGive: (key: string) => void }) {
+  if (d.givers.length === 0) {
+    const start = starts[d.name]
+    return <span className="truncate text-[13px] text-mute">{start && `adds ${start}`}</span>
+  }
+  const chosen = d.givers.find((g) => g.key === give)?.name ?? 'its own lines'
+  const trigger = (
+    <button
+      type="button"
+      aria-label={`What gives for ${d.name}: ${chosen}`}
+      className="flex min-h-6 min-w-0 items-center gap-0.5 truncate rounded text-[13px] text-mute underline decoration-dotted underline-offset-4"
+    >
+      <span className="truncate">by {chosen.toLowerCase()}</span>
+      <ChevronDown size={13} aria-hidden className="shrink-0" />
+    </button>
+  )
+  return (
+    <Menu trigger={trigger} align="start">
+      <MenuHead>What gives when it is set</MenuHead>
+      <MenuCheck checked={give === ''} onChange={() => onGive('')}>
+        All lines of its kind
+      </MenuCheck>
+      {d.givers.map((g) => (
+        <MenuCheck key={g.key} checked={give === g.key} onChange={() => onGive(g.key)}>
+          {g.name}
+        </MenuCheck>
+      ))}
+    </Menu>
+  )
+}

@@ -1,0 +1,93 @@
+import { ChevronDown } from 'lucide-react'
+import { lazy, Suspense } from 'react'
+import type { Reckoning } from '../../api/schema'
+import { Button } from '../../ui/Button'
+import { Menu, MenuItem, MenuRule } from '../../ui/Menu'
+import type { BenchDraft } from './useDraft'
+
+const LadderSheet = lazy(() => import('./sheets/LadderSheet').then((m) => ({ default: m.LadderSheet })))
+const CupSheet = lazy(() => import('./sheets/CupSheet').then((m) => ({ default: m.CupSheet })))
+const TrialSheet = lazy(() => import('./sheets/TrialSheet').then((m) => ({ default: m.TrialSheet })))
+const SplitSheet = lazy(() => import('./sheets/SplitSheet').then((m) => ({ default: m.SplitSheet })))
+const MatchSheet = lazy(() => import('./sheets/MatchSheet').then((m) => ({ default: m.MatchSheet })))
+const NudgeSheet = lazy(() => import('./sheets/NudgeSheet').then((m) => ({ default: m.NudgeSheet })))
+const CompareSheet = lazy(() => import('./sheets/CompareSheet').then((m) => ({ default: m.CompareSheet })))
+const PasteSheet = lazy(() => import('./sheets/PasteSheet').then((m) => ({ default: m.PasteSheet })))
+const ExportSheet = lazy(() => import('./sheets/ExportSheet').then((m) => ({ default: m.ExportSheet })))
+const MethodSheet = lazy(() => import('./sheets/MethodSheet').then((m) => ({ default: m.MethodSheet })))
+const SwapSheet = lazy(() => import('./sheets/SwapSheet').then((m) => ({ default: m.SwapSheet })))
+
+export type WorkSheet =
+  | 'ladder'
+  | 'cup'
+  | 'trial'
+  | 'split'
+  | 'match'
+  | 'nudge'
+  | 'compare'
+  | 'paste'
+  | 'export'
+  | 'method'
+
+const work: { sheet: WorkSheet; label: string; needsDrink: boolean; ruleAfter?: boolean }[] = [
+  { sheet: 'trial', label: 'Trial cup', needsDrink: true },
+  { sheet: 'cup', label: 'In the cup', needsDrink: true },
+  { sheet: 'nudge', label: 'To the spoons you have', needsDrink: true, ruleAfter: true },
+  { sheet: 'ladder', label: 'Let it down', needsDrink: true },
+  { sheet: 'split', label: 'Split the base', needsDrink: true },
+  { sheet: 'match', label: 'Match figures', needsDrink: false, ruleAfter: true },
+  { sheet: 'paste', label: 'Paste a recipe', needsDrink: false },
+  { sheet: 'compare', label: 'Compare', needsDrink: true },
+  { sheet: 'export', label: 'Print or take elsewhere', needsDrink: true },
+]
+
+/** WorkMenu lists what else can be done with the drink. */
+export function WorkMenu({ reckoned, onOpen }: { reckoned: boolean; onOpen: (sheet: WorkSheet) => void }) {
+  const trigger = (
+    <Button>
+      Work on it <ChevronDown size={16} aria-hidden />
+    </Button>
+  )
+  return (
+    <Menu trigger={trigger}>
+      {work.map((w) => (
+        <div key={w.sheet}>
+          <MenuItem disabled={w.needsDrink && !reckoned} onSelect={() => onOpen(w.sheet)}>
+            {w.label}
+          </MenuItem>
+          {w.ruleAfter && <MenuRule />}
+        </div>
+      ))}
+    </Menu>
+  )
+}
+
+type Props = {
+  bench: BenchDraft
+  r?: Reckoning
+  currency: string
+  sheet?: WorkSheet
+  swap?: string
+  onClose: () => void
+}
+
+/** WorkSheets is the side sheet that is open, if one is. */
+export function WorkSheets({ bench, r, currency, sheet, swap, onClose }: Props) {
+  const common = { bench, onClose }
+  const isBlend = r?.lines.find((l) => l.key === swap)?.blend ?? false
+  return (
+    <Suspense fallback={null}>
+      {swap !== undefined && <SwapSheet {...common} line={swap} isBlend={isBlend} />}
+      {sheet === 'ladder' && <LadderSheet {...common} />}
+      {sheet === 'cup' && r && <CupSheet {...common} style={r.style} iceG={r.chill.iceG} groundC={r.chill.groundC} />}
+      {sheet === 'trial' && <TrialSheet {...common} />}
+      {sheet === 'split' && <SplitSheet {...common} />}
+      {sheet === 'match' && <MatchSheet {...common} />}
+      {sheet === 'nudge' && <NudgeSheet {...common} />}
+      {sheet === 'compare' && <CompareSheet {...common} />}
+      {sheet === 'paste' && <PasteSheet {...common} />}
+      {sheet === 'export' && <ExportSheet {...common} />}
+      {sheet === 'method' && <MethodSheet {...common} currency={currency} />}
+    </Suspense>
+  )
+}

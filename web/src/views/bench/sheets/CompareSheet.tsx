@@ -1,0 +1,64 @@
+import { useState } from 'react'
+import { answer, api } from '../../../api/client'
+import { useDrinks } from '../../../api/hooks'
+import type { ComparedFigure } from '../../../api/schema'
+import { ErrorText } from '../../../ui/Field'
+import { toTwoFigures } from '../../../ui/format'
+import { Select } from '../../../ui/Select'
+import { Sheet } from '../../../ui/Sheet'
+import { Table } from '../../../ui/Table'
+import type { BenchDraft } from '../useDraft'
+import { useAsk } from './useAsk'
+
+const parse = (value: string) => {
+  const [drinkID = 0, version = 0] = value.split('/').map(Number)
+  return { drinkID, version }
+}
+
+/** CompareSheet puts two versions or drinks side by side per 100 mL, what differs first. */
+export function CompareSheet({ bench, onClose }: { bench: BenchDraft; onClose: () => void }) {
+  const drinks = useDrinks()
+  const { id, versions } = bench.kept
+  const [a, setA] = useState(`${id}/0`)
+  const [b, setB] = useState(versions[0] ? `${id}/${versions[0].number}` : `${id}/0`)
+  const choices = [
+    { value: `${id}/0`, label: 'This drink, as it stands' },
+    ...versions.map((v) => ({
+      value: `${id}/${v.number}`,
+      label: `Version ${v.number}${v.note ? ` · ${v.note}` : ''}`,
+    })),
+    ...(drinks.data ?? []).filter((d) => d.id !== id).map((d) => ({ value: `${d.id}/0`, label: d.name })),
+  ]
+  const body = { a: parse(a), b: parse(b) }
+  const key = { body, formula: bench.draft.formula, saved: bench.state.is }
+  const compared = useAsk('compare', key, async () => {
+    await bench.saver.settle()
+    return answer(api.POST('/api/comparisons', { body }))
+  })
+  return (
+    <Sheet title="Compare" intro="Side by side in 100 mL, what differs first." onClose={onClose}>
+      <Select label="One" value={a} choices={choices} onChange={setA} />
+      <Select label="Other" value={b} choices={choices} onChange={setB} />
+      <ErrorText id="compare-error">{compared.refused?.message}</ErrorText>
+      {compared.data && (
+        <Table
+          caption={`${compared.data.aName} and ${compared.data.bName}`}
+          heads={['', 'one', 'other']}
+          rows={compared.data.rows.map((r) => ({
+            key: `${r.name} ${r.unit}`,
+            strong: r.differs,
+            cells: [
+              <span key="name">
+                {r.name} <span className="text-[13px] font-normal text-mute">{r.unit}</span>
+              </span>,
+              shownAs(r.a, r.aWords),
+              shownAs(r.b, r.bWords),
+            ],
+          }))}
+        />
+      )}
+    </Sheet>
+  )
+}
+
+const shownAs = (v: ComparedFigure['a'], words: string) => words || (v === undefined ? '–' : toTwoFigures(v))

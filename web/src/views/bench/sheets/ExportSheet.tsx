@@ -1,0 +1,57 @@
+import { Link } from 'wouter'
+import { answer, api } from '../../../api/client'
+import { Button } from '../../../ui/Button'
+import { Sheet } from '../../../ui/Sheet'
+import { TextArea } from '../../../ui/TextArea'
+import type { BenchDraft } from '../useDraft'
+import { useAsk } from './useAsk'
+
+/** ExportSheet gives the drink as JSON-LD, as Markdown, and as a card to print. */
+export function ExportSheet({ bench, onClose }: { bench: BenchDraft; onClose: () => void }) {
+  const { name, formula } = bench.draft
+  const out = useAsk('export', { name, formula }, () => answer(api.POST('/api/exports', { body: { name, formula } })))
+  return (
+    <Sheet title="Take it elsewhere" intro="At the size it is set to now." onClose={onClose}>
+      <Link
+        href={`/bench/${bench.kept.id}/card`}
+        className="inline-flex min-h-11 items-center justify-center rounded-full bg-rim px-4 font-bold text-on-rim"
+      >
+        A card to print
+      </Link>
+      {out.data && (
+        <>
+          <Taken label="Markdown" text={out.data.markdown} file={`${fileName(name)}.md`} type="text/markdown" />
+          <Taken
+            label="schema.org JSON-LD"
+            text={out.data.jsonLD}
+            file={`${fileName(name)}.jsonld`}
+            type="application/ld+json"
+          />
+        </>
+      )}
+    </Sheet>
+  )
+}
+
+const fileName = (name: string) =>
+  name
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '') || 'drink'
+
+function Taken({ label, text, file, type }: { label: string; text: string; file: string; type: string }) {
+  const save = () => {
+    const url = URL.createObjectURL(new Blob([text], { type }))
+    const link = document.createElement('a')
+    link.href = url
+    link.download = file
+    link.click()
+    URL.revokeObjectURL(url)
+  }
+  return (
+    <div className="grid gap-2">
+      <TextArea label={label} rows={6} readOnly value={text} />
+      <Button onClick={save}>Save as {file}</Button>
+    </div>
+  )
+}

@@ -1,0 +1,68 @@
+import { useState } from 'react'
+import { answer, api } from '../../../api/client'
+import { Button } from '../../../ui/Button'
+import { ErrorText } from '../../../ui/Field'
+import { toTenth } from '../../../ui/format'
+import { NumberField } from '../../../ui/NumberField'
+import { Sheet } from '../../../ui/Sheet'
+import type { BenchDraft } from '../useDraft'
+import { useAsk } from './useAsk'
+
+/** MatchSheet proposes drinks near to figures from any label. */
+export function MatchSheet({ bench, onClose }: { bench: BenchDraft; onClose: () => void }) {
+  const { formula } = bench.draft
+  const [fatG, setFat] = useState(0)
+  const [sugarsG, setSugars] = useState(0)
+  const [proteinG, setProtein] = useState(0)
+  const body = { fatG, sugarsG, proteinG, formula }
+  const asked = fatG + sugarsG + proteinG > 0
+  const found = useAsk('match', body, () => answer(api.POST('/api/matches', { body })), asked)
+  return (
+    <Sheet title="Match figures" intro="What a label says of 100 mL, and what comes nearest." onClose={onClose}>
+      <div className="grid grid-cols-3 gap-2">
+        <NumberField label="Fat" unit="g" least={0} value={fatG} onNumber={setFat} error={found.fields.fatG} />
+        <NumberField
+          label="Sugars"
+          unit="g"
+          least={0}
+          value={sugarsG}
+          onNumber={setSugars}
+          error={found.fields.sugarsG}
+        />
+        <NumberField
+          label="Protein"
+          unit="g"
+          least={0}
+          value={proteinG}
+          onNumber={setProtein}
+          error={found.fields.proteinG}
+        />
+      </div>
+      <ErrorText id="match-error">{asked ? found.refused?.message : undefined}</ErrorText>
+      {asked &&
+        found.data?.map((m) => (
+          <section key={m.name} aria-label={m.name} className="grid gap-1 rounded-2xl border-2 border-line p-3">
+            <h3 className="text-lg">{m.name}</h3>
+            <p className="text-[15px]">{m.lines.join(', ')}</p>
+            <p className="text-[15px] text-mute">
+              comes to {toTenth(m.reached.fatG)} g fat, {toTenth(m.reached.sugarsG)} g sugars,{' '}
+              {toTenth(m.reached.proteinG)} g protein
+            </p>
+            {m.unmet.map((u) => (
+              <p key={u} className="text-[15px] text-hibiscus-deep">
+                {u}
+              </p>
+            ))}
+            <Button
+              onClick={() => {
+                bench.setFormula(m.formula)
+                onClose()
+              }}
+            >
+              Begin with this
+            </Button>
+          </section>
+        ))}
+    </Sheet>
+  )
+}

@@ -1,0 +1,50 @@
+import { answer, api } from '../../../api/client'
+import { Button } from '../../../ui/Button'
+import { ErrorText } from '../../../ui/Field'
+import { toTenth } from '../../../ui/format'
+import { Sheet } from '../../../ui/Sheet'
+import { Table } from '../../../ui/Table'
+import type { BenchDraft } from '../useDraft'
+import { useAsk } from './useAsk'
+
+/** NudgeSheet brings every amount to one that the drawer's spoons hold, as differences to accept. */
+export function NudgeSheet({ bench, onClose }: { bench: BenchDraft; onClose: () => void }) {
+  const { name, formula } = bench.draft
+  const nudge = useAsk('nudge', { formula }, () => answer(api.POST('/api/nudges', { body: { name, formula } })))
+  return (
+    <Sheet
+      title="To the spoons you have"
+      intro="The nearest amounts your drawer measures, with sweetness, fat and volume in their bands."
+      onClose={onClose}
+    >
+      <ErrorText id="nudge-error">{nudge.refused?.message}</ErrorText>
+      {nudge.data && nudge.data.changes.length === 0 && <p>Every amount it may touch is one your spoons hold.</p>}
+      {nudge.data && nudge.data.changes.length > 0 && (
+        <>
+          <Table
+            caption="Would change"
+            heads={['', 'from', 'to', 'by']}
+            rows={nudge.data.changes.map((c) => ({
+              key: c.name,
+              cells: [c.name, c.from, c.to, `${c.morePct > 0 ? '+' : ''}${toTenth(c.morePct)} %`],
+            }))}
+          />
+          <Button
+            primary
+            onClick={() => {
+              if (nudge.data) bench.setFormula(nudge.data.formula)
+              onClose()
+            }}
+          >
+            Take these
+          </Button>
+        </>
+      )}
+      {nudge.data && nudge.data.kept.length > 0 && (
+        <p className="text-[15px] text-mute">
+          Stays as it is: {nudge.data.kept.join(', ')}. No spoon comes near enough.
+        </p>
+      )}
+    </Sheet>
+  )
+}

@@ -1,0 +1,94 @@
+import { useState } from 'react'
+import { answer, api } from '../../../api/client'
+import { useSuggestions } from '../../../api/hooks'
+import type { Formula } from '../../../api/schema'
+import { Button } from '../../../ui/Button'
+import { Combobox } from '../../../ui/Combobox'
+import { ErrorText } from '../../../ui/Field'
+import { Select } from '../../../ui/Select'
+import { Sheet } from '../../../ui/Sheet'
+import type { BenchDraft } from '../useDraft'
+import { useAsk } from './useAsk'
+
+type Props = { bench: BenchDraft; line: string; isBlend: boolean; onClose: () => void }
+
+/** SwapSheet puts another ingredient in a line's place, and says first what that changes. */
+export function SwapSheet({ bench, line, isBlend, onClose }: Props) {
+  const { name, formula } = bench.draft
+  const from = formula.lines.find((l) => l.key === line)
+  const [to, setTo] = useState('')
+  const [how, setHow] = useState('')
+  const suggestions = useSuggestions(to)
+  const body = { name, formula, line, to, how }
+  const swap = useAsk('swap', body, () => answer(api.POST('/api/swaps', { body })), to.trim() !== '')
+  const blend = { ...body, to: '', how: '' }
+  const parts = useAsk('swap-parts', blend, () => answer(api.POST('/api/swaps', { body: blend })), isBlend)
+  const take = (f: Formula) => {
+    bench.setFormula(f)
+    onClose()
+  }
+  const choose = (name: string) => {
+    setTo(name)
+    setHow('')
+  }
+  return (
+    <Sheet
+      title={`Swap ${from?.ingredient ?? 'a line'}`}
+      intro="See what it changes before you take it."
+      onClose={onClose}
+    >
+      <div>
+        <p className="mb-1 text-sm font-bold">In its place</p>
+        <div className="rounded-full border-2 border-rim px-4">
+          <Combobox
+            label="In its place"
+            placeholder="an ingredient"
+            value={to}
+            items={suggestions.data ?? []}
+            textOf={(s) => s.name}
+            show={(s) => s.name}
+            onType={choose}
+            onPick={(s) => choose(s.name)}
+            invalid={swap.refused !== undefined}
+            describedBy="swap-error"
+            inputClass="min-h-11 w-full bg-transparent outline-none"
+          />
+        </div>
+        <ErrorText id="swap-error">{to.trim() === '' ? undefined : swap.refused?.message}</ErrorText>
+      </div>
+      {parts.data && to.trim() === '' && (
+        <Button onClick={() => parts.data && take(parts.data.formula)}>Swap the blend for its parts</Button>
+      )}
+      {swap.data && to.trim() !== '' && (
+        <>
+          <Select
+            label="At"
+            value={swap.data.how}
+            choices={swap.data.ways.map((w) => ({ value: w, label: w }))}
+            onChange={setHow}
+          />
+          <Changes changes={swap.data.changes} />
+          <Button primary onClick={() => swap.data && take(swap.data.formula)}>
+            Take it
+          </Button>
+        </>
+      )}
+    </Sheet>
+  )
+}
+
+function Changes({ changes }: { changes: string[] }) {
+  if (changes.length === 0) return <p>Nothing that matters changes.</p>
+  return (
+    <div>
+      <h3 className="text-lg">What changes</h3>
+      <ul className="list-disc pl-5">
+        {changes.map((c) => (
+          <li key={c} className={c.startsWith('adds an allergen') ? 'font-bold text-hibiscus-deep' : ''}>
+            {c}
+          </li>
+        ))}
+      </ul>
+    </div>
+  )
+}

@@ -1,0 +1,25 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import { useEffect, useState } from 'react'
+import { Refused } from '../../../api/client'
+
+/** Half-typed words are not asked about. */
+const pauseMs = 180
+
+/** useAsk asks the kitchen when what is asked has changed and typing pauses, keeps the last answer until the next is there, and says what was refused. */
+export function useAsk<T>(key: string, body: unknown, ask: () => Promise<T>, enabled = true) {
+  const text = JSON.stringify(body)
+  const [settled, setSettled] = useState(text)
+  useEffect(() => {
+    const timer = setTimeout(() => setSettled(text), pauseMs)
+    return () => clearTimeout(timer)
+  }, [text])
+  const asked = useQuery({
+    queryKey: [key, settled],
+    queryFn: ask,
+    placeholderData: keepPreviousData,
+    enabled: enabled && settled === text,
+    gcTime: 10_000,
+  })
+  const refused = asked.error instanceof Refused ? asked.error : undefined
+  return { data: asked.error ? undefined : asked.data, refused, fields: refused?.fields ?? {} }
+}

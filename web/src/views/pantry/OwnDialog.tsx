@@ -1,0 +1,134 @@
+import { type FormEvent, useState } from 'react'
+import { answer, api, Refused } from '../../api/client'
+import { usePantryChange } from '../../api/hooks'
+import type { Label, OwnRow, PantryRow } from '../../api/schema'
+import { Button } from '../../ui/Button'
+import { Check } from '../../ui/Check'
+import { Dialog } from '../../ui/Dialog'
+import { ErrorText, Field } from '../../ui/Field'
+import { asNumber } from '../../ui/NumberField'
+import { Select } from '../../ui/Select'
+
+const roles = ['base', 'liquid', 'sweetener', 'spice', 'flavour', 'fat', 'salt', 'dairy', 'body', 'other'].map(
+  (role) => ({ value: role, label: role }),
+)
+
+const labelFields: { field: keyof Label; name: string; unit: string }[] = [
+  { field: 'proteinG', name: 'Protein', unit: 'g' },
+  { field: 'fatG', name: 'Fat', unit: 'g' },
+  { field: 'saturatedFatG', name: 'Saturated fat', unit: 'g' },
+  { field: 'carbohydrateG', name: 'Carbohydrate', unit: 'g' },
+  { field: 'sugarsG', name: 'Sugars', unit: 'g' },
+  { field: 'fibreG', name: 'Fibre', unit: 'g' },
+  { field: 'sodiumMg', name: 'Sodium', unit: 'mg' },
+]
+
+type Typed = Record<keyof Label | 'gPerCup' | 'pieceG' | 'lifeDays', string>
+
+const typedOf = (row?: OwnRow): Typed => {
+  const text = (v?: number) => (v === undefined ? '' : String(v))
+  const label = Object.fromEntries(labelFields.map(({ field }) => [field, text(row?.label?.[field])]))
+  return {
+    ...(label as Record<keyof Label, string>),
+    gPerCup: text(row?.gPerCup),
+    pieceG: text(row?.pieceG),
+    lifeDays: text(row?.lifeDays),
+  }
+}
+
+/** given is what was typed as a number; undefined for nothing, and what is none goes to the server as it cannot be. */
+const given = (text: string) => (text.trim() === '' ? undefined : asNumber(text) || (asNumber(text) === 0 ? 0 : -1))
+
+function labelOf(typed: Typed): Label | undefined {
+  if (labelFields.every(({ field }) => typed[field].trim() === '')) return undefined
+  return Object.fromEntries(labelFields.map(({ field }) => [field, given(typed[field]) ?? 0])) as Label
+}
+
+/** OwnDialog adds or changes a row of the cook's own. Only its name and role are needed. */
+export function OwnDialog({ row, onClose }: { row?: PantryRow; onClose: () => void }) {
+  const [name, setName] = useState(row?.name ?? '')
+  const [role, setRole] = useState<OwnRow['role']>(row?.own?.role ?? 'sweetener')
+  const [allergens, setAllergens] = useState(row?.allergens.join(', ') ?? '')
+  const [vegan, setVegan] = useState(row?.vegan ?? true)
+  const [typed, setTyped] = useState(() => typedOf(row?.own))
+  const keep = usePantryChange((body: OwnRow) =>
+    row
+      ? answer(api.PUT('/api/pantry/ingredients/{id}', { params: { path: { id: row.ownID } }, body }))
+      : answer(api.POST('/api/pantry/ingredients', { body })),
+  )
+  const remove = usePantryChange((id: number) =>
+    answer(api.DELETE('/api/pantry/ingredients/{id}', { params: { path: { id } } })),
+  )
+  const refused = keep.error instanceof Refused ? keep.error : undefined
+  const save = (e: FormEvent) => {
+    e.preventDefault()
+    const list = allergens
+      .split(',')
+      .map((a) => a.trim())
+      .filter(Boolean)
+    const { gPerCup, pieceG, lifeDays } = typed
+    const numbers = { gPerCup: given(gPerCup), pieceG: given(pieceG), lifeDays: given(lifeDays) }
+    keep.mutate({ name, role, vegan, allergens: list, label: labelOf(typed), ...numbers }, { onSuccess: onClose })
+  }
+  const field = (key: keyof Typed, label: string, unit: string) => (
+    <Field
+      key={key}
+      label={label}
+      unit={unit}
+      inputMode="decimal"
+      value={typed[key]}
+      error={refused?.fields[key] ?? refused?.fields[`label.${key}`]}
+      onChange={(e) => setTyped({ ...typed, [key]: e.target.value })}
+    />
+  )
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      title={row ? `Change ${row.name}` : 'One of your own'}
+      intro="A name and a role are enough. What you leave out is not reckoned, and is said."
+    >
+      <form onSubmit={save} className="grid gap-4">
+        <div className="grid gap-3 sm:grid-cols-2">
+          <Field
+            label="Name"
+            value={name}
+            maxLength={120}
+            error={refused?.fields.name}
+            onChange={(e) => setName(e.target.value)}
+          />
+          <div className="self-end">
+            <Select label="Role" value={role} choices={roles} onChange={(v) => setRole(v as OwnRow['role'])} />
+          </div>
+          <Field
+            label="Contains"
+            value={allergens}
+            placeholder="almond, milk"
+            onChange={(e) => setAllergens(e.target.value)}
+          />
+          <Check label="Vegan" checked={vegan} onChange={setVegan} />
+          {field('gPerCup', 'A US cup of it weighs', 'g')}
+          {field('pieceG', 'A piece weighs', 'g')}
+          {field('lifeDays', 'Opened, it keeps', 'days')}
+        </div>
+        <fieldset className="grid gap-3 sm:grid-cols-3">
+          <legend className="pb-1 font-head text-lg font-bold">In 100 g, by its label</legend>
+          {labelFields.map((f) => field(f.field, f.name, f.unit))}
+        </fieldset>
+        <ErrorText id="own-error">
+          {refused && Object.keys(refused.fields).length === 0 ? refused.message : undefined}
+        </ErrorText>
+        <div className="flex justify-end gap-2">
+          {row && (
+            <Button onClick={() => remove.mutate(row.ownID, { onSuccess: onClose })}>
+              Take it out of the catalogue
+            </Button>
+          )}
+          <Button primary type="submit">
+            Keep it
+          </Button>
+        </div>
+      </form>
+    </Dialog>
+  )
+}

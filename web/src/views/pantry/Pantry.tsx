@@ -1,0 +1,36 @@
+import { useState } from 'react'
+import { useKitchen, usePantry } from '../../api/hooks'
+import { Notice } from '../../ui/Notice'
+import { Drawer } from './Drawer'
+import { Drinkers } from './Drinkers'
+import { Ingredients } from './Ingredients'
+import { Measures } from './Measures'
+
+/** Pantry is what the kitchen has: ingredients and prices, measures, and who drinks. */
+export function Pantry() {
+  const pantry = usePantry()
+  const kitchen = useKitchen()
+  const [find, setFind] = useState('')
+  if (pantry.error) return <Notice urgent>{pantry.error.message}</Notice>
+  if (!pantry.data || !kitchen.data) return null
+  const priced = pantry.data.ingredients.filter((i) => i.price > 0).length
+  return (
+    <main className="grid gap-3">
+      <div>
+        <h1 className="text-[32px] leading-tight">Pantry</h1>
+        <p className="text-mute">
+          {pantry.data.ingredients.length} ingredients · {priced} with a price · {pantry.data.drinkers.length} who drink
+          here
+        </p>
+      </div>
+      <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,23.5rem)]">
+        <Ingredients pantry={pantry.data} find={find} onFind={setFind} />
+        <div className="grid gap-4">
+          <Drawer kitchen={kitchen.data} />
+          <Measures measures={pantry.data.measures} />
+          <Drinkers drinkers={pantry.data.drinkers} />
+        </div>
+      </div>
+    </main>
+  )
+}

@@ -1,0 +1,63 @@
+import { type FormEvent, useState } from 'react'
+import { answer, api, Refused } from '../../api/client'
+import { usePantryChange } from '../../api/hooks'
+import type { PackPrice, PantryRow } from '../../api/schema'
+import { Button } from '../../ui/Button'
+import { Check } from '../../ui/Check'
+import { Dialog } from '../../ui/Dialog'
+import { Field } from '../../ui/Field'
+import { toWhole } from '../../ui/format'
+import { asNumber } from '../../ui/NumberField'
+
+/** PriceDialog says what a pack of an ingredient costs. */
+export function PriceDialog({ row, currency, onClose }: { row: PantryRow; currency: string; onClose: () => void }) {
+  const [price, setPrice] = useState(row.price > 0 ? String(row.price) : '')
+  const [pack, setPack] = useState(row.pack)
+  const [inShell, setInShell] = useState(row.inShell)
+  const params = { path: { ingredient: row.id } }
+  const set = usePantryChange((body: PackPrice) => answer(api.PUT('/api/pantry/prices/{ingredient}', { params, body })))
+  const forget = usePantryChange(() => answer(api.DELETE('/api/pantry/prices/{ingredient}', { params })))
+  const refused = set.error instanceof Refused ? set.error : undefined
+  const save = (e: FormEvent) => {
+    e.preventDefault()
+    set.mutate({ price: asNumber(price) || 0, pack, inShell }, { onSuccess: onClose })
+  }
+  return (
+    <Dialog open onClose={onClose} title={`Price of ${row.name}`} intro={row.source}>
+      <form onSubmit={save} className="grid gap-4">
+        <div className="grid gap-3 sm:grid-cols-2">
+          <Field
+            label="A pack costs"
+            unit={currency}
+            inputMode="decimal"
+            value={price}
+            error={refused?.fields.price}
+            onChange={(e) => setPrice(e.target.value)}
+          />
+          <Field
+            label="There is in it"
+            value={pack}
+            placeholder="500 g"
+            error={refused?.fields.pack}
+            onChange={(e) => setPack(e.target.value)}
+          />
+        </div>
+        {row.inShellPct < 100 && (
+          <Check
+            label={`Bought in shell, peel or with stones: ${toWhole(row.inShellPct)} % of it is used`}
+            checked={inShell}
+            onChange={setInShell}
+          />
+        )}
+        <div className="flex justify-end gap-2">
+          {row.price > 0 && (
+            <Button onClick={() => forget.mutate(undefined, { onSuccess: onClose })}>Forget the price</Button>
+          )}
+          <Button primary type="submit">
+            Keep the price
+          </Button>
+        </div>
+      </form>
+    </Dialog>
+  )
+}
