@@ -161,3 +161,33 @@ func TestANewerKitchenIsRefusedPolitely(t *testing.T) {
 	_, err := Open(path, time.Now)
 	assert.ErrorIs(t, err, ErrNewer)
 }
+
+// A kitchen kept before there were heats says the same as it did.
+func TestABoiledFormulaBecomesOneWithAHeat(t *testing.T) {
+	t.Parallel()
+	s, path := newStore(t)
+	d, err := s.StartDrink("soy", kitchen.New("us"))
+	require.NoError(t, err)
+	_, err = s.KeepVersion(d.ID, "")
+	require.NoError(t, err)
+	for _, sql := range []string{
+		"UPDATE drinks SET draft = json_remove(json_set(draft, '$.boiled', json('true')), '$.heat')",
+		"UPDATE versions SET formula = json_remove(json_set(formula, '$.boiled', json('false')), '$.heat')",
+		"DELETE FROM migrations WHERE id = '0002-pantry'",
+		"DROP TABLE own_ingredients", "DROP TABLE prices", "DROP TABLE own_measures", "DROP TABLE drinkers",
+		"ALTER TABLE settings DROP COLUMN currency", "ALTER TABLE settings DROP COLUMN measures", "ALTER TABLE settings DROP COLUMN scale_g",
+	} {
+		require.NoError(t, s.db.Exec(sql).Error, sql)
+	}
+	require.NoError(t, s.Close())
+	again, err := Open(path, time.Now)
+	require.NoError(t, err)
+	defer func() { _ = again.Close() }()
+	kept, err := again.Drink(d.ID)
+	require.NoError(t, err)
+	assert.Equal(t, "boil", kept.Draft.Heat)
+	assert.Empty(t, kept.Versions[0].Formula.Heat)
+	settings, err := again.Settings()
+	require.NoError(t, err)
+	assert.Equal(t, "GBP", settings.Currency)
+}
