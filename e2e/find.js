@@ -4,6 +4,8 @@ const selectors = {
   textbox: 'input, textarea',
   option: '[role=option]',
   menuitem: '[role=menuitem], [role=menuitemcheckbox]',
+  slider: '[role=slider]',
+  checkbox: '[role=checkbox]',
   combobox: '[role=combobox]:not(input)',
 }
 const textOf = (el) => {
@@ -35,12 +37,13 @@ const find = (role, name) => {
   if (!uncovered(middle())) el.scrollIntoView({ block: 'center' })
   const { X, Y } = middle()
   const Able = !el.disabled && el.getAttribute('aria-disabled') !== 'true' && uncovered({ X, Y })
-  return { X, Y, There: true, Able, Value: el.value ?? '' }
+  return { X, Y, There: true, Able, Value: String(el.value ?? '') }
 }
 const shown = () =>
-  [document.body.innerText, ...[...document.querySelectorAll('input')].filter(visible).map((i) => i.value)].join('\n')
+  [document.body.innerText, ...[...document.querySelectorAll('input, textarea')].filter(visible).map((i) => i.value)].join('\n')
 const sees = (text) => shown().replace(/\s+/g, ' ').includes(text)
 const region = (name) =>
   [...document.querySelectorAll('section, [role=region], [role=dialog]')].find((e) => nameOf(e) === name)?.innerText ?? ''
 const focused = () => (document.activeElement ? nameOf(document.activeElement) : '')
+const valueText = (name) => document.querySelector(`[role=slider][aria-label="${name}"]`)?.getAttribute('aria-valuetext') ?? ''
 const fields = (beginning) => [...document.querySelectorAll('input')].map(nameOf).filter((n) => n.startsWith(beginning))

@@ -195,12 +195,13 @@ func TestEverythingCanBeDoneFromTheKeyboard(t *testing.T) {
 func TestItFitsAPhone(t *testing.T) {
 	p := visit(t, demoKitchen(t))
 	p.size(390, 844)
-	for _, view := range []string{"/", "/shelf"} {
+	for view, sees := range map[string]string{"/": "Pecan flask creamer", "/shelf": "Pecan flask creamer", "/pantry": "Drawer of measures"} {
 		p.open(view)
-		p.sees("Pecan flask creamer")
+		p.sees(sees)
 		wide := evaluate[float64](p, "(() => document.documentElement.scrollWidth)")
 		assert.LessOrEqual(t, wide, 390., "%s scrolls sideways", view)
 	}
+	p.open("/shelf")
 	p.click("button", "Pour")
 	p.click("link", "Bench")
 	p.click("button", "×2")
@@ -238,7 +239,20 @@ func TestNoSeriousAccessibilityFault(t *testing.T) {
 			"bench":   func() { p.open("/"); p.sees("Contains pecan") },
 			"shelf":   func() { p.open("/shelf"); p.sees("Why that date.") },
 			"made it": func() { p.open("/"); p.click("button", "Made it"); p.sees("Bottle it") },
-			"details": func() { p.open("/"); p.click("button", "1 more to know"); p.sees("Nutrition") },
+			"details": func() { p.open("/"); p.click("button", "4 more to know"); p.sees("Nutrition") },
+			"method":  func() { p.open("/"); p.click("button", "Method"); p.sees("Grinding water") },
+			"ladder":  func() { p.open("/"); p.work("Let it down", "With water") },
+			"split":   func() { p.open("/"); p.work("Split the base", "Of the base, drink 2") },
+			"cup":     func() { p.open("/"); p.work("In the cup", "Risk of splitting") },
+			"compare": func() { p.open("/"); p.work("Compare", "g a 100 mL") },
+			"pantry":  func() { p.open("/pantry"); p.sees("Drawer of measures", "Who drinks here") },
+			"price":   func() { p.open("/pantry"); p.click("button", "Price of Walnuts"); p.sees("There is in it") },
+			"card": func() {
+				p.open("/")
+				p.work("Print or take elsewhere", "A card to print")
+				p.click("link", "A card to print")
+				p.sees("To know")
+			},
 		} {
 			arrive()
 			assert.Empty(t, axeFaults(p), "%s, %s", name, strings.ToLower(theme))

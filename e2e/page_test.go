@@ -218,3 +218,60 @@ func (p *page) focused() string {
 	p.t.Helper()
 	return evaluate[string](p, "focused")
 }
+
+// drag moves the named slider's marker by so many pixels, in steps, as a hand
+// does.
+func (p *page) drag(name string, byX float64) {
+	p.t.Helper()
+	f := p.find("slider", name)
+	const steps = 20
+	p.mouse(input.DispatchMouseEventTypeMousePressed, f.X, f.Y)
+	for n := 1; n <= steps; n++ {
+		p.mouse(input.DispatchMouseEventTypeMouseMoved, f.X+byX*float64(n)/steps, f.Y)
+		time.Sleep(8 * time.Millisecond)
+	}
+	p.mouse(input.DispatchMouseEventTypeMouseReleased, f.X+byX, f.Y)
+}
+
+func (p *page) mouse(kind input.DispatchMouseEventType, x, y float64) {
+	p.t.Helper()
+	p.do(chromedp.Func(func(ctx context.Context, t *chromedp.Target) error {
+		_, err := cdp.Call(ctx, t, input.DispatchMouseEvent, input.DispatchMouseEventParams{Type: kind, X: x, Y: y, Button: input.MouseButtonLeft, ClickCount: 1})
+		return err
+	}))
+}
+
+// dial is what the named dial says it stands at.
+func (p *page) dial(name string) string {
+	p.t.Helper()
+	return evaluate[string](p, "valueText", name)
+}
+
+// work opens one of the sheets for working on the drink.
+func (p *page) work(item, sees string) {
+	p.t.Helper()
+	p.sees("Contains ")
+	p.click("button", "Work on it")
+	p.click("menuitem", item)
+	p.sees(sees)
+}
+
+// paste puts text into a field at once, as the clipboard does.
+func (p *page) paste(name, text string) {
+	p.t.Helper()
+	p.click("textbox", name)
+	p.do(chromedp.Func(func(ctx context.Context, t *chromedp.Target) error {
+		_, err := cdp.Call(ctx, t, input.InsertText, input.InsertTextParams{Text: text})
+		return err
+	}))
+}
+
+// pick types a name and takes the first that is suggested.
+func (p *page) pick(name, text string) {
+	p.t.Helper()
+	p.fill(name, text)
+	p.find("option", text)
+	p.press(kb.ArrowDown)
+	p.press(kb.Enter)
+	p.holds(name, text)
+}

@@ -201,6 +201,12 @@ func TestNudgeToSpoonsThatExist(t *testing.T) {
 	assert.InEpsilon(t, before.Drink.VolumeML, after.Drink.VolumeML, .03)
 	assert.Equal(t, "2 × ¼ tsp", before.Lines[3].Scoop.Text)
 	assert.Equal(t, "half of ¼ tsp", before.Lines[4].Scoop.Text)
+	d = drinkOf(t, "1 1/2 cups pecans", "3 cups water", "2 tbsp maple syrup")
+	d.Drawer, d.Size = &drawer, Size{By: ByVolume, Value: 620}
+	out, err = d.Nudge()
+	require.NoError(t, err)
+	require.NotEmpty(t, out.Changes, "at a size that no spoon fits")
+	assert.InEpsilon(t, 620, reckoned(t, out.Drink).Drink.VolumeML, .03)
 	d.Drawer = nil
 	_, err = d.Nudge()
 	require.ErrorContains(t, err, "no measures in the drawer")

@@ -211,7 +211,6 @@ func (d *Drink) WithIce() (*Drink, error) {
 	}
 	work := *d
 	work.Lines = slices.Clone(d.Lines)
-	work.Size = Size{}
 	at := slices.IndexFunc(work.Lines, func(l Line) bool {
 		return l.Ingredient != nil && l.Ingredient.ID == "water" && !l.Locked && beforeStraining(l.stage()) && l.stage() != ingredient.Soak
 	})

@@ -115,7 +115,7 @@ func finishMatch(d Drink, want Figures) (Matched, bool) {
 		return Matched{}, false
 	}
 	for n := range d.Lines {
-		d.Lines[n].Amount = measureOf(d.Lines[n], r.Lines[n].MassG, d.System)
+		d.Lines[n].Amount = d.measureOf(d.Lines[n], r.Lines[n].MassG)
 	}
 	d.Size = Size{}
 	got := figuresOf(r.batch)

@@ -62,7 +62,7 @@ func (d *Drink) Nudge() (*Nudged, error) {
 // leaves its bands.
 func (d *Drink) nudgeLine(out *Nudged, n int, l LineReckoning, r *Reckoning) {
 	line := out.Drink.Lines[n]
-	if !d.canNudge(line, l) {
+	if !d.canNudge(d.Lines[n], l) {
 		return
 	}
 	scoop, ok := d.spoonable(l.VolumeML)

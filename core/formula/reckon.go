@@ -67,11 +67,14 @@ func (l LineReckoning) Exact() (a quantity.Amount, ok bool) {
 	switch {
 	case l.Err != nil || l.MassG == 0:
 		return a, false
-	case math.Abs(l.AmountErr) < 0.001:
+	case math.Abs(l.AmountErr) < 0.001 && !(l.Amount.IsMetric() && l.VolumeML < smallML):
 		return l.Amount, true
 	}
-	return quantity.Of(l.MassG, quantity.Gram), true
+	return quantity.Of(fourFigures(l.MassG), quantity.Gram), true
 }
+
+// smallML is what is weighed rather than measured in millilitres.
+const smallML = 5
 
 // Ratio is grinding liquid per 1 of dry base, both ways.
 type Ratio struct{ ByVolume, ByMass float64 }

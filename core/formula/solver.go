@@ -266,7 +266,7 @@ func (s *solver) write(d *Drink) {
 	for _, k := range s.knobs {
 		for m, at := range k.lines {
 			w := s.lines[at]
-			d.Lines[w.index].Amount = w.amountFor(k.dose*k.shares[m], d.System)
+			d.Lines[w.index].Amount = d.amountFor(w, k.dose*k.shares[m])
 		}
 	}
 }
@@ -275,18 +275,37 @@ func (s *solver) write(d *Drink) {
 // amount, as a share of it.
 const sameAmount = 5e-4
 
-func (w weighed) amountFor(g float64, system quantity.System) quantity.Amount {
+// amountFor writes a solved amount: as it was where it is the same, as the
+// measure it is where one holds it, in grams otherwise.
+func (d *Drink) amountFor(w weighed, g float64) quantity.Amount {
 	written := w.line.Amount
 	if w.g > 0 && !written.IsOpen() && !written.IsToCover() && !written.IsToTotal() {
 		if math.Abs(g/w.g-1) < 1e-9 {
 			return written
 		}
-		scaled, wrong := written.Scaled(g/w.g, system, sameAmount)
-		if g > 0 && math.Abs(wrong) < sameAmount && isSpoonable(scaled) {
-			return scaled
+		if a, ok := d.spooned(w.line, g); ok && !written.IsMetric() {
+			return a
 		}
 	}
 	return quantity.Of(fourFigures(g), quantity.Gram)
+}
+
+// fewMeasures is how many scoops an amount is written in; more are weighed.
+const fewMeasures = 3
+
+// spooned writes a mass as the measures that hold it: of the drawer where the
+// kitchen has one, of all there are otherwise.
+func (d *Drink) spooned(l *Line, g float64) (quantity.Amount, bool) {
+	bulk := l.bulkGPerML()
+	if bulk <= 0 || g <= 0 {
+		return quantity.Amount{}, false
+	}
+	if d.Drawer != nil {
+		scoop, ok := d.Drawer.Scoop(g/bulk, sameAmount)
+		return scoop.Amount(), ok && !scoop.Half && scoop.Scoops <= fewMeasures
+	}
+	a, _ := quantity.Kitchen(g/bulk, d.System, sameAmount)
+	return a, isSpoonable(a)
 }
 
 // isSpoonable tells a measure from the exact millilitres that stand in where

@@ -176,7 +176,7 @@ func (d *Drink) swap(place int, to *ingredient.Ingredient, how SwapHow) ([]strin
 	case how == EqualFat:
 		notes = s.holdFatAndVolume(at, before)
 	}
-	d.Lines[place].Amount = measureOf(d.Lines[place], s.lines[at].g, d.System)
+	d.Lines[place].Amount = d.measureOf(d.Lines[place], s.lines[at].g)
 	return notes, nil
 }
 
@@ -205,16 +205,12 @@ func (w weighed) inPlaceOf(to *ingredient.Ingredient, how SwapHow) float64 {
 
 // measureOf writes a mass as the measure it is where one holds it exactly,
 // as a count where it is whole, in grams otherwise.
-func measureOf(l Line, g float64, system quantity.System) quantity.Amount {
-	if each, ok := l.Ingredient.PieceG[quantity.Piece]; ok && l.Amount.IsCount() {
-		if count := quantity.Of(fourFigures(g/each), quantity.Piece); isWhole(g / each) {
-			return count
-		}
+func (d *Drink) measureOf(l Line, g float64) quantity.Amount {
+	if each, ok := l.Ingredient.PieceG[quantity.Piece]; ok && l.Amount.IsCount() && isWhole(g/each) {
+		return quantity.Of(fourFigures(g/each), quantity.Piece)
 	}
-	if bulk := l.bulkGPerML(); bulk > 0 && g > 0 && !l.Amount.IsMetric() {
-		if a, _ := quantity.Kitchen(g/bulk, system, sameAmount); isSpoonable(a) {
-			return a
-		}
+	if a, ok := d.spooned(&l, g); ok && !l.Amount.IsMetric() {
+		return a
 	}
 	return quantity.Of(fourFigures(g), quantity.Gram)
 }
@@ -348,7 +344,7 @@ func (d *Drink) intoParts(place int, g float64) {
 	for n, p := range blend.Ingredient.Parts {
 		parts[n] = swappedLine(blend, p.Ingredient)
 		parts[n].Key = ""
-		parts[n].Amount = measureOf(parts[n], g*p.Share, d.System)
+		parts[n].Amount = d.measureOf(parts[n], g*p.Share)
 	}
 	d.Lines = slices.Replace(d.Lines, place, place+1, parts...)
 }
@@ -367,7 +363,7 @@ func (d *Drink) asBlend(s *solver, place int, blend *ingredient.Ingredient) []st
 		}
 	}
 	line := Line{Key: d.Lines[place].Key, Ingredient: blend, Name: blend.Name, Stage: stage, Amount: d.Lines[place].Amount}
-	line.Amount = measureOf(line, g, d.System)
+	line.Amount = d.measureOf(line, g)
 	var lines []Line
 	for n, l := range d.Lines {
 		switch {

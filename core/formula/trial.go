@@ -77,7 +77,7 @@ func (d *Drink) trialLine(line Line, t Trial, r *Reckoning) (Addition, Line, err
 	whole := perML * r.Drink.VolumeML
 	added := line
 	added.Stage = ingredient.Strained
-	added.Amount = measureOf(added, whole/r.Factor, d.System)
+	added.Amount = d.measureOf(added, whole/r.Factor)
 	measured := added
 	measured.Amount = d.nearestMeasure(added, rest)
 	return Addition{
@@ -133,7 +133,7 @@ func (d *Drink) Split(portions []Portion) ([]Drink, error) {
 		drinks[n].Lines = make([]Line, 0, len(d.Lines)+len(p.Lines))
 		for m, line := range d.Lines {
 			if l := r.Lines[m]; l.Err == nil && l.MassG > 0 {
-				line.Amount = measureOf(line, l.MassG*shares[n], d.System)
+				line.Amount = d.measureOf(line, l.MassG*shares[n])
 			}
 			drinks[n].Lines = append(drinks[n].Lines, line)
 		}

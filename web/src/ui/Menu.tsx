@@ -24,10 +24,11 @@ export function Menu({ trigger, children, align = 'end' }: Props) {
 
 type ItemProps = { onSelect: () => void; children: ReactNode; disabled?: boolean; hint?: string }
 
+/** MenuItem runs once the menu has closed and given the focus back, so that what it opens keeps it. */
 export function MenuItem({ onSelect, children, disabled, hint }: ItemProps) {
   return (
     <Radix.Item
-      onSelect={onSelect}
+      onSelect={() => setTimeout(onSelect)}
       disabled={disabled}
       className="flex min-h-9 max-sm:min-h-11 items-center gap-3 rounded-xl px-3 outline-none data-disabled:opacity-45 data-highlighted:bg-linen"
     >

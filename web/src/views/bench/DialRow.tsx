@@ -112,7 +112,7 @@ function GivenBy({ d, give, onGive }: { d: Dial; give: string; onGive: (key: str
   const trigger = (
     <button
       type="button"
-      aria-label={`What gives for ${d.name}: ${chosen}`}
+      aria-label={`What gives for ${d.name}: by ${chosen.toLowerCase()}`}
       className="flex min-h-6 min-w-0 items-center gap-0.5 truncate rounded text-[13px] text-mute underline decoration-dotted underline-offset-4"
     >
       <span className="truncate">by {chosen.toLowerCase()}</span>

@@ -145,7 +145,7 @@ function DrinkerDialog({ drinker, onClose }: { drinker?: PantryDrinker; onClose:
             <Button onClick={() => remove.mutate(drinker.id, { onSuccess: onClose })}>Take off the list</Button>
           )}
           <Button primary type="submit">
-            Keep
+            Keep them
           </Button>
         </div>
       </form>

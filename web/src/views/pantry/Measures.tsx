@@ -61,7 +61,7 @@ export function Measures({ measures }: { measures: OwnMeasure[] }) {
           error={refused?.fields.waterG}
           onChange={(e) => setWater(e.target.value)}
         />
-        <Button type="submit">Keep</Button>
+        <Button type="submit">Keep the measure</Button>
       </form>
     </Tray>
   )

@@ -1,0 +1,260 @@
+//go:build e2e
+
+package e2e
+
+import (
+	"bytes"
+	"context"
+	"strconv"
+	"strings"
+	"testing"
+
+	"github.com/chromedp/cdproto/cdp"
+	cdppage "github.com/chromedp/cdproto/page"
+	"github.com/chromedp/chromedp"
+	"github.com/chromedp/chromedp/kb"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+func TestADialIsDraggedAndTurnedByKeys(t *testing.T) {
+	p := visit(t, demoKitchen(t))
+	p.sees("Contains pecan")
+	fat, sweet := p.dial("Fat"), p.dial("Sweetness")
+	require.Contains(t, sweet, "4.4 g/100 mL, sweet")
+	p.drag("Sweetness", 60)
+	p.until("the drink to be sweeter", func() bool { return figure(p.dial("Sweetness")) > 5 })
+	assert.Equal(t, fat, p.dial("Fat"), "the others stay where they were")
+	p.sees("saved")
+	p.click("button", "Undo")
+	p.until("one step back for the whole drag", func() bool { return p.dial("Sweetness") == sweet })
+	p.holds("Amount of Maple syrup", "2 tbsp")
+
+	for range 80 { // to the dial by Tab alone
+		if p.focused() == "Fat" {
+			break
+		}
+		p.press(kb.Tab)
+	}
+	require.Equal(t, "Fat", p.focused())
+	for range 4 {
+		p.press(kb.PageUp)
+	}
+	p.until("the drink to be richer", func() bool { return figure(p.dial("Fat")) > figure(fat) })
+	p.press(kb.Home)
+	p.sees("Fat cannot reach 0 %", "the other lines bring that much without them")
+
+	p.click("button", "What gives for Strength")
+	p.click("menuitem", "Pecans")
+	p.drag("Strength", 40)
+	p.until("more pecans", func() bool { return figure(strings.TrimPrefix(p.dial("Strength"), "1 : ")) < 1.9 })
+	p.holds("Amount of Water", "3 cups")
+}
+
+// figure is the number that a dial's words begin with.
+func figure(words string) float64 {
+	first, _, _ := strings.Cut(words, " ")
+	v, _ := strconv.ParseFloat(first, 64)
+	return v
+}
+
+func TestASwapIsSeenBeforeItIsTaken(t *testing.T) {
+	p := visit(t, demoKitchen(t))
+	p.sees("Contains pecan")
+	p.click("button", "More for Pecans")
+	p.click("menuitem", "Swap for another")
+	p.expects("422") // of the name half typed
+	p.fill("In its place", "Walnuts")
+	p.sees("Walnut cream for porridge") // the kitchen's own drink is offered too
+	p.press(kb.ArrowDown)
+	p.press(kb.Enter)
+	p.sees("adds an allergen: walnut", "takes out pecan")
+	p.click("combobox", "At")
+	p.click("option", "equal fat")
+	p.sees("equal fat")
+	p.click("button", "Take it")
+	p.sees("Not for neighbour (contains walnut).", "Contains walnut, coconut.")
+	p.click("button", "Undo")
+	p.sees("Contains pecan, coconut.")
+}
+
+func TestOneBaseIsSplitIntoTwoDrinks(t *testing.T) {
+	p := visit(t, demoKitchen(t))
+	p.click("button", "Drinks")
+	p.click("menuitem", "Sesame and orange breakfast milk")
+	p.holds("Name of the drink", "Sesame and orange breakfast milk")
+	p.expects("422")
+	p.work("Split the base", "Of the base, drink 2")
+	p.fill("Drink 1", "Peppered flask")
+	p.fill("Of the base, drink 1", "9000")
+	p.sees("is more than there is")
+	p.fill("Of the base, drink 1", "300")
+	p.fill("What joins drink 1", "1/8 tsp black pepper")
+	p.fill("Drink 2", "Plain bottle")
+	p.sees("300 mL", "contains sesame")
+	p.click("button", "Write them down as drinks")
+	p.holds("Name of the drink", "Peppered flask")
+	p.sees("Black pepper")
+	p.click("button", "Drinks")
+	p.sees("Plain bottle")
+}
+
+func TestATrialCupTeachesTheBatch(t *testing.T) {
+	p := visit(t, demoKitchen(t))
+	p.expects("422")
+	p.work("Trial cup", "The cup holds")
+	p.fill("What went into it", "1/4 tsp honey")
+	p.sees("For the 627 mL in the jug", "add to the rest", "Honey")
+	p.click("button", "Write it into the drink")
+	p.sees("12.64 g")
+	p.click("button", "5 more to know")
+	p.sees("not for a child under 12 months")
+}
+
+func TestARecipeIsPastedAndSettled(t *testing.T) {
+	p := visit(t, demoKitchen(t))
+	p.work("Paste a recipe", "The recipe")
+	p.paste("The recipe", "# Canal morning\n1 1/2 cups raw sunflower seeds, soaked overnight\n1,2 l water\n2 x 20 g honey\na splash of joy\n1/8 tsp salt")
+	p.sees("5 lines read, 1 to settle on the Bench", "names nothing in the catalogue")
+	p.click("button", "Make it this drink")
+	p.holds("Name of the drink", "Canal morning")
+	p.sees("To settle", "is not in the catalogue", "soaked overnight")
+	p.click("button", "Undo")
+	p.click("button", "Undo")
+	p.holds("Name of the drink", "Pecan flask creamer")
+}
+
+func TestVersionsAreComparedWithWhatDiffersFirst(t *testing.T) {
+	p := visit(t, demoKitchen(t))
+	p.fill("Amount of Maple syrup", "4 tbsp")
+	p.sees("Changed since version 3")
+	p.work("Compare", "g a 100 mL")
+	p.sees("Pecan flask creamer, as it stands and Pecan flask creamer, version 3")
+	table := evaluate[string](p, "(() => document.querySelector('table tbody').innerText)")
+	assert.Regexp(t, `(?s)^Maple syrup.*Sweetness.*Fibre`, table)
+	p.click("combobox", "Other")
+	p.click("option", "Pumpkin-seed nog")
+	p.sees("and Pumpkin-seed nog, as it stands", "Pumpkin seeds", "Mace")
+}
+
+// The card is one page, on both papers.
+func TestACardIsPrintedOnOnePage(t *testing.T) {
+	p := visit(t, demoKitchen(t))
+	p.work("Print or take elsewhere", "A card to print")
+	p.sees("schema.org JSON-LD", `"@type": "Recipe"`)
+	p.click("link", "A card to print")
+	p.sees("Makes 727 mL", "Soak the pecans for 8 hours", "Contains pecan, coconut.", "148 g")
+	for _, paper := range []string{"A4", "A5"} {
+		p.click("combobox", "Paper")
+		p.click("option", paper)
+		p.until(paper, func() bool {
+			return evaluate[bool](p, "((s) => !!document.querySelector(s))", "[data-paper="+paper+"]")
+		})
+		pdf := p.printed()
+		assert.Equal(t, 1, bytes.Count(pdf, []byte("/Type /Page\n")), paper)
+		box := map[string]string{"A4": "/MediaBox [0 0 594.95996 841.91998]", "A5": "/MediaBox [0 0 420 594.95996]"}[paper]
+		assert.True(t, bytes.Contains(pdf, []byte(box)), "%s, in points", paper)
+	}
+}
+
+func (p *page) printed() []byte {
+	p.t.Helper()
+	var pdf []byte
+	p.do(chromedp.Func(func(ctx context.Context, t *chromedp.Target) error {
+		result, err := cdp.Call(ctx, t, cdppage.PrintToPDF, cdppage.PrintToPDFParams{PreferCSSPageSize: new(true), GenerateTaggedPDF: new(false)})
+		pdf = result.Data
+		return err
+	}))
+	return pdf
+}
+
+func TestThePantryReachesTheBench(t *testing.T) {
+	p := visit(t, demoKitchen(t))
+	p.sees("a litre, shop £9.80")
+	p.press("6", chromedp.ModifierAlt)
+	p.fill("Find an ingredient", "pecan")
+	p.click("button", "Price of Pecans")
+	p.expects("422")
+	p.fill("A pack costs", "0")
+	p.click("button", "Keep the price")
+	p.sees("a pack has a price")
+	p.fill("A pack costs", "15")
+	p.fill("There is in it", "500 g")
+	p.click("button", "Keep the price")
+	p.sees("£30.00 a kilogram")
+
+	p.click("button", "1/8 tsp")
+	p.click("button", "Someone else")
+	p.fill("They go by", "night watch")
+	p.fill("Must not have", "pecan")
+	p.click("button", "Keep them")
+	p.sees("adult · no pecan")
+
+	p.click("button", "One of your own")
+	p.fill("Name", "Almonds")
+	p.click("button", "Keep it")
+	p.sees("is in the catalogue already")
+	p.holds("Name", "Almonds")
+	p.fill("Name", "Hedgerow cordial")
+	p.fill("Sugars", "60")
+	p.click("button", "Keep it")
+	p.sees("is more than the carbohydrate it is part of")
+	p.fill("Carbohydrate", "61")
+	p.click("button", "Keep it")
+	p.fill("Find an ingredient", "hedgerow")
+	p.sees("Hedgerow cordial", "what a cup weighs is not known")
+
+	p.fill("Measure", "ladle")
+	p.fill("Holds water", "120")
+	p.click("button", "Keep the measure")
+	p.sees("120 g of water")
+
+	p.click("link", "Bench")
+	p.sees("Not for night watch (contains pecan).")
+	p.seesNot("half of ¼ tsp") // there is an eighth by now
+	p.fill("Add a line", "1 ladle hedgerow cordial")
+	p.press(kb.Enter)
+	p.sees("say in the Pantry what a cup weighs")
+}
+
+func TestTheMethodIsReckonedWith(t *testing.T) {
+	p := visit(t, demoKitchen(t))
+	p.click("button", "Method")
+	p.click("combobox", "Finished")
+	p.click("option", "Boiled")
+	p.fill("For", "10")
+	p.click("button", "Close")
+	p.sees("a day more by custom")
+	p.click("button", "More ways")
+	p.fill("Bottles to fill", "3")
+	p.fill("of", "250")
+	p.click("button", "Size by bottles")
+	p.press(kb.Escape)
+	p.holds("Volume in mL", "750")
+	p.work("Let it down", "Press the pulp again")
+	p.fill("Water for the second grind", "300")
+	p.sees("of wet pulp stays")
+	p.pick("One liquid", "Coconut milk, canned")
+	p.pick("Other liquid", "Water")
+	p.expects("422")
+	p.fill("To fat", "50")
+	p.sees("does not lie between the two")
+	p.fill("To fat", "10.5")
+	p.sees("10.5 % fat, ")
+	p.click("button", "Close")
+	p.work("In the cup", "Risk of splitting")
+	p.fill("It is", "90")
+	p.sees("some", "coffee over 80 °C")
+	p.click("button", "Take it off the water")
+	p.sees("Ice")
+	p.work("Match figures", "What a label says")
+	p.fill("Fat", "6")
+	p.fill("Protein", "1.5")
+	p.sees("Begin with this", "comes to 6.0 g fat")
+	p.click("button", "Close")
+	p.fill("Amount of Maple syrup", "0.9 tbsp")
+	p.work("To the spoons you have", "in their bands")
+	p.sees("Would change", "0.9 tbsp")
+	p.click("button", "Take these")
+	p.holds("Amount of Maple syrup", "1 tbsp")
+}
