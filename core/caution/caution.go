@@ -5,6 +5,7 @@ package caution
 
 import (
 	"fmt"
+	"math"
 	"strings"
 
 	"plushladle/core/ingredient"
@@ -31,6 +32,7 @@ const (
 	warmFridgeC       = 5.   // source: FDA Food Code 3-501.16
 	slimyWaterC       = 10.  // common practice
 	slimyBlendS       = 30.  // common practice
+	looseOilPct       = 3.   // of added oil, above which it wants help to stay in (common practice)
 )
 
 // Part is an ingredient of the drink and its mass in the batch.
@@ -54,19 +56,22 @@ type Drink struct {
 	BlendS     float64
 	WaterC     float64
 	Clogs      bool // the strainer is one that fine seeds stop up
+	Squeezed   bool // strained by squeezing hard
+	Heated     bool
+	AddedOilG  float64 // in the batch
+	BatchG     float64
 }
 
-// Refused is the caution for the first base that must not be used at all.
-func Refused(parts []Part) (Caution, bool) {
-	for _, p := range parts {
-		if p.Ingredient.Has(ingredient.TagRefused) {
-			return Caution{
-				Code: "unsafe-base", Raised: true,
-				Text: fmt.Sprintf("%s are not used as a base. %s. Nothing was reckoned; choose another base.", p.Ingredient.Name, p.Ingredient.Source),
-			}, true
-		}
+// Refused is the caution for an ingredient that must not be used at all; ok is
+// false for any other.
+func Refused(i *ingredient.Ingredient) (c Caution, ok bool) {
+	if !i.Has(ingredient.TagRefused) {
+		return Caution{}, false
 	}
-	return Caution{}, false
+	return Caution{
+		Code: "unsafe-base", Raised: true,
+		Text: fmt.Sprintf("%s are not used as a base. %s. Nothing was reckoned; choose another base.", i.Name, i.Source),
+	}, true
 }
 
 // Of lists the cautions of a drink, the raised ones first.
@@ -87,7 +92,7 @@ func Of(d Drink) []Caution {
 
 var rules = []func(*Drink) (Caution, bool){
 	soy, hotBlend, fridge, keptSoak, selenium, iodine, coumarin, nutmeg, freeSugars, honey, rice, xylitol, chocolate, crystals,
-	stones, herbs, clogs, gels, slime, tuber, unfortified, infant,
+	stones, herbs, separates, clogs, gels, slime, tuber, unfortified, infant,
 }
 
 // measured is a caution with a figure, raised from half of its limit.
@@ -172,7 +177,7 @@ func keptSoak(d *Drink) (Caution, bool) {
 // nearest to the limit.
 func (d *Drink) heldToADay(code, text, unit string, perServing float64, limit func(Drinker) float64) Caution {
 	who, value, most := d.nearest(perServing, limit)
-	return measured(code, fmt.Sprintf("%s Figure: the day of %s; limit: theirs.", text, who), value, most, unit)
+	return measured(code, text+" Figure: the day of "+who+"; limit: theirs.", value, most, unit)
 }
 
 func selenium(d *Drink) (Caution, bool) {
@@ -281,8 +286,19 @@ func gels(d *Drink) (Caution, bool) {
 
 func slime(d *Drink) (Caution, bool) {
 	return Caution{Code: "slime",
-		Text: "Oats and rice turn slimy: blend no longer than 30 seconds, with water at 10 °C or colder, and do not squeeze hard.",
-	}, d.has(ingredient.TagSlimes) && (d.BlendS > slimyBlendS || d.WaterC > slimyWaterC)
+		Text: "Oats and rice turn slimy: rinse them, blend no longer than 30 seconds, with water at 10 °C or colder, and do not squeeze hard.",
+	}, d.has(ingredient.TagSlimes) && (d.BlendS > slimyBlendS || d.WaterC > slimyWaterC || d.Squeezed)
+}
+
+func separates(d *Drink) (Caution, bool) {
+	pct := 100 * d.AddedOilG / math.Max(1, d.BatchG)
+	apart := pct > looseOilPct && !d.hasID("lecithin") && !d.hasID("lecithin-soy") && !d.Heated
+	if !apart {
+		return Caution{}, false
+	}
+	return Caution{Code: "oil-separates", Value: &pct, Unit: "% added oil",
+		Text: "So much added oil parts from the rest when it is cold, and coconut oil sets below 24 °C: blend it in warm, or with a little lecithin.",
+	}, true
 }
 
 func tuber(d *Drink) (Caution, bool) {

@@ -60,6 +60,7 @@ func TestLimitsHangOnWhoDrinks(t *testing.T) {
 		{"coumarin", map[string]float64{"cinnamon": 3}, []Drinker{grown}, 8, false},
 		{"coumarin", map[string]float64{"cinnamon": 3}, []Drinker{{Name: "twice", Age: Adult, ServingsDay: 2}}, 6, true},
 		{"coumarin", map[string]float64{"cinnamon-ceylon": 3}, nil, 6, false},
+		{"free-sugars", map[string]float64{"white-sugar": 60}, nil, 25, true}, // WHO 2015
 		{"free-sugars", map[string]float64{"white-sugar": 30}, []Drinker{{Name: "a", Age: To6}}, 19, false},
 		{"free-sugars", map[string]float64{"white-sugar": 60}, []Drinker{{Name: "a", Age: To10}}, 24, true},
 		{"nutmeg", map[string]float64{"nutmeg": 12}, nil, 5, true},

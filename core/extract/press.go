@@ -51,6 +51,9 @@ func (s Strainer) Words() string { return strainers[s].words }
 // where there is no limit.
 func (s Strainer) CapacityML() float64 { return strainers[s].capacityML }
 
+// Squeezes tells whether the pulp is squeezed hard.
+func (s Strainer) Squeezes() bool { return s == Bag || s == Cloth || s == Juicer }
+
 // Clogs tells whether fine seeds stop it up.
 func (s Strainer) Clogs() bool { return s == Sieve || s == Cloth || s == Gentle }
 

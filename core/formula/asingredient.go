@@ -7,9 +7,8 @@ import (
 )
 
 // carriedTags are the marks a drink passes on to what is made of it.
-var carriedTags = []ingredient.Tag{
-	ingredient.TagHoney, ingredient.TagXylitol, ingredient.TagChocolate, ingredient.TagRice, ingredient.TagDairy, ingredient.TagNutmeg,
-}
+const carriedTags = ingredient.TagHoney | ingredient.TagXylitol | ingredient.TagChocolate | ingredient.TagRice |
+	ingredient.TagDairy | ingredient.TagNutmeg | ingredient.TagHerb
 
 // AsIngredient is the finished drink as a liquid that other drinks can be made
 // with. A drink with a line that does not count cannot be one: what it holds
@@ -29,11 +28,9 @@ func (r *Reckoning) AsIngredient(id, name string) (*ingredient.Ingredient, bool)
 		Allergens:  r.Allergens, Vegan: r.Vegan != nil && *r.Vegan,
 		Source: "reckoned from the kitchen's own drink",
 	}
-	tags := []ingredient.Tag{ingredient.TagFluid}
-	for _, t := range carriedTags {
-		if r.batch.has(t) {
-			tags = append(tags, t)
-		}
+	tags := ingredient.TagFluid
+	for _, w := range r.batch.lines {
+		tags |= w.line.Ingredient.Tags() & carriedTags
 	}
-	return i.Tagged(tags...), true
+	return i.Tagged(tags), true
 }

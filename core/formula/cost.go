@@ -19,6 +19,9 @@ type Cost struct {
 // shell, peel or stone is paid for too. Water is free.
 func (b *batch) cost(r *Reckoning) Cost {
 	c := Cost{}
+	if b.d.Prices == nil {
+		return c
+	}
 	for _, w := range b.lines {
 		i := w.line.Ingredient
 		if i.ID == "water" || i.ID == "ice" {

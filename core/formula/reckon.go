@@ -54,6 +54,7 @@ type LineReckoning struct {
 	AmountErr  float64          // what that amount holds over the exact one, as a share
 	Kitchen    quantity.Amount  // in cups and spoons
 	Scoop      quantity.Scooped // in the kitchen's own measures; the zero Scooped where it has no drawer
+	ScaleErr   float64          // what the kitchen's scale may err by, as a share; 0 where it has none
 	KitchenErr float64          // what the kitchen measure holds over the exact amount, as a share
 	Role       ingredient.Role
 	Stage      ingredient.Stage
@@ -113,9 +114,11 @@ func (d *Drink) Reckon() (*Reckoning, error) {
 	}
 	r := &Reckoning{Factor: 1, Lines: make([]LineReckoning, len(d.Lines))}
 	lines := d.weigh(r)
-	if refused, ok := caution.Refused(d.parts(lines)); ok {
-		r.Cautions = []caution.Caution{refused}
-		return r, nil
+	for _, w := range lines {
+		if refused, ok := caution.Refused(w.line.Ingredient); ok {
+			r.Cautions = []caution.Caution{refused}
+			return r, nil
+		}
 	}
 	factor, err := d.factor(lines)
 	if err != nil {
@@ -199,6 +202,8 @@ func (d *Drink) measureLines(r *Reckoning, b *batch) {
 		out.Kitchen, out.KitchenErr = quantity.Kitchen(out.VolumeML, d.System, tolerance)
 		if d.Drawer != nil {
 			out.Scoop, _ = d.Drawer.Scoop(out.VolumeML, tolerance)
+			resolution, _ := d.Drawer.HasScale()
+			out.ScaleErr = resolution / 2 / w.g
 		}
 	}
 }
@@ -304,9 +309,13 @@ func (d *Drink) heldAgainstLimits(b *batch, r *Reckoning) caution.Drink {
 	held := caution.Drink{
 		Parts: d.parts(b.lines), BatchML: r.Drink.VolumeML, ServingML: r.Servings.SizeML,
 		FridgeC: d.FridgeC, BlendS: d.Method.BlendS, WaterC: d.Method.WaterC,
-		Clogs: d.Method.Strainer.Clogs(), Drinkers: d.Drinkers,
+		Clogs: d.Method.Strainer.Clogs(), Drinkers: d.Drinkers, BatchG: r.Drink.MassG,
+		Squeezed: d.Method.Strainer.Squeezes(), Heated: d.Cooking.Heat != extract.Unheated,
 	}
 	for _, w := range b.lines {
+		if w.line.Ingredient.Role == ingredient.FatRole && w.line.stage() != ingredient.Serve {
+			held.AddedOilG += w.g
+		}
 		share := w.g * r.Servings.SizeML / r.Drink.VolumeML
 		for c, of := range w.per {
 			held.PerServing[c] += of * share

@@ -184,7 +184,7 @@ func TestCost(t *testing.T) {
 	assert.InDelta(t, c.Batch/reckoned(t, d).Drink.VolumeML*1000, c.PerLitre, 1e-9)
 	assert.Empty(t, c.Unpriced)
 	assert.InDelta(t, .024, PerGram(6, 500, .5), 1e-12, "half of it is shell")
-	d.Prices = nil
+	d.Prices = Prices{}
 	c = reckoned(t, d).Cost
 	assert.False(t, c.Known)
 	assert.Equal(t, []string{"Pecans", "Maple syrup"}, c.Unpriced)

@@ -14,7 +14,7 @@ import (
 type Trial struct {
 	CupML    float64
 	Lines    []Line // what went into the cup
-	Returned bool   // the cup is poured back
+	Returned bool   // the cup is poured back, and so part of the batch again
 }
 
 // Addition is what a line of a trial comes to.
@@ -30,6 +30,7 @@ type Addition struct {
 type Tried struct {
 	Drink     Drink
 	RestML    float64
+	AfterML   float64 // in the jug when all is done: with the cup where it is poured back
 	Additions []Addition
 }
 
@@ -49,6 +50,10 @@ func (d *Drink) TryCup(t Trial) (*Tried, error) {
 		return nil, fault.New("cupML", fmt.Sprint(t.CupML), "is not a cup of this batch", fmt.Sprintf("use above 0 and below %.0f mL", r.Drink.VolumeML))
 	}
 	out := &Tried{Drink: *d, RestML: r.Drink.VolumeML - t.CupML}
+	out.AfterML = out.RestML
+	if t.Returned {
+		out.AfterML = r.Drink.VolumeML
+	}
 	out.Drink.Lines = slices.Clone(d.Lines)
 	for n, line := range t.Lines {
 		a, added, err := d.trialLine(line, t, r)

@@ -83,11 +83,7 @@ func (c *Catalogue) blend(i *Ingredient, parts string) error {
 		}
 		i.Parts = append(i.Parts, Share{of, v})
 		i.PerGram = i.PerGram.Plus(of.PerGram.Times(v))
-		for _, tag := range of.tags {
-			if !i.Has(tag) {
-				i.tags = append(i.tags, tag)
-			}
-		}
+		i.tags |= of.tags
 	}
 	return nil
 }
@@ -193,10 +189,14 @@ func readRow(header, record []string) (*Ingredient, error) {
 	return i, r.err
 }
 
-func (r *row) tags() []Tag {
-	var tags []Tag
-	for _, t := range strings.Fields(r.cells["tags"]) {
-		tags = append(tags, Tag(t))
+func (r *row) tags() Tag {
+	var tags Tag
+	for _, name := range strings.Fields(r.cells["tags"]) {
+		t, ok := tagNames[name]
+		if !ok && r.err == nil {
+			r.err = fmt.Errorf("tags: %q", name)
+		}
+		tags |= t
 	}
 	return tags
 }

@@ -141,14 +141,18 @@ func TestSweetnessFollowsFromTheSugars(t *testing.T) {
 		"white-sugar": 0.999,
 		"honey":       .0089 + .3575*.69 + .4094*1.14 + .031*.63 + .0144*.46,
 		"agave":       .1243*.69 + .556*1.14,
+		"maple-syrup": .583 + .016*.69 + .005*1.14,
+		"molasses":    .294 + .1192*.69 + .1279*1.14,
 		"xylitol":     .998 * 1.02,
 	} {
 		i, ok := Standard().ByID(id)
 		require.True(t, ok, id)
 		assert.InDelta(t, want, i.PerGram.SucroseEquivalentG(), 1e-3, id)
 	}
-	invert := Content{Glucose: .5, Fructose: .5}
-	assert.InEpsilon(t, .95, invert.SucroseEquivalentG(), .04, "invert sugar, Belitz: .95")
+	// A gram of sucrose takes up water when it is inverted (342.30 g/mol and
+	// 18.02 g of water): the invert sugar of it is as sweet as Belitz says, .95.
+	invert := Content{Glucose: .5, Fructose: .5}.Times((342.30 + 18.02) / 342.30)
+	assert.InEpsilon(t, .95, invert.SucroseEquivalentG(), .03)
 }
 
 // Source: 21 CFR 101.9(c)(1), general factors.
@@ -206,6 +210,14 @@ func TestSuggestForgivesALetterInSix(t *testing.T) {
 			}
 		}
 	}
+}
+
+// Common practice, no source: cashews swell by a quarter to a third.
+func TestCashewsSwellByAQuarterToAThird(t *testing.T) {
+	t.Parallel()
+	cashew, _ := Standard().ByID("cashew")
+	assert.GreaterOrEqual(t, cashew.Swelling, 1.25)
+	assert.LessOrEqual(t, cashew.Swelling, 4./3)
 }
 
 func TestBlendsAreTheSumOfTheirParts(t *testing.T) {

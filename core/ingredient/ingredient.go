@@ -3,7 +3,6 @@
 package ingredient
 
 import (
-	"slices"
 	"strings"
 
 	"plushladle/core/quantity"
@@ -61,31 +60,55 @@ const (
 	Soluble  Class = "soluble"
 )
 
-// Tag marks an ingredient for a rule that concerns only a few.
-type Tag string
+// Tag marks an ingredient for a rule that concerns only a few. Tags are bits,
+// so that an ingredient can carry several.
+type Tag uint32
 
 // The tags.
 const (
-	TagFluid     Tag = "fluid"     // an ounce of it is a fluid ounce
-	TagRefused   Tag = "refused"   // unsafe as a base; nothing is computed
-	TagBoil      Tag = "boil"      // never raw
-	TagKept      Tag = "kept"      // its soaking liquid stays in the drink
-	TagClogs     Tag = "clogs"     // clogs cloth and sieve
-	TagGels      Tag = "gels"      // gels in water
-	TagSlimes    Tag = "slimes"    // turns slimy when ground long or warm
-	TagHorchata  Tag = "horchata"  // makes the drink a horchata
-	TagNog       Tag = "nog"       // makes a sweet drink a nog
-	TagBlend     Tag = "blend"     // makes the drink a herb or cocoa blend
-	TagStrong    Tag = "strong"    // a strong spice, eased when a batch grows
-	TagNutmeg    Tag = "nutmeg"    // toxic in quantity
-	TagHoney     Tag = "honey"     // not under twelve months
-	TagXylitol   Tag = "xylitol"   // poisonous to dogs
-	TagChocolate Tag = "chocolate" // poisonous to dogs
-	TagRice      Tag = "rice"      // inorganic arsenic; not for small children
-	TagDairy     Tag = "dairy"     // shortens the drink's life
-	TagTuber     Tag = "tuber"     // called a nut and is none
-	TagHerb      Tag = "herb"      // a herb or mushroom taken for more than its taste
+	TagFluid     Tag = 1 << iota // an ounce of it is a fluid ounce
+	TagRefused                   // unsafe as a base; nothing is computed
+	TagBoil                      // never raw
+	TagKept                      // its soaking liquid stays in the drink
+	TagClogs                     // clogs cloth and sieve
+	TagGels                      // gels in water
+	TagSlimes                    // turns slimy when ground long or warm
+	TagHorchata                  // makes the drink a horchata
+	TagNog                       // makes a sweet drink a nog
+	TagBlend                     // makes the drink a herb or cocoa blend
+	TagStrong                    // a strong spice, eased when a batch grows
+	TagNutmeg                    // toxic in quantity
+	TagHoney                     // not under twelve months
+	TagXylitol                   // poisonous to dogs
+	TagChocolate                 // poisonous to dogs
+	TagRice                      // inorganic arsenic; not for small children
+	TagDairy                     // shortens the drink's life
+	TagTuber                     // called a nut and is none
+	TagHerb                      // a herb or mushroom taken for more than its taste
 )
+
+// tagNames are the tags as the catalogue writes them.
+var tagNames = map[string]Tag{
+	"fluid":     TagFluid,
+	"refused":   TagRefused,
+	"boil":      TagBoil,
+	"kept":      TagKept,
+	"clogs":     TagClogs,
+	"gels":      TagGels,
+	"slimes":    TagSlimes,
+	"horchata":  TagHorchata,
+	"nog":       TagNog,
+	"blend":     TagBlend,
+	"strong":    TagStrong,
+	"nutmeg":    TagNutmeg,
+	"honey":     TagHoney,
+	"xylitol":   TagXylitol,
+	"chocolate": TagChocolate,
+	"rice":      TagRice,
+	"dairy":     TagDairy,
+	"tuber":     TagTuber,
+	"herb":      TagHerb,
+}
 
 // Span is a minimum, a usual and a maximum, in the unit of the field.
 type Span struct{ Min, Ideal, Max float64 }
@@ -131,7 +154,7 @@ type Ingredient struct {
 	Parts       []Share // of a blend; empty for anything else
 	Character   string  // what a sweetener brings besides sweetness
 	Source      string
-	tags        []Tag
+	tags        Tag
 	folded      [][]rune // its name and aliases, for the search
 }
 
@@ -149,7 +172,7 @@ type Share struct {
 }
 
 // Tagged is a copy of the ingredient with the given tags.
-func (i Ingredient) Tagged(tags ...Tag) *Ingredient {
+func (i Ingredient) Tagged(tags Tag) *Ingredient {
 	i.tags = tags
 	return &i
 }
@@ -166,8 +189,11 @@ func (i *Ingredient) FormIn(words string) Form {
 
 // Has tells whether the ingredient carries the tag.
 func (i *Ingredient) Has(t Tag) bool {
-	return slices.Contains(i.tags, t)
+	return i.tags&t != 0
 }
+
+// Tags are all it carries.
+func (i *Ingredient) Tags() Tag { return i.tags }
 
 // NeedsSoak tells whether its soak has a minimum, so that it is taken as
 // soaked unless its line says otherwise.

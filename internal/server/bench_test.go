@@ -6,6 +6,7 @@ import (
 	"io"
 	"net"
 	"net/http"
+	"strings"
 	"testing"
 	"time"
 
@@ -50,6 +51,19 @@ func BenchmarkReckonAgainstEmptyHandlers(b *testing.B) {
 				respond(b, tt.method, address+tt.path, tt.body)
 			}
 		})
+	}
+}
+
+// BenchmarkPaste reads two hundred lines as they were copied.
+func BenchmarkPaste(b *testing.B) {
+	c := newClient(b)
+	s := &server{store: c.store, now: func() time.Time { return c.now }, log: c.log}
+	lines := []string{"1 1/2 cups raw hazelnuts, soaked overnight", "2 tbsp + 1 tsp maple syrup", "1 (14 oz) can coconut milk", "a splash of joy", "½ tsp nutmeg"}
+	text := strings.Repeat(strings.Join(lines, "\n")+"\n", 40)
+	for b.Loop() {
+		out, err := s.paste(&body[Paste]{Paste{text}})
+		require.NoError(b, err)
+		require.Len(b, out.Lines, 200)
 	}
 }
 

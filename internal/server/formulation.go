@@ -324,8 +324,9 @@ func (s *server) blend(in *body[ToBlend]) (Blended, error) {
 // Trial is a cup sweetened or spiced first.
 type Trial struct {
 	OnBench
-	CupML float64  `json:"cupML"`
-	Lines []string `json:"lines" maxItems:"20" doc:"what went into the cup, a line each"`
+	CupML    float64  `json:"cupML"`
+	Lines    []string `json:"lines" maxItems:"20" doc:"what went into the cup, a line each"`
+	Returned bool     `json:"returned" doc:"the cup is poured back"`
 }
 
 // Tried is what the rest of the batch takes.
@@ -333,6 +334,7 @@ type Tried struct {
 	Formula   kitchen.Formula `json:"formula" doc:"the drink with the additions at its full size"`
 	Reckoning Reckoning       `json:"reckoning"`
 	RestML    float64         `json:"restML"`
+	AfterML   float64         `json:"afterML" doc:"in the jug when all is done, as far as the cup goes back"`
 	Additions []Addition      `json:"additions"`
 }
 
@@ -357,11 +359,11 @@ func (s *server) tryCup(in *body[Trial]) (Tried, error) {
 	if len(lines) == 0 {
 		return Tried{}, fault.New("lines", "", "nothing went into the cup yet", "write what did: 1/2 tsp maple syrup")
 	}
-	tried, err := b.drink.TryCup(formula.Trial{CupML: in.Body.CupML, Lines: lines})
+	tried, err := b.drink.TryCup(formula.Trial{CupML: in.Body.CupML, Lines: lines, Returned: in.Body.Returned})
 	if err != nil {
 		return Tried{}, err
 	}
-	out := Tried{RestML: tried.RestML, Additions: make([]Addition, len(tried.Additions))}
+	out := Tried{RestML: tried.RestML, AfterML: tried.AfterML, Additions: make([]Addition, len(tried.Additions))}
 	for n, a := range tried.Additions {
 		out.Additions[n] = Addition(a)
 	}

@@ -84,11 +84,12 @@ func TestKitchenWork(t *testing.T) {
 	assert.Equal(t, "body.b", c.refused("POST", "/api/blends", ToBlend{A: "coconut milk", B: "salt", Of: "fat", Target: 10, VolumeML: 500}).Errors[0].Location)
 	assert.Equal(t, "body.target", c.refused("POST", "/api/blends", ToBlend{A: "coconut milk", B: "oat milk", Of: "fat", Target: 50, VolumeML: 500}).Errors[0].Location)
 
-	trial := call[Tried](c, "POST", "/api/trials", Trial{on, 100, []string{"1/2 tsp honey", ""}})
+	trial := call[Tried](c, "POST", "/api/trials", Trial{on, 100, []string{"1/2 tsp honey", ""}, true})
 	require.Len(t, trial.Additions, 1)
 	assert.Len(t, trial.Formula.Lines, 6)
-	assert.Equal(t, "body.lines[1]", c.refused("POST", "/api/trials", Trial{on, 100, []string{"", "joy"}}).Errors[0].Location)
-	assert.Equal(t, "body.lines", c.refused("POST", "/api/trials", Trial{on, 100, []string{" "}}).Errors[0].Location)
+	assert.InDelta(t, trial.RestML+100, trial.AfterML, 1e-6, "the cup goes back")
+	assert.Equal(t, "body.lines[1]", c.refused("POST", "/api/trials", Trial{on, 100, []string{"", "joy"}, false}).Errors[0].Location)
+	assert.Equal(t, "body.lines", c.refused("POST", "/api/trials", Trial{on, 100, []string{" "}, false}).Errors[0].Location)
 
 	split := call[[]SplitDrink](c, "POST", "/api/splits", Split{on, []Portion{{"flask", 300, []string{"1 tbsp cocoa"}}, {"plain", 0, []string{}}}})
 	assert.Contains(t, split[0].Formula.Lines[5].Ingredient, "Cocoa")
@@ -106,6 +107,19 @@ func TestKitchenWork(t *testing.T) {
 
 	nudged := call[Nudged](c, "POST", "/api/nudges", on)
 	assert.Empty(t, nudged.Changes, "all of it is in cups and spoons already")
+}
+
+// Three hundred lines are taken, and solved for.
+func TestThreeHundredLines(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	f := c.creamer()
+	for n := len(f.Lines); n < 300; n++ {
+		f.Lines = append(f.Lines, kitchen.Line{Key: fmt.Sprint("s", n), Ingredient: "Maple syrup", Amount: "1/4 tsp"})
+	}
+	to := 9.
+	out := call[Turned](c, "POST", "/api/turns", Turn{Formula: f, Dial: "sweetness", Value: &to})
+	assert.InDelta(t, 9, out.Reckoning.Dials[0].Value, .05)
 }
 
 func TestSizedByBottlesAndByDays(t *testing.T) {

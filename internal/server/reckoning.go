@@ -227,7 +227,7 @@ func presentLines(d *formula.Drink, keys []string, lineErrors []error, r *formul
 			Key: keys[n], Understood: l.Understood, Name: d.Lines[n].Name, Role: string(l.Role), Stage: string(l.Stage),
 			MassG: l.MassG, Amount: l.Amount.String(), Kitchen: l.Kitchen.String(), Contributes: contributes[n], Note: l.Note,
 		}
-		lines[n].scooped(l.Scoop, d.Drawer != nil && !l.Amount.IsCount())
+		lines[n].scooped(l, d.Drawer != nil && !l.Amount.IsCount())
 		if r.Factor != 1 && l.Scoop.Text != "" && !l.Amount.IsMetric() {
 			lines[n].Amount = l.Scoop.Text // of measures that exist, those that are there
 		}
@@ -249,14 +249,27 @@ func presentLines(d *formula.Drink, keys []string, lineErrors []error, r *formul
 // toldError is the error of a measure from which on it is told, as a share.
 const toldError = 0.01
 
-// scooped puts the drawer's own measures in the place of those there are in all.
-func (l *LineFigure) scooped(s quantity.Scooped, hasDrawer bool) {
+// coarseScale is the error of a scale from which on it is too coarse, as a share.
+const coarseScale = 0.05
+
+// scooped puts the drawer's own measures in the place of those there are in
+// all, and says what to do where none fits.
+func (l *LineFigure) scooped(r formula.LineReckoning, hasDrawer bool) {
 	if !hasDrawer || l.Kitchen == "" {
 		return
 	}
+	s := r.Scoop
 	l.Kitchen = s.Text
-	if s.Stock != nil {
+	switch {
+	case s.Text != "":
+	case s.Stock != nil:
 		l.Stock = "too little for the spoons: " + s.Stock.String()
+	case r.ScaleErr == 0:
+		l.Stock = "no spoon comes near; a scale would"
+	case r.ScaleErr > coarseScale:
+		l.Stock = "no spoon comes near, and the scale is too coarse: make more, or bring it to the spoons you have"
+	default:
+		l.Stock = "no spoon comes near: weigh it"
 	}
 	if math.Abs(s.ErrorShare) > toldError {
 		l.KitchenPct = 100 * s.ErrorShare

@@ -1,6 +1,7 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { keepPreviousData, replaceEqualDeep, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useRef } from 'react'
 import { answer, api } from './client'
-import type { Formula, Kitchen, NewBatch, Pantry } from './schema'
+import type { Formula, Kitchen, NewBatch, Pantry, Reckoning } from './schema'
 
 export const useKitchen = () => useQuery({ queryKey: ['kitchen'], queryFn: () => answer(api.GET('/api/kitchen')) })
 
@@ -16,14 +17,17 @@ export function useSetKitchen() {
   })
 }
 
-/** useReckoning reckons the formula anew whenever it changes, and shows the last figures until the new ones are there. */
+/** useReckoning reckons the formula anew whenever it changes, and shows the last figures until the new ones are there. What did not change stays the same object, so that only what did is drawn anew. */
 export function useReckoning(name: string, formula: Formula, madeOn = '') {
-  return useQuery({
+  const last = useRef<Reckoning>(undefined)
+  const query = useQuery({
     queryKey: ['reckoning', formula, madeOn],
     queryFn: ({ signal }) => answer(api.POST('/api/reckonings', { body: { name, formula, madeOn }, signal })),
     placeholderData: keepPreviousData,
     gcTime: 10_000,
   })
+  if (query.data) last.current = replaceEqualDeep(last.current, query.data)
+  return { data: query.data && last.current, error: query.error }
 }
 
 export function useSuggestions(typed: string) {

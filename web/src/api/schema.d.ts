@@ -1544,9 +1544,16 @@ export interface components {
             /** @description what went into the cup, a line each */
             lines: string[];
             name: string;
+            /** @description the cup is poured back */
+            returned: boolean;
         };
         Tried: {
             additions: components["schemas"]["Addition"][];
+            /**
+             * Format: double
+             * @description in the jug when all is done, as far as the cup goes back
+             */
+            afterML: number;
             /** @description the drink with the additions at its full size */
             formula: components["schemas"]["Formula"];
             reckoning: components["schemas"]["Reckoning"];

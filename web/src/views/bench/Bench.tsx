@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { type ReactNode, useRef, useState } from 'react'
+import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { Redirect } from 'wouter'
 import { answer, api, Refused } from '../../api/client'
 import { useDrinks, useKitchen, useReckoning } from '../../api/hooks'
@@ -19,7 +19,8 @@ import { SizeBar } from './SizeBar'
 import { Strip } from './Strip'
 import { dropBackup, settled } from './saving'
 import { useBenchKeys } from './useBenchKeys'
-import { type BenchDraft, useDraft } from './useDraft'
+import { type BenchDraft, type Edits, useDraft } from './useDraft'
+import type { Turnable } from './useTurn'
 import { VersionDialog } from './VersionDialog'
 import { WorkMenu, type WorkSheet, WorkSheets } from './WorkMenu'
 
@@ -77,6 +78,7 @@ type Sheet = 'made' | 'version' | 'details'
 function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) {
   const bench = useDraft(drink)
   const reckoning = useReckoning(bench.draft.name, bench.draft.formula)
+  const turnable = useTurnable(bench)
   const [sheet, setSheet] = useState<Sheet>()
   const [work, setWork] = useState<WorkSheet>()
   const [swap, setSwap] = useState<string>()
@@ -89,10 +91,14 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
     const body = { name: bench.draft.name, formula: bench.draft.formula, madeOn: '' }
     bench.setFormula(await answer(api.POST('/api/formulas/at-size', { body })))
   }
-  const backTo = (number: number) => {
-    const version = bench.kept.versions.find((v) => v.number === number)
-    if (version) bench.setFormula(version.formula)
-  }
+  const { kept, edits } = bench
+  const backTo = useCallback(
+    (number: number) => {
+      const version = kept.versions.find((v) => v.number === number)
+      if (version) edits.setFormula(version.formula)
+    },
+    [kept, edits],
+  )
   return (
     <main className="flex grow flex-col gap-3">
       <div className="flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
@@ -106,11 +112,14 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
         </div>
         <div className="grid min-w-0 gap-3">
           <Jug r={r} />
-          <Ways bench={bench} onMethod={() => setWork('method')}>
-            <WorkMenu reckoned={r?.reckoned ?? false} onOpen={setWork} />
-          </Ways>
+          <Ways
+            strainer={bench.draft.formula.strainer}
+            edits={bench.edits}
+            reckoned={r?.reckoned ?? false}
+            onOpen={setWork}
+          />
         </div>
-        {r && <Dials r={r} bench={bench} onDetails={() => setSheet('details')} />}
+        {r && <Dials r={r} bench={turnable} onDetails={() => setSheet('details')} />}
       </div>
       <Strip r={r} currency={currency} shopPrice={bench.draft.formula.shopPrice}>
         <Button onClick={() => setSheet('version')} disabled={bench.kept.isVersion > 0 && bench.state.is === 'saved'}>
@@ -138,6 +147,16 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
   )
 }
 
+/** useTurnable is the Bench as the dials see it, the same object while its draft changes. */
+function useTurnable(bench: BenchDraft): Turnable {
+  const draft = useRef(bench.draft)
+  useEffect(() => {
+    draft.current = bench.draft
+  })
+  const { edits } = bench
+  return useMemo(() => ({ draft, edits }), [edits])
+}
+
 function Jug({ r }: { r?: Reckoning }) {
   if (!r?.reckoned) {
     return (
@@ -147,22 +166,28 @@ function Jug({ r }: { r?: Reckoning }) {
   return <JugDrawing r={r} />
 }
 
+type WaysProps = {
+  strainer: Formula['strainer']
+  edits: Edits
+  reckoned: boolean
+  onOpen: (sheet: WorkSheet) => void
+}
+
 /** Ways are how the drink is strained, the rest of the method, and what else can be done with it. */
-function Ways({ bench, onMethod, children }: { bench: BenchDraft; onMethod: () => void; children: ReactNode }) {
-  const { formula } = bench.draft
+const Ways = memo(function Ways({ strainer, edits, reckoned, onOpen }: WaysProps) {
   return (
     <div className="flex flex-wrap justify-center gap-2">
       <Select
         label="Strained"
-        value={formula.strainer}
+        value={strainer}
         choices={strainers}
-        onChange={(v) => bench.setFormula({ strainer: v as Formula['strainer'] })}
+        onChange={(v) => edits.setFormula({ strainer: v as Formula['strainer'] })}
       />
-      <Button onClick={onMethod}>Method</Button>
-      {children}
+      <Button onClick={() => onOpen('method')}>Method</Button>
+      <WorkMenu reckoned={reckoned} onOpen={onOpen} />
     </div>
   )
-}
+})
 
 /** Conflict says that another tab saved first, and lets the cook choose. */
 function Conflict({ bench, onReopen }: { bench: BenchDraft; onReopen: () => void }) {

@@ -1,11 +1,10 @@
 import { ChevronDown } from 'lucide-react'
 import { Slider } from 'radix-ui'
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import type { Dial } from '../../api/schema'
 import { toTenth } from '../../ui/format'
 import { Menu, MenuCheck, MenuHead } from '../../ui/Menu'
-import type { BenchDraft } from './useDraft'
-import { type DialName, useTurn } from './useTurn'
+import { type DialName, type Turnable, useTurn } from './useTurn'
 
 /** Pigments of each dial's bands, from faint to full. */
 const pigments: Record<string, string> = {
@@ -27,7 +26,7 @@ const figureOf = (d: Dial) => {
 const steps = 1000
 
 /** DialRow is a dial: its figure, its scale, and a marker to drag or to move with the arrow keys. */
-export function DialRow({ d, bench }: { d: Dial; bench: BenchDraft }) {
+export const DialRow = memo(function DialRow({ d, bench }: { d: Dial; bench: Turnable }) {
   const [give, setGive] = useState('')
   const giver = d.givers.some((g) => g.key === give) ? give : ''
   const turn = useTurn(bench, d.name.toLowerCase() as DialName, giver)
@@ -100,7 +99,7 @@ export function DialRow({ d, bench }: { d: Dial; bench: BenchDraft }) {
       </p>
     </div>
   )
-}
+})
 
 /** GivenBy lets the cook choose which line gives for the dial. */
 function GivenBy({ d, give, onGive }: { d: Dial; give: string; onGive: (key: string) => void }) {

@@ -3,9 +3,9 @@ import { toDay } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
 import { Tray } from '../../ui/Tray'
 import { DialRow } from './DialRow'
-import type { BenchDraft } from './useDraft'
+import type { Turnable } from './useTurn'
 
-type Props = { r: Reckoning; bench: BenchDraft; onDetails: () => void }
+type Props = { r: Reckoning; bench: Turnable; onDetails: () => void }
 
 /** Dials show sweetness, fat, strength, spice and keeping on their scales; all but keeping can be set. */
 export function Dials({ r, bench, onDetails }: Props) {

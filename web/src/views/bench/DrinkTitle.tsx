@@ -1,8 +1,9 @@
 import { ChevronDown, Redo2, Undo2 } from 'lucide-react'
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { useLocation } from 'wouter'
 import { Refused } from '../../api/client'
 import { useDrinks, useRemoveDrink, useStartDrink } from '../../api/hooks'
+import type { Drink } from '../../api/schema'
 import { Button, IconButton } from '../../ui/Button'
 import { toMonth } from '../../ui/format'
 import { Menu, MenuHead, MenuItem, MenuRule } from '../../ui/Menu'
@@ -34,7 +35,7 @@ export function DrinkTitle({ bench, onVersion }: { bench: BenchDraft; onVersion:
         </IconButton>
       </div>
       <p className="flex flex-wrap items-center gap-x-2 text-mute">
-        <Versions bench={bench} onVersion={onVersion} />
+        <Versions kept={bench.kept} onVersion={onVersion} />
         <span aria-hidden>·</span>
         <span role="status">{saveWords(bench.state)}</span>
       </p>
@@ -55,8 +56,10 @@ function saveWords(s: SaveState): string {
   }
 }
 
-function Versions({ bench, onVersion }: { bench: BenchDraft; onVersion: (number: number) => void }) {
-  const { versions, isVersion } = bench.kept
+type VersionsProps = { kept: Drink; onVersion: (number: number) => void }
+
+const Versions = memo(function Versions({ kept, onVersion }: VersionsProps) {
+  const { versions, isVersion } = kept
   const newest = versions[0]
   if (!newest) return <span>no version kept yet</span>
   const words = isVersion ? `Version ${newest.number}` : `Changed since version ${newest.number}`
@@ -80,10 +83,10 @@ function Versions({ bench, onVersion }: { bench: BenchDraft; onVersion: (number:
       ))}
     </Menu>
   )
-}
+})
 
 /** DrinksMenu lists all drinks, and begins a new one. */
-export function DrinksMenu({ id }: { id?: number }) {
+export const DrinksMenu = memo(function DrinksMenu({ id }: { id?: number }) {
   const drinks = useDrinks()
   const start = useStartDrink()
   const remove = useRemoveDrink()
@@ -125,4 +128,4 @@ export function DrinksMenu({ id }: { id?: number }) {
       )}
     </>
   )
-}
+})

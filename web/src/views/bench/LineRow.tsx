@@ -68,6 +68,7 @@ export const LineRow = memo(function LineRow({ line, figure, edits, sized, above
           <LineMenu {...cell} above={above} below={below} onSwap={onSwap} />
         </div>
       </div>
+      {figure?.stock && <p className="pl-4.5 text-[13px] leading-tight text-mute">{figure.stock}</p>}
       <ErrorText id={cell.errorID}>{figure?.error}</ErrorText>
     </li>
   )
@@ -83,7 +84,7 @@ function NameCell({ line, figure, edits, errorID, onTyping }: CellProps & { onTy
     onTyping(is ? line.key : undefined)
   }
   const wrong = figure?.errorField === 'ingredient'
-  const details = [figure?.contributes, line.stage, figure?.stock, figure?.note, line.note].filter(Boolean)
+  const details = [figure?.contributes, line.stage, figure?.note, line.note].filter(Boolean)
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: only watches whether the input inside has the focus
     <div className="min-w-0 grow max-sm:w-[85%]" onFocus={() => attend(true)} onBlur={() => attend(false)}>

@@ -1,5 +1,5 @@
 import { Plus } from 'lucide-react'
-import { type Ref, useRef, useState } from 'react'
+import { memo, type Ref, useRef, useState } from 'react'
 import { answer, api, Refused } from '../../api/client'
 import { useSuggestions } from '../../api/hooks'
 import type { Reckoning } from '../../api/schema'
@@ -8,7 +8,7 @@ import { ErrorText } from '../../ui/Field'
 import { Tray } from '../../ui/Tray'
 import { groupLines } from './groups'
 import { LineRow } from './LineRow'
-import type { BenchDraft } from './useDraft'
+import type { BenchDraft, Edits } from './useDraft'
 
 type Props = {
   bench: BenchDraft
@@ -52,12 +52,12 @@ export function Lines({ bench, reckoning, addRef, onSwap }: Props) {
           </ul>
         </div>
       ))}
-      <AddLine bench={bench} inputRef={addRef} />
+      <AddLine edits={bench.edits} inputRef={addRef} />
     </Tray>
   )
 }
 
-function AddLine({ bench, inputRef }: { bench: BenchDraft; inputRef: Ref<HTMLInputElement> }) {
+const AddLine = memo(function AddLine({ edits, inputRef }: { edits: Edits; inputRef: Ref<HTMLInputElement> }) {
   const [text, setText] = useState('')
   const [error, setError] = useState<string>()
   const suggestions = useSuggestions(text)
@@ -66,7 +66,7 @@ function AddLine({ bench, inputRef }: { bench: BenchDraft; inputRef: Ref<HTMLInp
     setText('')
     setError(undefined)
     try {
-      bench.addLine(await answer(api.POST('/api/lines', { body: { text: line } })))
+      edits.addLine(await answer(api.POST('/api/lines', { body: { text: line } })))
     } catch (e) {
       setText((typedSince) => typedSince || line)
       setError(e instanceof Refused ? e.message : 'The line could not be read.')
@@ -100,4 +100,4 @@ function AddLine({ bench, inputRef }: { bench: BenchDraft; inputRef: Ref<HTMLInp
       <ErrorText id="add-line-error">{error}</ErrorText>
     </div>
   )
-}
+})

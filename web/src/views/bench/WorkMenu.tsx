@@ -1,5 +1,5 @@
 import { ChevronDown } from 'lucide-react'
-import { lazy, Suspense } from 'react'
+import { lazy, memo, Suspense } from 'react'
 import type { Reckoning } from '../../api/schema'
 import { Button } from '../../ui/Button'
 import { Menu, MenuItem, MenuRule } from '../../ui/Menu'
@@ -41,8 +41,10 @@ const work: { sheet: WorkSheet; label: string; needsDrink: boolean; ruleAfter?: 
   { sheet: 'export', label: 'Print or take elsewhere', needsDrink: true },
 ]
 
+type MenuProps = { reckoned: boolean; onOpen: (sheet: WorkSheet) => void }
+
 /** WorkMenu lists what else can be done with the drink. */
-export function WorkMenu({ reckoned, onOpen }: { reckoned: boolean; onOpen: (sheet: WorkSheet) => void }) {
+export const WorkMenu = memo(function WorkMenu({ reckoned, onOpen }: MenuProps) {
   const trigger = (
     <Button>
       Work on it <ChevronDown size={16} aria-hidden />
@@ -60,7 +62,7 @@ export function WorkMenu({ reckoned, onOpen }: { reckoned: boolean; onOpen: (she
       ))}
     </Menu>
   )
-}
+})
 
 type Props = {
   bench: BenchDraft

@@ -1,13 +1,17 @@
 import { useQueryClient } from '@tanstack/react-query'
-import { useRef, useState } from 'react'
+import { type RefObject, startTransition, useRef, useState } from 'react'
 import { answer, api, Refused } from '../../api/client'
 import type { Formula, Turn } from '../../api/schema'
-import type { BenchDraft } from './useDraft'
+import type { Draft } from './history'
+import type { Edits } from './useDraft'
 
 export type DialName = Turn['dial']
 
+/** Turnable is what a dial needs of the Bench: the draft as it is now, and the way to change it. It stays the same object. */
+export type Turnable = { draft: RefObject<Draft>; edits: Edits }
+
 /** useTurn sets a dial: while it is dragged every step is solved from the amounts it began with, the newest step winning. */
-export function useTurn(bench: BenchDraft, dial: DialName, give: string) {
+export function useTurn({ draft, edits }: Turnable, dial: DialName, give: string) {
   const client = useQueryClient()
   const begun = useRef<Formula>(undefined)
   const waiting = useRef<number>(undefined)
@@ -21,15 +25,18 @@ export function useTurn(bench: BenchDraft, dial: DialName, give: string) {
       return
     }
     busy.current = true
-    const { name, formula } = bench.draft
+    const { name, formula } = draft.current
     begun.current ??= formula
     try {
       const body = { name, formula: begun.current, dial, position, give }
       const turned = await answer(api.POST('/api/turns', { body }))
       client.setQueryData(['reckoning', turned.formula, ''], turned.reckoning)
-      bench.setFormula(turned.formula, `dial-${dial}`)
-      setSaid(turned.said)
-      setProblem(undefined)
+      startTransition(() => {
+        // drawn between frames, so that the marker keeps up with the hand
+        edits.setFormula(turned.formula, `dial-${dial}`)
+        setSaid(turned.said)
+        setProblem(undefined)
+      })
     } catch (e) {
       setProblem(e instanceof Refused ? e.message : 'The dial could not be set.')
     } finally {

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { answer, api } from '../../../api/client'
 import { Button } from '../../../ui/Button'
+import { Check } from '../../../ui/Check'
 import { toGrams, toMillilitres } from '../../../ui/format'
 import { NumberField } from '../../../ui/NumberField'
 import { Sheet } from '../../../ui/Sheet'
@@ -15,7 +16,8 @@ export function TrialSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
   const [cupML, setCupML] = useState(100)
   const [text, setText] = useState('')
   const lines = text.split('\n')
-  const body = { name, formula, cupML, lines }
+  const [returned, setReturned] = useState(false)
+  const body = { name, formula, cupML, lines, returned }
   const trial = useAsk('trial', body, () => answer(api.POST('/api/trials', { body })), text.trim() !== '')
   const wrongLine = Object.entries(trial.fields).find(([field]) => field.startsWith('lines'))?.[1]
   return (
@@ -40,6 +42,7 @@ export function TrialSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
         error={text.trim() === '' ? undefined : wrongLine}
         onChange={(e) => setText(e.target.value)}
       />
+      <Check label="The cup is poured back" checked={returned} onChange={setReturned} />
       {trial.data && text.trim() !== '' && (
         <>
           <Table
@@ -50,6 +53,7 @@ export function TrialSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
               cells: [a.name, toGrams(a.inCupG), `${a.toRest} (${toGrams(a.toRestG)})`],
             }))}
           />
+          <p className="text-mute">{toMillilitres(trial.data.afterML)} in the jug when that is done.</p>
           <Button
             primary
             onClick={() => {
