@@ -76,18 +76,21 @@ func Refused(i *ingredient.Ingredient) (c Caution, ok bool) {
 
 // Of lists the cautions of a drink, the raised ones first.
 func Of(d Drink) []Caution {
-	var raised, plain []Caution
+	found := make([]Caution, 0, len(rules))
+	raised := 0
 	for _, rule := range rules {
 		c, applies := rule(&d)
-		switch {
-		case !applies:
-		case c.Raised:
-			raised = append(raised, c)
-		default:
-			plain = append(plain, c)
+		if !applies {
+			continue
+		}
+		found = append(found, c)
+		if c.Raised {
+			copy(found[raised+1:], found[raised:])
+			found[raised] = c
+			raised++
 		}
 	}
-	return append(raised, plain...)
+	return found
 }
 
 var rules = []func(*Drink) (Caution, bool){

@@ -47,15 +47,15 @@ type Reckoning struct {
 // LineReckoning is one line at the drink's size.
 type LineReckoning struct {
 	Understood bool
-	Err        error            // why it does not count; nil where it does
-	MassG      float64          // at this size
-	VolumeML   float64          // as it lies in the measure
-	Amount     quantity.Amount  // at this size, in the style it was written in
-	AmountErr  float64          // what that amount holds over the exact one, as a share
-	Kitchen    quantity.Amount  // in cups and spoons
-	Scoop      quantity.Scooped // in the kitchen's own measures; the zero Scooped where it has no drawer
-	ScaleErr   float64          // what the kitchen's scale may err by, as a share; 0 where it has none
-	KitchenErr float64          // what the kitchen measure holds over the exact amount, as a share
+	Err        error             // why it does not count; nil where it does
+	MassG      float64           // at this size
+	VolumeML   float64           // as it lies in the measure
+	Amount     quantity.Amount   // at this size, in the style it was written in
+	AmountErr  float64           // what that amount holds over the exact one, as a share
+	Kitchen    quantity.Amount   // in cups and spoons
+	Scoop      *quantity.Scooped // in the kitchen's own measures; nil where it has no drawer
+	ScaleErr   float64           // what the kitchen's scale may err by, as a share; 0 where it has none
+	KitchenErr float64           // what the kitchen measure holds over the exact amount, as a share
 	Role       ingredient.Role
 	Stage      ingredient.Stage
 	Note       string // what was taken for it
@@ -201,7 +201,8 @@ func (d *Drink) measureLines(r *Reckoning, b *batch) {
 		}
 		out.Kitchen, out.KitchenErr = quantity.Kitchen(out.VolumeML, d.System, tolerance)
 		if d.Drawer != nil {
-			out.Scoop, _ = d.Drawer.Scoop(out.VolumeML, tolerance)
+			scoop, _ := d.Drawer.Scoop(out.VolumeML, tolerance)
+			out.Scoop = &scoop
 			resolution, _ := d.Drawer.HasScale()
 			out.ScaleErr = resolution / 2 / w.g
 		}

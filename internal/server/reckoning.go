@@ -227,8 +227,8 @@ func presentLines(d *formula.Drink, keys []string, lineErrors []error, r *formul
 			Key: keys[n], Understood: l.Understood, Name: d.Lines[n].Name, Role: string(l.Role), Stage: string(l.Stage),
 			MassG: l.MassG, Amount: l.Amount.String(), Kitchen: l.Kitchen.String(), Contributes: contributes[n], Note: l.Note,
 		}
-		lines[n].scooped(l, d.Drawer != nil && !l.Amount.IsCount())
-		if r.Factor != 1 && l.Scoop.Text != "" && !l.Amount.IsMetric() {
+		lines[n].scooped(l, !l.Amount.IsCount())
+		if r.Factor != 1 && l.Scoop != nil && l.Scoop.Text != "" && !l.Amount.IsMetric() {
 			lines[n].Amount = l.Scoop.Text // of measures that exist, those that are there
 		}
 		if i := d.Lines[n].Ingredient; i != nil {
@@ -254,11 +254,11 @@ const coarseScale = 0.05
 
 // scooped puts the drawer's own measures in the place of those there are in
 // all, and says what to do where none fits.
-func (l *LineFigure) scooped(r formula.LineReckoning, hasDrawer bool) {
-	if !hasDrawer || l.Kitchen == "" {
+func (l *LineFigure) scooped(r formula.LineReckoning, isMeasured bool) {
+	s := r.Scoop
+	if !isMeasured || l.Kitchen == "" || s == nil {
 		return
 	}
-	s := r.Scoop
 	l.Kitchen = s.Text
 	switch {
 	case s.Text != "":
