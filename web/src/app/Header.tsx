@@ -20,7 +20,7 @@ export function Header({ onShowKeys }: { onShowKeys: () => void }) {
     <header className="print:hidden flex flex-wrap items-center gap-x-6 gap-y-1 py-2.5 max-sm:gap-x-2">
       <Link href="/" className="flex items-center gap-2.5 font-head text-[22px] font-bold max-sm:text-lg">
         <Mark />
-        Plush Ladle
+        <span className="max-[430px]:sr-only">Plush Ladle</span>
       </Link>
       <nav aria-label="Views" className="flex gap-1">
         {views.map((v) => (

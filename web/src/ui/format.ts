@@ -9,6 +9,8 @@ const fewFigures = new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 2 
 
 export const toWhole = (v: number) => whole.format(v)
 export const toTenth = (v: number) => tenth.format(v)
+const moreFigures = new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 3 })
+export const toThreeFigures = (v: number) => moreFigures.format(v)
 export const toTwoFigures = (v: number) => fewFigures.format(v)
 
 /** toMillilitres writes 733 mL, and 1.5 L from a litre on. */

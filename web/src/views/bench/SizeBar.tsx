@@ -142,7 +142,7 @@ function MoreWays({ bench, reckoning: r, onSize, onWriteAtSize }: MoreProps) {
             onSet={([count, each]) => bench.setFormula({ sizeBy: 'bottles', sizeValue: count, sizeEach: each })}
           />
           <Together
-            labels={['Days of drinking', 'cups a day', 'a cup']}
+            labels={['Days', 'cups a day', 'a cup']}
             units={['days', 'cups', 'mL']}
             values={
               formula.sizeBy === 'days'

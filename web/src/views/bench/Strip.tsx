@@ -4,16 +4,19 @@ import { toMoney, toTenth, toWhole } from '../../ui/format'
 
 type Props = { r?: Reckoning; currency: string; shopPrice: number; children: ReactNode }
 
+/** A serving that is all but there counts. */
+const almost = 0.05
+
 /** Strip is the line of figures under the trays, with what can be done next. */
 export function Strip({ r, currency, shopPrice, children }: Props) {
   const known = r?.reckoned ? r : undefined
   return (
     <section
       aria-label="At a glance"
-      className="flex flex-wrap items-center gap-y-2 rounded-tray border-[2.5px] border-rim bg-enamel px-2 py-2.5 lg:sticky lg:bottom-3"
+      className="flex flex-wrap items-center gap-y-2 rounded-tray border-[2.5px] border-rim bg-enamel px-2 py-2.5 xl:sticky xl:bottom-3"
     >
       <Figure
-        value={known && toWhole(Math.floor(known.servings))}
+        value={known && toWhole(Math.floor(known.servings + almost))}
         words={known ? `servings of ${toWhole(known.servingML)} mL` : 'servings'}
       />
       <Figure value={known && `${toTenth(known.perServing.freeSugarsG)} g`} words="free sugars each" />

@@ -39,7 +39,7 @@ export function Ingredients({ pantry, find, onFind }: Props) {
       <ul>
         {rows.slice(0, shownAtOnce).map((i) => (
           <li key={i.id} className="flex flex-wrap items-center gap-x-3 border-t border-line py-1.5">
-            <div className="min-w-40 basis-0 grow">
+            <div className="min-w-40 basis-0 grow max-sm:basis-full">
               <p className="font-bold leading-tight">{i.name}</p>
               <p className="text-[13px] leading-tight text-mute">
                 {[i.role, i.allergens.length > 0 && `contains ${i.allergens.join(', ')}`, i.lacks]
@@ -47,7 +47,7 @@ export function Ingredients({ pantry, find, onFind }: Props) {
                   .join(' · ')}
               </p>
             </div>
-            <p className="text-right text-[15px]">
+            <p className="text-right text-[15px] max-sm:grow max-sm:text-left">
               {i.price > 0 ? (
                 <>
                   {toMoney(i.price, pantry.currency)} for {i.pack}
@@ -60,11 +60,19 @@ export function Ingredients({ pantry, find, onFind }: Props) {
               )}
             </p>
             {i.own && (
-              <Button aria-label={`Change ${i.name}`} className="!min-h-9 !px-3" onClick={() => setOwn(i)}>
+              <Button
+                aria-label={`Change ${i.name}`}
+                className="!min-h-9 !px-3 max-sm:!min-h-11"
+                onClick={() => setOwn(i)}
+              >
                 Change
               </Button>
             )}
-            <Button aria-label={`Price of ${i.name}`} className="!min-h-9 !px-3" onClick={() => setPriced(i)}>
+            <Button
+              aria-label={`Price of ${i.name}`}
+              className="!min-h-9 !px-3 max-sm:!min-h-11"
+              onClick={() => setPriced(i)}
+            >
               Price
             </Button>
           </li>

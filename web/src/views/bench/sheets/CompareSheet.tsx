@@ -3,7 +3,7 @@ import { answer, api } from '../../../api/client'
 import { useDrinks } from '../../../api/hooks'
 import type { ComparedFigure } from '../../../api/schema'
 import { ErrorText } from '../../../ui/Field'
-import { toTwoFigures } from '../../../ui/format'
+import { toThreeFigures } from '../../../ui/format'
 import { Select } from '../../../ui/Select'
 import { Sheet } from '../../../ui/Sheet'
 import { Table } from '../../../ui/Table'
@@ -61,4 +61,4 @@ export function CompareSheet({ bench, onClose }: { bench: BenchDraft; onClose: (
   )
 }
 
-const shownAs = (v: ComparedFigure['a'], words: string) => words || (v === undefined ? '–' : toTwoFigures(v))
+const shownAs = (v: ComparedFigure['a'], words: string) => words || (v === undefined ? '–' : toThreeFigures(v))
