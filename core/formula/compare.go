@@ -1,6 +1,7 @@
 package formula
 
 import (
+	"cmp"
 	"fmt"
 	"math"
 	"slices"
@@ -31,20 +32,16 @@ func Compare(a, b *Reckoning) []Row {
 	for n := range rows {
 		rows[n].settle()
 	}
-	slices.SortStableFunc(rows, func(x, y Row) int {
-		switch {
-		case x.Differs != y.Differs && x.Differs:
-			return -1
-		case x.Differs != y.Differs:
-			return 1
-		case x.relativeDistance > y.relativeDistance && x.Differs:
-			return -1
-		case x.relativeDistance < y.relativeDistance && x.Differs:
-			return 1
-		}
-		return 0
-	})
+	slices.SortStableFunc(rows, func(x, y Row) int { return cmp.Compare(y.rank(), x.rank()) })
 	return rows
+}
+
+// rank puts what differs first, and what differs most before the rest.
+func (r *Row) rank() float64 {
+	if !r.Differs {
+		return -1
+	}
+	return r.relativeDistance
 }
 
 func (r *Row) settle() {

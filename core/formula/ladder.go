@@ -1,6 +1,7 @@
 package formula
 
 import (
+	"cmp"
 	"fmt"
 	"math"
 	"slices"
@@ -65,15 +66,7 @@ func (r *Reckoning) Ladder() []Rung {
 			rungs = append(rungs, r.rung(f.name, fmt.Sprintf("%g %% fat, 21 CFR %s", f.fatPct, f.rule), LetDown(r.Drink.MassG, r.FatPct, f.fatPct)))
 		}
 	}
-	slices.SortStableFunc(rungs, func(a, b Rung) int {
-		switch {
-		case a.WaterG < b.WaterG:
-			return -1
-		case a.WaterG > b.WaterG:
-			return 1
-		}
-		return 0
-	})
+	slices.SortStableFunc(rungs, func(a, b Rung) int { return cmp.Compare(a.WaterG, b.WaterG) })
 	return rungs
 }
 

@@ -1,6 +1,7 @@
 package formula
 
 import (
+	"cmp"
 	"fmt"
 	"math"
 	"slices"
@@ -48,15 +49,7 @@ func Match(want Figures, like Drink, catalogue *ingredient.Catalogue) ([]Matched
 			found = append(found, m)
 		}
 	}
-	slices.SortStableFunc(found, func(a, b Matched) int {
-		switch {
-		case a.wrong < b.wrong:
-			return -1
-		case a.wrong > b.wrong:
-			return 1
-		}
-		return 0
-	})
+	slices.SortStableFunc(found, func(a, b Matched) int { return cmp.Compare(a.wrong, b.wrong) })
 	return found[:min(matchesShown, len(found))], nil
 }
 

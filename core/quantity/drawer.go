@@ -1,6 +1,7 @@
 package quantity
 
 import (
+	"cmp"
 	"fmt"
 	"math"
 	"slices"
@@ -47,15 +48,7 @@ func (r Reader) NewDrawer(measures []string, s System, scaleG float64) (Drawer, 
 		}
 		d.measures = append(d.measures, measure{a.terms[0], ml})
 	}
-	slices.SortStableFunc(d.measures, func(a, b measure) int {
-		switch {
-		case a.ml > b.ml:
-			return -1
-		case a.ml < b.ml:
-			return 1
-		}
-		return 0
-	})
+	slices.SortStableFunc(d.measures, func(a, b measure) int { return cmp.Compare(b.ml, a.ml) })
 	return d, nil
 }
 

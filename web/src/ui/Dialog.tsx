@@ -2,29 +2,43 @@ import { X } from 'lucide-react'
 import { Dialog as Radix } from 'radix-ui'
 import type { ReactNode } from 'react'
 import { IconButton } from './Button'
+import { classes } from './classes'
 
-type Props = {
-  open: boolean
-  onClose: () => void
-  title: string
-  intro?: string
-  children: ReactNode
-}
+type Props = { onClose: () => void; title: string; intro?: string; children: ReactNode }
 
 /** Dialog is a tray laid over the table. Escape or a click beside it puts it away. */
-export function Dialog({ open, onClose, title, intro, children }: Props) {
+export function Dialog({ open = true, ...rest }: Props & { open?: boolean }) {
+  if (!open) return null
   return (
-    <Radix.Root open={open} onOpenChange={(is) => !is && onClose()}>
+    <Laid
+      {...rest}
+      veil="bg-[#10183099]"
+      place="top-[4dvh] left-1/2 max-h-[92dvh] w-[min(36rem,calc(100vw-1.5rem))] -translate-x-1/2 sm:top-[7dvh] sm:max-h-[88dvh]"
+    />
+  )
+}
+
+/** Sheet is a tray drawn in from the side, so that the Bench stays in sight beside it. */
+export function Sheet(props: Props) {
+  return <Laid {...props} veil="bg-[#10183066]" place="inset-y-3 right-3 w-[min(30rem,calc(100vw-1.5rem))]" />
+}
+
+function Laid({ onClose, title, intro, children, veil, place }: Props & { veil: string; place: string }) {
+  return (
+    <Radix.Root open onOpenChange={(is) => !is && onClose()}>
       <Radix.Portal>
-        <Radix.Overlay className="fixed inset-0 z-40 bg-[#10183099]" />
+        <Radix.Overlay className={classes('fixed inset-0 z-40', veil)} />
         <Radix.Content
           aria-describedby={undefined}
-          className="fixed top-[4dvh] left-1/2 z-50 max-h-[92dvh] sm:top-[7dvh] sm:max-h-[88dvh] w-[min(36rem,calc(100vw-1.5rem))] -translate-x-1/2 overflow-auto rounded-tray border-[2.5px] border-rim bg-enamel p-5 text-ink"
+          className={classes(
+            'fixed z-50 flex flex-col rounded-tray border-[2.5px] border-rim bg-enamel text-ink',
+            place,
+          )}
         >
-          <div className="mb-3 flex items-start gap-3">
+          <div className="flex items-start gap-3 px-5 pt-4 pb-2">
             <div className="grow">
               <Radix.Title className="text-2xl leading-tight">{title}</Radix.Title>
-              {intro && <p className="text-mute">{intro}</p>}
+              {intro && <p className="text-[15px] text-mute">{intro}</p>}
             </div>
             <Radix.Close asChild>
               <IconButton label="Close">
@@ -32,7 +46,7 @@ export function Dialog({ open, onClose, title, intro, children }: Props) {
               </IconButton>
             </Radix.Close>
           </div>
-          {children}
+          <div className="grid min-h-0 content-start gap-4 overflow-auto px-5 pt-1 pb-5">{children}</div>
         </Radix.Content>
       </Radix.Portal>
     </Radix.Root>

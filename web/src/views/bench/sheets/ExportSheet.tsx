@@ -1,7 +1,7 @@
 import { Link } from 'wouter'
 import { answer, api } from '../../../api/client'
 import { Button } from '../../../ui/Button'
-import { Sheet } from '../../../ui/Sheet'
+import { Sheet } from '../../../ui/Dialog'
 import { TextArea } from '../../../ui/TextArea'
 import type { BenchDraft } from '../useDraft'
 import { useAsk } from './useAsk'

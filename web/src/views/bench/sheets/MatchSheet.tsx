@@ -1,10 +1,10 @@
 import { useState } from 'react'
 import { answer, api } from '../../../api/client'
 import { Button } from '../../../ui/Button'
+import { Sheet } from '../../../ui/Dialog'
 import { ErrorText } from '../../../ui/Field'
 import { toTenth } from '../../../ui/format'
 import { NumberField } from '../../../ui/NumberField'
-import { Sheet } from '../../../ui/Sheet'
 import type { BenchDraft } from '../useDraft'
 import { useAsk } from './useAsk'
 

@@ -1,9 +1,9 @@
 import type { Formula } from '../../../api/schema'
 import { strainers, systems } from '../../../app/choices'
 import { Check } from '../../../ui/Check'
+import { Sheet } from '../../../ui/Dialog'
 import { NumberField } from '../../../ui/NumberField'
 import { Select } from '../../../ui/Select'
-import { Sheet } from '../../../ui/Sheet'
 import type { BenchDraft } from '../useDraft'
 
 const heats = [
