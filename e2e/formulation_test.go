@@ -219,6 +219,7 @@ func TestThePantryReachesTheBench(t *testing.T) {
 
 func TestTheMethodIsReckonedWith(t *testing.T) {
 	p := visit(t, demoKitchen(t))
+	p.sees("Contains pecan")
 	p.click("button", "Method")
 	p.click("combobox", "Finished")
 	p.click("option", "Boiled")

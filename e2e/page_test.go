@@ -137,10 +137,16 @@ type found struct {
 func (p *page) find(role, name string) found {
 	p.t.Helper()
 	var f found
+	still := 0
 	p.until(role+" "+name, func() bool {
 		before := f
 		f = evaluate[found](p, "find", role, name)
-		return f.Able && f == before // it stands still
+		if !f.Able || f != before {
+			still = 0
+			return false
+		}
+		still++
+		return still >= 3 // it stands still, and the page with it
 	})
 	return f
 }

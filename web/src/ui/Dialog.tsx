@@ -31,11 +31,11 @@ function Laid({ onClose, title, intro, children, veil, place }: Props & { veil: 
         <Radix.Content
           aria-describedby={undefined}
           className={classes(
-            'fixed z-50 flex flex-col rounded-tray border-[2.5px] border-rim bg-enamel text-ink',
+            'fixed z-50 overflow-auto rounded-tray border-[2.5px] border-rim bg-enamel text-ink',
             place,
           )}
         >
-          <div className="flex items-start gap-3 px-5 pt-4 pb-2">
+          <div className="sticky top-0 z-10 flex items-start gap-3 bg-enamel px-5 pt-4 pb-2">
             <div className="grow">
               <Radix.Title className="text-2xl leading-tight">{title}</Radix.Title>
               {intro && <p className="text-[15px] text-mute">{intro}</p>}
@@ -46,7 +46,7 @@ function Laid({ onClose, title, intro, children, veil, place }: Props & { veil: 
               </IconButton>
             </Radix.Close>
           </div>
-          <div className="grid min-h-0 content-start gap-4 overflow-auto px-5 pt-1 pb-5">{children}</div>
+          <div className="grid gap-4 px-5 pt-1 pb-5">{children}</div>
         </Radix.Content>
       </Radix.Portal>
     </Radix.Root>
