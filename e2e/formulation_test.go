@@ -44,6 +44,10 @@ func TestADialIsDraggedAndTurnedByKeys(t *testing.T) {
 	p.press(kb.Home)
 	p.sees("Fat cannot reach 0 %", "the other lines bring that much without them")
 
+	p.press(kb.End)
+	p.until("the fat to go up again", func() bool { return figure(p.dial("Fat")) > 40 })
+	p.press("z", chromedp.ModifierCtrl)
+
 	p.click("button", "What gives for Strength")
 	p.click("menuitem", "Pecans")
 	p.drag("Strength", 40)

@@ -233,6 +233,8 @@ func TestReckonSolvesTargetsThenSize(t *testing.T) {
 	lean := reckonJSON(t, flask, "--fat", "1")
 	assert.Contains(t, fmt.Sprint(lean["assumptions"]), "fat of 1 cannot be reached")
 	assert.Contains(t, fmt.Sprint(reckonJSON(t, flask, "--swap", "white sugar=honey")["assumptions"]), "there is no White sugar in it")
+	dry := reckonJSON(t, "1 cup almonds", "--make", "1l")
+	assert.Contains(t, fmt.Sprint(dry["assumptions"]), "the size was not reached")
 	refused := reckonJSON(t, "1 cup bitter almonds\n4 cups water", "--sweetness", "4", "--swap", "bitter almonds=almonds")
 	assert.Nil(t, refused["drink"])
 }

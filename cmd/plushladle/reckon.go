@@ -344,8 +344,12 @@ func reckonRecipe(f *reckonFlags, d formula.Drink, recipe exchange.Recipe, notes
 		return fail(stderr, err)
 	}
 	r, err := solved.Reckon()
-	if err != nil {
-		return fail(stderr, err)
+	if err != nil { // a size that these lines cannot reach; its form was checked with the flags
+		said = append(said, "the size was not reached, and the amounts are as written: "+fieldless(err))
+		solved.Size = formula.Size{}
+		if r, err = solved.Reckon(); err != nil {
+			return fail(stderr, err)
+		}
 	}
 	out := exchange.Export(&solved, texts, r, append(notes, said...))
 	if f.json {
@@ -353,6 +357,15 @@ func reckonRecipe(f *reckonFlags, d formula.Drink, recipe exchange.Recipe, notes
 	}
 	printTable(stdout, out)
 	return exitOK
+}
+
+// fieldless is an error without the name of the core's own field.
+func fieldless(err error) string {
+	var field *fault.Error
+	if errors.As(err, &field) {
+		return field.Message()
+	}
+	return err.Error()
 }
 
 func printJSON(stdout, stderr io.Writer, out exchange.Reckoning) int {

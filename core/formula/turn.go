@@ -84,6 +84,9 @@ func (d *Drink) Turn(t Turn) (*Turned, error) {
 	if s.err != nil {
 		return nil, s.err
 	}
+	if after.ml < leastShare*before.ml {
+		return nil, fault.New(string(wanted[0]), "", "leaves nothing of the drink", "add a liquid, or ask for less")
+	}
 	now := after.values() // before lines are dropped: it reads them
 	out := &Turned{Moved: moves(before.values(), now, t.To)}
 	for n, dial := range wanted {
@@ -95,6 +98,9 @@ func (d *Drink) Turn(t Turn) (*Turned, error) {
 	out.Drink = work
 	return out, nil
 }
+
+// leastShare of its volume must be left of a drink by turning a dial.
+const leastShare = 0.01
 
 func (s *solver) doses() []float64 {
 	doses := make([]float64, len(s.knobs))

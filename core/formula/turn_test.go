@@ -91,6 +91,29 @@ func TestDialsThatCannotBeReached(t *testing.T) {
 	assert.Greater(t, after[Fat], 15., "the nearest that can be reached")
 }
 
+// Turned all the way down a line stays, with none of it, and can be turned up
+// again.
+func TestADialTurnedAllTheWayDown(t *testing.T) {
+	t.Parallel()
+	d := drinkOf(t, "1 cup almonds", "4 cups water", "2 tbsp maple syrup", "1 tbsp honey")
+	none, after := turned(t, d, Turn{To: map[DialName]float64{Sweetness: 0}, Hold: true})
+	assert.InDelta(t, after[Sweetness], none.Missed[0].Nearest, .01)
+	require.Equal(t, "0 g", none.Drink.Lines[2].Amount.String())
+	again, err := ReadLine(none.Drink.Lines[2].Amount.String()+" maple syrup", ingredient.Standard())
+	require.NoError(t, err)
+	none.Drink.Lines[2].Amount = again.Amount
+	r := reckoned(t, none.Drink)
+	require.NoError(t, r.Lines[2].Err)
+	assert.True(t, r.Keeps.Known())
+	_, after = turned(t, none.Drink, Turn{To: map[DialName]float64{Sweetness: 5}, Hold: true})
+	assert.InDelta(t, 5, after[Sweetness], .01)
+	_, err = (func() (*Turned, error) {
+		sugar := drinkOf(t, "1 tbsp sugar")
+		return sugar.Turn(Turn{To: map[DialName]float64{Sweetness: 5}})
+	})()
+	require.ErrorContains(t, err, "leaves nothing of the drink")
+}
+
 func TestALineIsAddedWhereNoneCanGive(t *testing.T) {
 	t.Parallel()
 	d := drinkOf(t, "1 cup almonds", "4 cups water")

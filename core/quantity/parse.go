@@ -98,6 +98,9 @@ func (t Term) check() error {
 			return fault.New("amount", strconv.FormatFloat(v, 'g', 6, 64), "is more than a kitchen holds", "use at most 1,000,000")
 		}
 	}
+	if t.Low == 0 && t.High == 0 && t.Unit == Gram && t.Pack.Value == 0 {
+		return nil // none of it: where a dial was turned all the way down
+	}
 	if t.Low < minValue {
 		return fault.New("amount", strconv.FormatFloat(t.Low, 'g', 6, 64), "is too little to measure", "use a number above zero, or leave the amount out")
 	}

@@ -86,6 +86,7 @@ func TestParseAmountReadsWhatPeopleWrite(t *testing.T) {
 		{"two thumbs", "2 thumbs"},
 		{"1 piece", "1 piece"},
 		{"1/8 tsp", "⅛ tsp"},
+		{"0 g", "0 g"},
 		{"to cover", "to cover"},
 		{"to a total of 6 cups", "to a total of 6 cups"},
 		{"the rest, to a total of 1.5 l", "to a total of 1.5 L"},
