@@ -1,0 +1,367 @@
+package plan
+
+import (
+	"fmt"
+	"math/rand/v2"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"plushladle/core/formula"
+	"plushladle/core/ingredient"
+)
+
+var london = func() *time.Location {
+	l, err := time.LoadLocation("Europe/London")
+	if err != nil {
+		return time.UTC
+	}
+	return l
+}()
+
+func job(t testing.TB, name string, readyBy time.Time, tempC float64, lines ...string) Job {
+	t.Helper()
+	d := formula.New(name)
+	for _, text := range lines {
+		line, err := formula.ReadLine(text, ingredient.Standard())
+		require.NoError(t, err)
+		d.Lines = append(d.Lines, line)
+	}
+	r, err := d.Reckon()
+	require.NoError(t, err)
+	k := Kitchen{TempC: tempC}
+	return Job{ID: name, Name: name, ReadyBy: readyBy, Bench: Steps(&d, r, k, OnTheBench), Fridge: Steps(&d, r, k, InTheFridge)}
+}
+
+func at(day, hour, minute int) time.Time { return time.Date(2026, 11, day, hour, minute, 0, 0, london) }
+
+var night = Rules{From: at(26, 18, 0), Hands: Quiet{23 * 60, 6*60 + 30}, Noise: Quiet{21 * 60, 8 * 60}}
+
+func kinds(l Lane) (out []Kind) {
+	for _, s := range l.Steps {
+		out = append(out, s.Kind)
+	}
+	return out
+}
+
+// holds checks what every plan must keep to.
+func holds(t *testing.T, p Plan, rules Rules) {
+	t.Helper()
+	type work struct {
+		lane     int
+		from, to time.Time
+	}
+	var hands []work
+	for n, lane := range p.Lanes {
+		before := time.Time{}
+		for m, s := range lane.Steps {
+			require.False(t, s.Start.Before(before), "%s keeps its order at %s", lane.JobID, s.Title)
+			before = s.End
+			took := s.End.Sub(s.Start)
+			assert.GreaterOrEqual(t, took, s.Length.Min-Slot, "%s: %s", lane.JobID, s.Title)
+			assert.LessOrEqual(t, took, s.Length.Max+Slot, "%s: %s", lane.JobID, s.Title)
+			if s.Kind == Chill {
+				assert.False(t, s.End.After(lane.ReadyBy))
+			}
+			if !s.HandsOn {
+				continue
+			}
+			hands = append(hands, work{n, s.Start, s.End})
+			for moment := s.Start; moment.Before(s.End); moment = moment.Add(time.Minute) {
+				require.False(t, rules.Hands.covers(moment), "%s at %s in the quiet", s.Title, moment)
+				require.False(t, s.Blender && rules.Noise.covers(moment), "%s at %s makes noise", s.Title, moment)
+			}
+			_ = m
+		}
+	}
+	for i, a := range hands {
+		for _, b := range hands[i+1:] {
+			if a.lane != b.lane {
+				require.False(t, a.from.Before(b.to) && b.from.Before(a.to), "one pair of hands: %v %v", a, b)
+			}
+		}
+	}
+}
+
+// An overnight soak for a breakfast of fourteen, four drinks on one blender.
+func TestASaturdayBreakfast(t *testing.T) {
+	t.Parallel()
+	ready := at(28, 13, 0)
+	jobs := []Job{
+		job(t, "horchata", ready, 20, "3 cups pearl barley", "1 cup melon seeds", "16 cups water"),
+		job(t, "sesame", ready, 20, "2 cups sesame seeds", "8 cups water", "1 cup orange juice"),
+		job(t, "creamer", ready, 20, "1 1/2 cups pecans", "3 cups water", "2 tbsp maple syrup"),
+		job(t, "cocoa", ready, 20, "1 cup sunflower seeds", "4 cups water", "3 tbsp cocoa"),
+	}
+	p, problem := Make(jobs, night)
+	require.Nil(t, problem)
+	require.Len(t, p.Lanes, 4)
+	holds(t, p, night)
+	assert.Less(t, p.Visits, 9, "some visits do for several drinks")
+	assert.Equal(t, []Kind{GetReady, Soak, Drain, Grind, Strain, StirIn, Bottle, Wash, Chill}, kinds(p.Lanes[2]))
+}
+
+// Source of the windows: common practice.
+func TestSoaksFollowTheirTable(t *testing.T) {
+	t.Parallel()
+	soak := func(tempC float64, where Soaking, lines ...string) (length Window, parts int) {
+		j := job(t, "x", at(28, 9, 0), tempC, lines...)
+		steps := j.Bench
+		if where == InTheFridge {
+			steps = j.Fridge
+		}
+		for _, s := range steps {
+			if s.Kind == Soak {
+				parts++
+				length = Window{length.Min + s.Length.Min, length.Ideal + s.Length.Ideal, length.Max + s.Length.Max}
+			}
+		}
+		return length, parts
+	}
+	tests := []struct {
+		line            string
+		tempC           float64
+		where           Soaking
+		min, ideal, max float64
+		parts           int
+	}{
+		{"1 cup almonds", 20, OnTheBench, 6, 12, 12, 1},
+		{"1 cup almonds", 28, OnTheBench, 6, 6, 6, 1}, // halved eight degrees up
+		{"1 cup almonds", 28, InTheFridge, 6, 12, 36, 1},
+		{"1 cup cashews", 20, OnTheBench, 1, 8, 12, 1},
+		{"1 cup dried tiger nuts", 20, OnTheBench, 24, 48, 48, 2}, // its water changed every day
+		{"1 cup dried tiger nuts", 20, InTheFridge, 24, 48, 48, 2},
+		{"1 cup quinoa", 20, OnTheBench, 1, 4, 8, 1},
+		{"1 cup soybeans", 20, InTheFridge, 10, 12, 72, 1}, // three times as long, never past 72 hours
+	}
+	for _, tt := range tests {
+		w, parts := soak(tt.tempC, tt.where, tt.line, "4 cups water")
+		assert.InDelta(t, tt.min, w.Min.Hours(), .01, "%s %v", tt.line, tt.where)
+		assert.InDelta(t, tt.ideal, w.Ideal.Hours(), .01, "%s %v", tt.line, tt.where)
+		assert.InDelta(t, tt.max, w.Max.Hours(), .01, "%s %v", tt.line, tt.where)
+		assert.Equal(t, tt.parts, parts, tt.line)
+	}
+	w, _ := soak(20, OnTheBench, "1 cup white rice", "4 cups water, soaking water kept")
+	assert.InDelta(t, 4, w.Max.Hours(), .01, "the liquid stays in: four hours warm")
+	_, parts := soak(20, OnTheBench, "1 cup hemp seeds", "4 cups water")
+	assert.Zero(t, parts)
+}
+
+func TestAThreeDaySoakHasItsWaterChanged(t *testing.T) {
+	t.Parallel()
+	j := job(t, "tiger", at(30, 20, 0), 20, "1 cup dried tiger nuts", "4 cups water")
+	p, problem := Make([]Job{j}, night)
+	require.Nil(t, problem)
+	holds(t, p, night)
+	assert.Equal(t, []Kind{GetReady, Soak, ChangeWater, Soak, Drain, Grind, Strain, Bottle, Wash, Chill}, kinds(p.Lanes[0]))
+}
+
+// The night the clock goes back there are 25 hours in the day: the soak is as
+// long as it is, and nobody is woken.
+func TestANightTheClockChanges(t *testing.T) {
+	t.Parallel()
+	rules := Rules{From: time.Date(2026, 10, 24, 18, 0, 0, 0, london), Hands: Quiet{23 * 60, 7 * 60}, Noise: Quiet{21 * 60, 8 * 60}}
+	j := job(t, "almond", time.Date(2026, 10, 25, 14, 0, 0, 0, london), 20, "1 cup almonds", "4 cups water")
+	p, problem := Make([]Job{j}, rules)
+	require.Nil(t, problem)
+	holds(t, p, rules)
+	for _, s := range p.Lanes[0].Steps {
+		if s.Kind == Soak {
+			assert.Equal(t, 12*time.Hour, s.End.Sub(s.Start).Round(Slot))
+		}
+	}
+}
+
+func TestWhenNothingFitsItSaysWhyAndWhatWould(t *testing.T) {
+	t.Parallel()
+	almond := func(ready time.Time) Job { return job(t, "almond", ready, 20, "1 cup almonds", "4 cups water") }
+	_, problem := Make([]Job{almond(at(26, 20, 0))}, night)
+	require.NotNil(t, problem)
+	assert.Equal(t, "time", problem.Which)
+	require.True(t, problem.HasLater)
+	_, problem = Make([]Job{almond(at(26, 20, 0).Add(problem.LaterBy))}, night)
+	assert.Nil(t, problem, "later by that, it fits")
+	early := almond(at(27, 9, 0)) // would have to grind before the blender may
+	_, problem = Make([]Job{early}, night)
+	require.NotNil(t, problem)
+	assert.Equal(t, "quiet hours", problem.Which)
+	loud := night
+	loud.Noise = Quiet{}
+	_, problem = Make([]Job{early}, loud)
+	assert.Nil(t, problem)
+}
+
+// A warm kitchen leaves almonds six hours on the bench, too few for a night:
+// they go into the fridge.
+func TestAWarmKitchenSoaksInTheFridge(t *testing.T) {
+	t.Parallel()
+	rules := Rules{From: at(26, 22, 0), Hands: Quiet{22*60 + 30, 7 * 60}, Noise: Quiet{21 * 60, 8 * 60}}
+	j := job(t, "almond", at(27, 11, 30), 28, "1 cup almonds", "4 cups water")
+	p, problem := Make([]Job{j}, rules)
+	require.Nil(t, problem)
+	holds(t, p, rules)
+	assert.True(t, p.Lanes[0].Fridge)
+}
+
+// Two hours late, the rest is planned from what really happened.
+func TestItIsPlannedAnewFromWhatHappened(t *testing.T) {
+	t.Parallel()
+	j := job(t, "pecan", at(27, 14, 0), 20, "1 cup pecans", "2 cups water")
+	j.Begun = []time.Time{at(26, 20, 0)}
+	now := night
+	now.From = at(26, 22, 30)
+	p, problem := Make([]Job{j}, now)
+	require.Nil(t, problem)
+	assert.Equal(t, at(26, 20, 0), p.Lanes[0].Steps[0].Start)
+	assert.True(t, p.Lanes[0].Steps[2].Start.After(now.From))
+	for _, s := range p.Lanes[0].Steps {
+		if s.Kind == Soak {
+			assert.LessOrEqual(t, s.End.Sub(s.Start), 12*time.Hour)
+		}
+	}
+}
+
+// randomJob is a chain of two or three short blocks with narrow windows.
+func randomJob(random *rand.Rand, n, slots int, from time.Time) Job {
+	minutes := func(most int) time.Duration { return time.Duration(1+random.IntN(most)) * Slot }
+	j := Job{ID: fmt.Sprint(n), ReadyBy: from.Add(time.Duration(slots-random.IntN(6)) * Slot)}
+	for k := range 2 + random.IntN(2) {
+		if k > 0 {
+			least := minutes(3)
+			best := least + minutes(3)
+			j.Bench = append(j.Bench, Step{Kind: Soak, Length: Window{least, best, best + minutes(4)}})
+		}
+		d := minutes(3)
+		j.Bench = append(j.Bench, Step{Kind: Grind, HandsOn: true, Blender: random.IntN(2) == 0, Length: Window{d, d, d}})
+	}
+	j.Bench = append(j.Bench, Step{Kind: Chill, Length: Window{minutes(2), minutes(2) + 2*Slot, Unlimited}})
+	return j
+}
+
+// every lists all ways to place a chain, with how far each is from ideal.
+func (c *chain) every(k, from int, starts []int, length int, out *[]placed) {
+	if k == len(c.blocks) {
+		w, end := c.waits[k-1], starts[k-1]+c.blocks[k-1].slots
+		if end+w.min <= c.ready {
+			*out = append(*out, placed{append([]int{}, starts...), length + max(0, w.ideal-(c.ready-end))})
+		}
+		return
+	}
+	for s := from; s < c.g.slots; s++ {
+		add := 0
+		if k > 0 {
+			gap := s - starts[k-1] - c.blocks[k-1].slots
+			if gap < c.waits[k-1].min || gap > c.waits[k-1].max {
+				continue
+			}
+			add = abs(gap - c.waits[k-1].ideal)
+		}
+		if c.allowed(k, s, nil, nil) {
+			c.every(k+1, s+1, append(starts, s), length+add, out)
+		}
+	}
+}
+
+// Up to three drinks, a plan is found whenever there is one on the grid, and
+// none lies nearer to the ideal lengths: checked against every way there is.
+func TestPlansAreAsGoodAsAnExhaustiveSearch(t *testing.T) {
+	t.Parallel()
+	random := rand.New(rand.NewPCG(5, 6))
+	from := at(26, 9, 0)
+	found, none := 0, 0
+	for range 250 {
+		const slots = 26
+		rules := Rules{From: from, Hands: Quiet{10 * 60, 10*60 + 5*random.IntN(6)}, Noise: Quiet{9*60 + 30, 9*60 + 30 + 5*random.IntN(8)}}
+		var jobs []Job
+		for n := range 1 + random.IntN(3) {
+			jobs = append(jobs, randomJob(random, n, slots, from))
+		}
+		g := newGrid(jobs, rules)
+		best := exhaustive(g, jobs)
+		p, ok := g.solve(jobs, make([]bool, len(jobs)))
+		require.Equal(t, best >= 0, ok)
+		if !ok {
+			none++
+			continue
+		}
+		found++
+		require.True(t, p.Proved)
+		holds(t, p, rules)
+		require.Equal(t, best, lengthOf(g, jobs, p))
+	}
+	assert.Greater(t, found, 50)
+	assert.Greater(t, none, 20)
+}
+
+func exhaustive(g *grid, jobs []Job) int {
+	ways := make([][]placed, len(jobs))
+	chains := make([]*chain, len(jobs))
+	for n, j := range jobs {
+		chains[n] = g.chain(j, j.Bench)
+		chains[n].every(0, 0, nil, 0, &ways[n])
+	}
+	best := -1
+	var choose func(n, length int, busy []span)
+	choose = func(n, length int, busy []span) {
+		if best >= 0 && length >= best {
+			return
+		}
+		if n == len(jobs) {
+			best = length
+			return
+		}
+	way:
+		for _, w := range ways[n] {
+			mine := chains[n].spans(w)
+			for _, a := range mine {
+				for _, b := range busy {
+					if a.meets(b) {
+						continue way
+					}
+				}
+			}
+			choose(n+1, length+w.length, append(busy[:len(busy):len(busy)], mine...))
+		}
+	}
+	choose(0, 0, nil)
+	return best
+}
+
+func lengthOf(g *grid, jobs []Job, p Plan) int {
+	total := 0
+	for n, lane := range p.Lanes {
+		c := g.chain(jobs[n], jobs[n].Bench)
+		for k, w := range c.waits {
+			end := g.slot(lane.Steps[c.blocks[k].steps[0]].Start) + c.blocks[k].slots
+			if k == len(c.waits)-1 {
+				total += max(0, w.ideal-(c.ready-end))
+				continue
+			}
+			total += abs(g.slot(lane.Steps[c.blocks[k+1].steps[0]].Start) - end - w.ideal)
+		}
+	}
+	return total
+}
+
+func BenchmarkPlanOneDrink(b *testing.B) {
+	j := job(b, "almond", at(28, 12, 0), 20, "1 cup almonds", "4 cups water")
+	for b.Loop() {
+		if _, problem := Make([]Job{j}, night); problem != nil {
+			b.Fatal(problem)
+		}
+	}
+}
+
+func BenchmarkPlanSixDrinksOverFourDays(b *testing.B) {
+	var jobs []Job
+	for n, line := range []string{"1 cup almonds", "1 cup cashews", "1 cup pearl barley", "1 cup sesame seeds", "1 cup dried tiger nuts", "1 cup pecans"} {
+		jobs = append(jobs, job(b, line, at(30, 10+n/2, 0), 20, line, "4 cups water"))
+	}
+	for b.Loop() {
+		if _, problem := Make(jobs, night); problem != nil {
+			b.Fatal(problem)
+		}
+	}
+}

@@ -1,0 +1,678 @@
+package plan
+
+import (
+	"container/heap"
+	"math"
+	"slices"
+	"time"
+)
+
+// Slot is the grid that plans are made on.
+const Slot = 5 * time.Minute
+
+// Quiet is a daily stretch of the clock, in minutes from midnight. It may run
+// over midnight. Equal ends are no quiet at all.
+type Quiet struct{ FromMin, ToMin int }
+
+// covers tells whether a moment lies in the quiet, by the clock on the wall
+// there, so that a change of the clock moves it as it moves the cook.
+func (q Quiet) covers(t time.Time) bool {
+	now := t.Hour()*60 + t.Minute()
+	if q.FromMin <= q.ToMin {
+		return now >= q.FromMin && now < q.ToMin
+	}
+	return now >= q.FromMin || now < q.ToMin
+}
+
+// Rules are what a plan must keep to.
+type Rules struct {
+	From  time.Time // nothing begins before; in the kitchen's own time zone
+	Hands Quiet     // asleep: nothing that needs hands
+	Noise Quiet     // and no blender
+}
+
+// Job is a drink to be planned.
+type Job struct {
+	ID      string
+	Name    string
+	Bench   []Step // its steps with the soak on the bench
+	Fridge  []Step // and in the fridge, where that is another way
+	ReadyBy time.Time
+	Begun   []time.Time // when the blocks that are begun already began, in order
+}
+
+// Timed is a step with its time.
+type Timed struct {
+	Step
+	Start, End time.Time
+}
+
+// Lane is a drink's steps in time.
+type Lane struct {
+	JobID   string
+	Fridge  bool // soaked in the fridge, since the bench left no time that fits
+	Steps   []Timed
+	ReadyBy time.Time
+}
+
+// Plan is when everything is done.
+type Plan struct {
+	Lanes   []Lane
+	Visits  int           // to the kitchen; what follows within a quarter of an hour is one
+	HandsOn time.Duration // in all
+	Proved  bool          // no plan lies nearer to the ideal lengths
+}
+
+// Problem says which constraint leaves no plan, and the least change that would.
+type Problem struct {
+	JobID    string // of the drink that does not fit; "" where it is several together
+	Which    string // "quiet hours", "time", "hands and blender"
+	LaterBy  time.Duration
+	HasLater bool // LaterBy would do
+}
+
+// Make plans the jobs together: best by ideal lengths, then fewest visits,
+// then latest start. Up to three jobs it finds a plan whenever there is one on
+// the grid; beyond, the best it comes to, and Proved tells. Where there is
+// none it says which constraint fails.
+func Make(jobs []Job, rules Rules) (Plan, *Problem) {
+	if len(jobs) == 0 {
+		return Plan{Proved: true}, nil
+	}
+	if p, ok := attempt(jobs, rules); ok {
+		return p, nil
+	}
+	return Plan{}, explain(jobs, rules)
+}
+
+// attempt tries the bench for every soak, then the fridge for those that do
+// not fit alone, then the fridge for all.
+func attempt(jobs []Job, rules Rules) (Plan, bool) {
+	g := newGrid(jobs, rules)
+	alone := make([]bool, len(jobs))
+	for n, j := range jobs {
+		if j.Fridge == nil {
+			continue
+		}
+		c := g.chain(j, j.Bench)
+		_, ok := c.best(nil, nil, nil)
+		alone[n] = !ok
+	}
+	all := make([]bool, len(jobs))
+	for n, j := range jobs {
+		all[n] = j.Fridge != nil
+	}
+	for _, fridge := range [][]bool{alone, all} {
+		if p, ok := g.solve(jobs, fridge); ok {
+			return p, true
+		}
+		if slices.Equal(alone, all) {
+			break
+		}
+	}
+	return Plan{}, false
+}
+
+// grid is the time the jobs are planned in, in slots from a first moment.
+type grid struct {
+	start        time.Time
+	slots        int
+	hands, noise []int // how many quiet slots lie before each
+}
+
+func newGrid(jobs []Job, rules Rules) *grid {
+	first, last := rules.From, rules.From
+	for _, j := range jobs {
+		if len(j.Begun) > 0 && j.Begun[0].Before(first) {
+			first = j.Begun[0]
+		}
+		if j.ReadyBy.After(last) {
+			last = j.ReadyBy
+		}
+	}
+	g := &grid{start: first.Truncate(Slot)}
+	if g.start.Before(first) && !first.Before(rules.From) {
+		g.start = g.start.Add(Slot)
+	}
+	g.slots = min(maxSlots, max(0, int(last.Sub(g.start)/Slot)))
+	g.hands, g.noise = make([]int, g.slots+1), make([]int, g.slots+1)
+	for s := range g.slots {
+		at := g.time(s)
+		before := at.Before(rules.From)
+		g.hands[s+1] = g.hands[s] + one(rules.Hands.covers(at) || before)
+		g.noise[s+1] = g.noise[s] + one(rules.Noise.covers(at) || before)
+	}
+	return g
+}
+
+// maxSlots is how far a plan looks ahead: three weeks.
+const maxSlots = 21 * 24 * 12
+
+func one(is bool) int {
+	if is {
+		return 1
+	}
+	return 0
+}
+
+func (g *grid) time(slot int) time.Time {
+	return g.start.Add(time.Duration(slot) * Slot).In(g.start.Location())
+}
+
+// slot is the slot that a moment lies in.
+func (g *grid) slot(t time.Time) int { return int(math.Floor(float64(t.Sub(g.start)) / float64(Slot))) }
+
+// block is work done in one go.
+type block struct {
+	slots              int
+	noiseFrom, noiseTo int // of its slots, in which the blender runs
+	steps              []int
+}
+
+// wait is what lies between two blocks, or behind the last.
+type wait struct {
+	min, ideal, max int
+	steps           []int
+}
+
+// chain is a job on the grid: blocks with waits behind them.
+type chain struct {
+	g      *grid
+	steps  []Step
+	blocks []block
+	waits  []wait // as many as blocks
+	ready  int
+	begun  []int
+}
+
+func (g *grid) chain(j Job, steps []Step) *chain {
+	c := &chain{g: g, steps: steps, ready: min(g.slots, g.slot(j.ReadyBy))}
+	var minutes, noiseFrom, noiseTo float64
+	for n, s := range steps {
+		if !s.HandsOn {
+			c.waitFor(n, s)
+			continue
+		}
+		if len(c.blocks) == 0 || len(c.waits) == len(c.blocks) {
+			c.blocks = append(c.blocks, block{})
+			minutes, noiseFrom, noiseTo = 0, -1, -1
+		}
+		b := &c.blocks[len(c.blocks)-1]
+		if s.Blender && noiseFrom < 0 {
+			noiseFrom = minutes
+		}
+		minutes += s.Length.Ideal.Minutes()
+		if s.Blender {
+			noiseTo = minutes
+			b.noiseFrom, b.noiseTo = int(noiseFrom/5), int(math.Ceil(noiseTo/5-1e-9))
+		}
+		b.slots = int(math.Ceil(minutes/5 - 1e-9))
+		b.steps = append(b.steps, n)
+	}
+	if len(c.waits) < len(c.blocks) {
+		c.waits = append(c.waits, wait{max: g.slots})
+	}
+	for _, t := range j.Begun[:min(len(j.Begun), len(c.blocks))] {
+		c.begun = append(c.begun, g.slot(t))
+	}
+	return c
+}
+
+func (c *chain) waitFor(n int, s Step) {
+	w := wait{
+		min: int(math.Ceil(s.Length.Min.Minutes()/5 - 1e-9)), ideal: int(math.Round(s.Length.Ideal.Minutes() / 5)),
+		max: int(math.Min(float64(c.g.slots), math.Floor(s.Length.Max.Minutes()/5+1e-9))), steps: []int{n},
+	}
+	w.max = max(w.max, min(w.min, c.g.slots))
+	if len(c.waits) == len(c.blocks) && len(c.waits) > 0 {
+		last := &c.waits[len(c.waits)-1]
+		last.min, last.ideal, last.max = last.min+w.min, last.ideal+w.ideal, min(c.g.slots, last.max+w.max)
+		last.steps = append(last.steps, n)
+		return
+	}
+	c.waits = append(c.waits, w)
+}
+
+// span is a stretch of slots, the last one not in it.
+type span struct{ from, to int }
+
+func (s span) meets(o span) bool { return s.from < o.to && o.from < s.to }
+
+// costs weigh what a plan is best by: lengths first, then visits, then a late
+// start.
+const (
+	costLength = 1 << 24
+	costVisit  = 1 << 14
+	never      = math.MaxInt64 / 4
+)
+
+// best is the cheapest way to place the chain's blocks: none of them where it
+// is forbidden or hands are busy, and rather near the moments given. It
+// returns their starts and how far the waits are from ideal, in slots.
+func (c *chain) best(forbidden [][]span, busy, near []span) (placed, bool) {
+	last := len(c.blocks) - 1
+	next := make([][]int64, len(c.blocks)) // cost from each start on
+	for k := last; k >= 0; k-- {
+		next[k] = make([]int64, c.g.slots+1)
+		for s := range next[k] {
+			next[k][s] = never
+			if !c.allowed(k, s, forbidden, busy) {
+				continue
+			}
+			rest := c.rest(k, s, next)
+			if rest < never {
+				next[k][s] = rest + costVisit*int64(1-one(c.isNear(k, s, near)))
+			}
+		}
+	}
+	start, cheapest := -1, int64(never)
+	for s, cost := range next[0] {
+		if cost < never && cost+int64(c.g.slots-s) < cheapest {
+			start, cheapest = s, cost+int64(c.g.slots-s)
+		}
+	}
+	if start < 0 {
+		return placed{}, false
+	}
+	return placed{starts: c.follow(start, next), length: int(cheapest / costLength)}, true
+}
+
+type placed struct {
+	starts []int
+	length int // slots away from the ideal lengths
+}
+
+func (c *chain) allowed(k, s int, forbidden [][]span, busy []span) bool {
+	b := c.blocks[k]
+	if k < len(c.begun) {
+		return s == c.begun[k]
+	}
+	if s+b.slots > c.g.slots {
+		return false
+	}
+	if c.g.hands[s+b.slots] > c.g.hands[s] || c.g.noise[s+b.noiseTo] > c.g.noise[s+b.noiseFrom] {
+		return false
+	}
+	at := span{s, s + b.slots}
+	for _, other := range busy {
+		if at.meets(other) {
+			return false
+		}
+	}
+	if forbidden != nil {
+		for _, f := range forbidden[k] {
+			if s >= f.from && s < f.to {
+				return false
+			}
+		}
+	}
+	return true
+}
+
+// rest is the cost of what follows a block begun at s.
+func (c *chain) rest(k, s int, next [][]int64) int64 {
+	w, end := c.waits[k], s+c.blocks[k].slots
+	if k == len(c.blocks)-1 {
+		if end+w.min > c.ready {
+			return never
+		}
+		return costLength * int64(max(0, w.ideal-(c.ready-end)))
+	}
+	cheapest := int64(never)
+	for length := w.min; length <= w.max && end+length <= c.g.slots; length++ {
+		after := next[k+1][end+length]
+		if after == never {
+			continue
+		}
+		if cost := after + costLength*int64(abs(length-w.ideal)); cost < cheapest {
+			cheapest = cost
+		}
+	}
+	return cheapest
+}
+
+func abs(v int) int { return max(v, -v) }
+
+// follow reads the starts off the costs.
+func (c *chain) follow(start int, next [][]int64) []int {
+	starts := []int{start}
+	for k := 0; k+1 < len(c.blocks); k++ {
+		w, end := c.waits[k], starts[k]+c.blocks[k].slots
+		chosen, cheapest := -1, int64(never)
+		for length := w.min; length <= w.max && end+length <= c.g.slots; length++ {
+			after := next[k+1][end+length]
+			if cost := after + costLength*int64(abs(length-w.ideal)); after < never && cost < cheapest {
+				chosen, cheapest = end+length, cost
+			}
+		}
+		starts = append(starts, chosen)
+	}
+	return starts
+}
+
+// oneVisit is how near two blocks must lie to be one visit, in slots.
+const oneVisit = 3
+
+func (c *chain) isNear(k, s int, near []span) bool {
+	wide := span{s - oneVisit, s + c.blocks[k].slots + oneVisit}
+	for _, n := range near {
+		if wide.meets(n) {
+			return true
+		}
+	}
+	return false
+}
+
+func (c *chain) spans(p placed) []span {
+	out := make([]span, len(p.starts))
+	for k, s := range p.starts {
+		out[k] = span{s, s + c.blocks[k].slots}
+	}
+	return out
+}
+
+// How many tries a joint plan is given before it is left as it comes.
+const (
+	provedUpTo   = 3
+	triesProved  = 20000
+	triesBeyond  = 60
+	polishRounds = 2
+)
+
+// node is a try: what each chain may not do, and how it is placed.
+type node struct {
+	forbidden [][][]span // by chain and block
+	placed    []placed
+	length    int
+}
+
+type queue []*node
+
+func (q queue) Len() int           { return len(q) }
+func (q queue) Less(a, b int) bool { return q[a].length < q[b].length }
+func (q queue) Swap(a, b int)      { q[a], q[b] = q[b], q[a] }
+func (q *queue) Push(x any)        { *q = append(*q, x.(*node)) }
+func (q *queue) Pop() any {
+	old := *q
+	last := old[len(old)-1]
+	*q = old[:len(old)-1]
+	return last
+}
+
+// solve places all chains so that no two need hands at once. Each is placed
+// for itself first. Where two blocks meet, either one of them is not at work at
+// a moment they share, or it is and then no other is: both are followed, the
+// better first, and between them they leave nothing out. What comes out first
+// without a clash is the best there is.
+func (g *grid) solve(jobs []Job, fridge []bool) (Plan, bool) {
+	chains := make([]*chain, len(jobs))
+	root := &node{forbidden: make([][][]span, len(jobs)), placed: make([]placed, len(jobs))}
+	for n, j := range jobs {
+		steps := j.Bench
+		if fridge[n] {
+			steps = j.Fridge
+		}
+		chains[n] = g.chain(j, steps)
+		root.forbidden[n] = make([][]span, len(chains[n].blocks))
+		p, ok := chains[n].best(nil, nil, nil)
+		if !ok {
+			return Plan{}, false
+		}
+		root.placed[n] = p
+		root.length += p.length
+	}
+	tries := triesBeyond
+	if len(jobs) <= provedUpTo {
+		tries = triesProved
+	}
+	q := &queue{root}
+	for range tries {
+		if q.Len() == 0 {
+			return Plan{}, false
+		}
+		n := heap.Pop(q).(*node)
+		at, clash := clashOf(chains, n.placed)
+		if !clash {
+			return g.present(jobs, chains, polish(chains, n.placed), fridge, true), true
+		}
+		for _, child := range []*node{n.without(chains, at), n.with(chains, at)} {
+			if child != nil {
+				heap.Push(q, child)
+			}
+		}
+	}
+	placed, ok := oneAfterAnother(chains)
+	if !ok {
+		return Plan{}, false
+	}
+	return g.present(jobs, chains, polish(chains, placed), fridge, false), true
+}
+
+// meeting is a block at work in a slot in which another is too.
+type meeting struct{ chain, block, slot int }
+
+// clashOf is the first clash, from the side of the block that is begun, if one is.
+func clashOf(chains []*chain, all []placed) (meeting, bool) {
+	for i := range chains {
+		for j := i + 1; j < len(chains); j++ {
+			for k, x := range chains[i].spans(all[i]) {
+				for m, y := range chains[j].spans(all[j]) {
+					if !x.meets(y) {
+						continue
+					}
+					slot := max(x.from, y.from)
+					if m < len(chains[j].begun) {
+						return meeting{j, m, slot}, true
+					}
+					return meeting{i, k, slot}, true
+				}
+			}
+		}
+	}
+	return meeting{}, false
+}
+
+// without is the try in which the block is not at work in the slot; nil where
+// that cannot be.
+func (n *node) without(chains []*chain, m meeting) *node {
+	c := chains[m.chain]
+	if m.block < len(c.begun) {
+		return nil // what has happened cannot be moved
+	}
+	child := n.copy()
+	child.forbid(m.chain, m.block, c.covering(m.block, m.slot))
+	return child.place(chains, m.chain)
+}
+
+// with is the try in which the block is at work in the slot, and no other
+// chain's is; nil where that cannot be.
+func (n *node) with(chains []*chain, m meeting) *node {
+	c := chains[m.chain]
+	child := n.copy()
+	if m.block >= len(c.begun) {
+		at := c.covering(m.block, m.slot)
+		child.forbid(m.chain, m.block, span{0, at.from})
+		child.forbid(m.chain, m.block, span{at.to, c.g.slots + 1})
+	}
+	for other := range chains {
+		if other == m.chain {
+			continue
+		}
+		moves := false
+		for k, s := range chains[other].spans(child.placed[other]) {
+			child.forbid(other, k, chains[other].covering(k, m.slot))
+			moves = moves || s.from <= m.slot && m.slot < s.to
+		}
+		if moves && child.place(chains, other) == nil {
+			return nil
+		}
+	}
+	return child
+}
+
+// covering are the starts from which a block is at work in a slot.
+func (c *chain) covering(k, slot int) span { return span{slot - c.blocks[k].slots + 1, slot + 1} }
+
+func (n *node) copy() *node {
+	child := &node{forbidden: make([][][]span, len(n.forbidden)), placed: slices.Clone(n.placed), length: n.length}
+	for c := range n.forbidden {
+		child.forbidden[c] = slices.Clone(n.forbidden[c])
+	}
+	return child
+}
+
+func (n *node) forbid(chain, block int, s span) {
+	n.forbidden[chain][block] = append(slices.Clone(n.forbidden[chain][block]), s)
+}
+
+// place places a chain anew under what it is forbidden; nil where it cannot be.
+func (n *node) place(chains []*chain, c int) *node {
+	p, ok := chains[c].best(n.forbidden[c], nil, nil)
+	if !ok {
+		return nil
+	}
+	n.length += p.length - n.placed[c].length
+	n.placed[c] = p
+	return n
+}
+
+// oneAfterAnother places each chain around those before it.
+func oneAfterAnother(chains []*chain) ([]placed, bool) {
+	var busy []span
+	out := make([]placed, len(chains))
+	for n, c := range chains {
+		p, ok := c.best(nil, busy, nil)
+		if !ok {
+			return nil, false
+		}
+		out[n] = p
+		busy = append(busy, c.spans(p)...)
+	}
+	return out, true
+}
+
+// polish moves each chain nearer to the others' work where its lengths stay as
+// good, so that one visit to the kitchen does for several.
+func polish(chains []*chain, all []placed) []placed {
+	for range polishRounds {
+		for n, c := range chains {
+			var others []span
+			for m := range chains {
+				if m != n {
+					others = append(others, chains[m].spans(all[m])...)
+				}
+			}
+			if p, ok := c.best(nil, others, others); ok && p.length <= all[n].length {
+				all[n] = p
+			}
+		}
+	}
+	return all
+}
+
+// present puts the placed chains back into times.
+func (g *grid) present(jobs []Job, chains []*chain, all []placed, fridge []bool, proved bool) Plan {
+	p := Plan{Proved: proved}
+	var busy []span
+	for n, c := range chains {
+		lane := Lane{JobID: jobs[n].ID, Fridge: fridge[n], ReadyBy: jobs[n].ReadyBy, Steps: make([]Timed, len(c.steps))}
+		for k, s := range all[n].starts {
+			lane.placeBlock(c, k, g.time(s))
+			until := jobs[n].ReadyBy
+			if k+1 < len(all[n].starts) {
+				until = g.time(all[n].starts[k+1])
+			}
+			lane.placeWait(c, k, until)
+		}
+		for _, i := range lane.Steps {
+			if i.HandsOn {
+				p.HandsOn += i.End.Sub(i.Start)
+			}
+		}
+		busy = append(busy, c.spans(all[n])...)
+		p.Lanes = append(p.Lanes, lane)
+	}
+	p.Visits = visits(busy)
+	return p
+}
+
+func (l *Lane) placeBlock(c *chain, k int, at time.Time) {
+	for _, i := range c.blocks[k].steps {
+		end := at.Add(c.steps[i].Length.Ideal)
+		l.Steps[i] = Timed{c.steps[i], at, end}
+		at = end
+	}
+}
+
+// placeWait shares a wait among its steps, each at least its minimum and the
+// last one till the end.
+func (l *Lane) placeWait(c *chain, k int, until time.Time) {
+	last := c.blocks[k].steps[len(c.blocks[k].steps)-1]
+	at := l.Steps[last].End
+	for n, i := range c.waits[k].steps {
+		end := at.Add(c.steps[i].Length.Ideal)
+		if n == len(c.waits[k].steps)-1 || end.After(until) {
+			end = until
+		}
+		l.Steps[i] = Timed{c.steps[i], at, end}
+		at = end
+	}
+}
+
+func visits(busy []span) int {
+	slices.SortFunc(busy, func(a, b span) int { return a.from - b.from })
+	count, end := 0, -1<<30
+	for _, s := range busy {
+		if s.from > end+oneVisit {
+			count++
+		}
+		end = max(end, s.to)
+	}
+	return count
+}
+
+// explain finds which constraint leaves no plan, and how much later would do.
+func explain(jobs []Job, rules Rules) *Problem {
+	for _, j := range jobs {
+		if _, ok := attempt([]Job{j}, rules); ok {
+			continue
+		}
+		p := &Problem{JobID: j.ID, Which: "time"}
+		loud := rules
+		loud.Hands, loud.Noise = Quiet{}, Quiet{}
+		if _, ok := attempt([]Job{j}, loud); ok {
+			p.Which = "quiet hours"
+		}
+		p.LaterBy, p.HasLater = later([]Job{j}, 0, rules)
+		return p
+	}
+	p := &Problem{Which: "hands and blender"}
+	p.LaterBy, p.HasLater = later(jobs, len(jobs)-1, rules)
+	return p
+}
+
+// latestBy is how much later is looked at.
+const latestBy = 4 * 24 * 12 // slots
+
+// later is the least that a job would have to be ready later. A later time
+// only ever leaves more room, so it can be halved.
+func later(jobs []Job, n int, rules Rules) (time.Duration, bool) {
+	moved := slices.Clone(jobs)
+	fits := func(slots int) bool {
+		moved[n].ReadyBy = jobs[n].ReadyBy.Add(time.Duration(slots) * Slot)
+		_, ok := attempt(moved, rules)
+		return ok
+	}
+	if !fits(latestBy) {
+		return 0, false
+	}
+	low, high := 0, latestBy
+	for high-low > 1 {
+		if middle := (low + high) / 2; fits(middle) {
+			high = middle
+		} else {
+			low = middle
+		}
+	}
+	return time.Duration(high) * Slot, true
+}
