@@ -291,7 +291,7 @@ func (c *compiler) strain() {
 		return
 	}
 	litres := (c.r.Jug.MilkML + c.r.Jug.PulpML) / 1000
-	c.add(Step{Kind: Strain, Title: "Strain by " + c.d.Method.Strainer.Words(), Length: fixed(math.Max(2, perL*litres)), HandsOn: true,
+	c.add(Step{Kind: Strain, Title: "Strain by " + c.d.Method.Strainer.Words(), Length: fixed(math.Ceil(math.Max(2, perL*litres))), HandsOn: true,
 		Right: "The pulp feels like damp sand.", Loads: c.r.Jug.Strains})
 	if rinse := c.at(ingredient.Rinse); len(rinse) > 0 {
 		c.add(Step{Kind: RinsePulp, Title: "Rinse the pulp through with " + names(rinse), Amounts: rinse, Length: fixed(3), HandsOn: true})

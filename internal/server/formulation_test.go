@@ -272,8 +272,8 @@ func TestPantry(t *testing.T) {
 		{"a measure of nothing", "POST", "/api/pantry/measures", OwnMeasure{"jar", 0}, "body.waterG"},
 		{"a drinker of no age", "POST", "/api/pantry/drinkers", kitchen.Drinker{Name: "cox", Age: "old", Allergens: []string{}, Dislikes: []string{}}, "body.age"},
 		{"a drinker of no weight", "POST", "/api/pantry/drinkers", kitchen.Drinker{Name: "cox", Age: "adult", WeightKG: 1, Allergens: []string{}, Dislikes: []string{}}, "body.weightKG"},
-		{"a drawer of weights", "PUT", "/api/kitchen", Kitchen{System: "us", School: "cautious", FridgeC: 4, JugML: 1000, Theme: "day", Currency: "GBP", Measures: []string{"5 g"}}, "body.measures"},
-		{"no currency", "PUT", "/api/kitchen", Kitchen{System: "us", School: "cautious", FridgeC: 4, JugML: 1000, Theme: "day", Currency: "shells", Measures: []string{}}, "body.currency"},
+		{"a drawer of weights", "PUT", "/api/kitchen", Kitchen{System: "us", School: "cautious", FridgeC: 4, JugML: 1000, Theme: "day", Currency: "GBP", Measures: []string{"5 g"}, KitchenC: 20}, "body.measures"},
+		{"no currency", "PUT", "/api/kitchen", Kitchen{System: "us", School: "cautious", FridgeC: 4, JugML: 1000, Theme: "day", Currency: "shells", Measures: []string{}, KitchenC: 20}, "body.currency"},
 	}
 	for _, tt := range tests {
 		refused := c.refused(tt.method, tt.path, tt.body)

@@ -45,6 +45,7 @@ func (s *server) register(api huma.API) {
 	operation(s, api, post, "/api/drinks/{id}/batches", "make-batch", "Mark a batch made and bottle it", s.makeBatch)
 	s.registerPantry(api)
 	s.registerFormulation(api)
+	s.registerPlan(api)
 	operation(s, api, get, "/api/shelf", "shelf", "Bottles in use, the one to use first first", s.shelf)
 	operation(s, api, post, "/api/bottles/{id}/pours", "pour", "Pour from a bottle", s.pour)
 	operation(s, api, post, "/api/bottles/{id}/finish", "finish", "Say that a bottle was used up", s.finish)
@@ -73,6 +74,10 @@ type Kitchen struct {
 	Currency string   `json:"currency" pattern:"^[A-Z]{3}$" patternDescription:"three capital letters, such as GBP"`
 	Measures []string `json:"measures" maxItems:"24" doc:"in the drawer, as written on them"`
 	ScaleG   float64  `json:"scaleG" minimum:"0" maximum:"1000" doc:"what the scale reads to; 0 for none"`
+
+	KitchenC   float64 `json:"kitchenC" minimum:"5" maximum:"45" doc:"temperature of the room, for soaks"`
+	HandsQuiet string  `json:"handsQuiet" maxLength:"20" doc:"22:30-06:30, when nothing needs hands; empty for never"`
+	NoiseQuiet string  `json:"noiseQuiet" maxLength:"20" doc:"and no blender runs"`
 }
 
 // KitchenNow are the ways, and what day it is there.
@@ -89,7 +94,7 @@ func (s *server) kitchen(*noInput) (KitchenNow, error) {
 	return KitchenNow{
 		Kitchen{
 			settings.System, settings.School, settings.FridgeC, settings.JugML, settings.Theme,
-			settings.Currency, orEmpty(settings.Measures), settings.ScaleG,
+			settings.Currency, orEmpty(settings.Measures), settings.ScaleG, settings.KitchenC, settings.HandsQuiet, settings.NoiseQuiet,
 		},
 		s.now().Format(dateLayout),
 	}, nil
@@ -104,6 +109,13 @@ func (s *server) setKitchen(in *body[Kitchen]) (KitchenNow, error) {
 	settings := store.Settings{
 		System: k.System, School: k.School, FridgeC: k.FridgeC, JugML: k.JugML, Theme: k.Theme,
 		Currency: k.Currency, Measures: k.Measures, ScaleG: k.ScaleG,
+		KitchenC: k.KitchenC, HandsQuiet: k.HandsQuiet, NoiseQuiet: k.NoiseQuiet,
+	}
+	if _, err := kitchen.ParseQuiet("handsQuiet", k.HandsQuiet); err != nil {
+		return KitchenNow{}, err
+	}
+	if _, err := kitchen.ParseQuiet("noiseQuiet", k.NoiseQuiet); err != nil {
+		return KitchenNow{}, err
 	}
 	if _, err := drawerOf(readerOf(larder.Measures), settings); err != nil {
 		return KitchenNow{}, err

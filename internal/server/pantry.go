@@ -53,6 +53,7 @@ type PantryRow struct {
 	Pack        string          `json:"pack"`
 	InShell     bool            `json:"inShell" doc:"the pack is bought in shell or peel"`
 	PerKilogram float64         `json:"perKilogram" doc:"of what can be eaten; 0 where it is not known"`
+	StockG      float64         `json:"stockG" doc:"what there is"`
 }
 
 // OwnMeasure is a measure calibrated by the water it holds.
@@ -84,7 +85,11 @@ func (s *server) pantry(*noInput) (Pantry, error) {
 		out.Drinkers[n] = PantryDrinker{d.ID, d.Drinker}
 	}
 	out.Ingredients = pantryRows(larder)
-	return out, nil
+	there, err := s.store.Stock()
+	for n := range out.Ingredients {
+		out.Ingredients[n].StockG = there[out.Ingredients[n].ID]
+	}
+	return out, err
 }
 
 func pantryRows(larder store.Larder) []PantryRow {

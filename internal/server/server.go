@@ -58,6 +58,7 @@ func New(c Config) *fiber.App {
 	app.Use(calmly(c.Log), guard(c.Hosts), headers)
 	s := &server{store: c.Store, now: c.Now, log: c.Log}
 	s.register(NewAPI(app))
+	app.Get("/api/plan.ics", s.calendar)
 	app.Get("/api/ready", func(c fiber.Ctx) error { return c.SendStatus(http.StatusNoContent) })
 	app.All("/api/*", func(fiber.Ctx) error { return fiber.NewError(http.StatusNotFound, "there is nothing at this address") })
 	// Only the front end is compressed: the answers of a kitchen nearby are

@@ -91,6 +91,24 @@ var migrations = []*gormigrate.Migration{
 		heatForBoiled("drinks", "draft"),
 		heatForBoiled("versions", "formula"),
 	)},
+	{ID: "0003-plan", Migrate: statements(
+		`CREATE TABLE plan_items (
+			id INTEGER PRIMARY KEY AUTOINCREMENT,
+			drink_id INTEGER NOT NULL REFERENCES drinks(id) ON DELETE CASCADE,
+			drink_name TEXT NOT NULL,
+			formula TEXT NOT NULL,
+			ready_by DATETIME NOT NULL,
+			fridge BOOLEAN NOT NULL,
+			sequence INTEGER NOT NULL,
+			steps TEXT NOT NULL,
+			created_at DATETIME NOT NULL)`,
+		`CREATE TABLE stock (
+			ingredient TEXT PRIMARY KEY,
+			mass_g REAL NOT NULL CHECK (mass_g >= 0))`,
+		`ALTER TABLE settings ADD COLUMN kitchen_c REAL NOT NULL DEFAULT 20`,
+		`ALTER TABLE settings ADD COLUMN hands_quiet TEXT NOT NULL DEFAULT '22:30-06:30'`,
+		`ALTER TABLE settings ADD COLUMN noise_quiet TEXT NOT NULL DEFAULT '21:00-07:30'`,
+	)},
 }
 
 // heatForBoiled rewrites a formula that was boiled or not as one with a heat.

@@ -94,7 +94,33 @@ type Settings struct {
 	Currency string
 	Measures []string `gorm:"serializer:json"` // in the drawer, as written on them
 	ScaleG   float64  // what the scale reads to; 0 for none
+
+	KitchenC   float64 // temperature of the room, for soaks
+	HandsQuiet string  // "22:30-06:30", when nothing needs hands
+	NoiseQuiet string  // and no blender runs
 }
+
+// PlanItem is a drink on the plan, with the times of its steps.
+type PlanItem struct {
+	ID        int64 `gorm:"primaryKey"`
+	DrinkID   int64
+	DrinkName string
+	Formula   kitchen.Formula `gorm:"serializer:json"` // as it was when it was planned
+	ReadyBy   time.Time
+	Fridge    bool               // it soaks in the fridge
+	Sequence  int                // grows with every change of its times
+	Steps     []kitchen.PlanStep `gorm:"serializer:json"`
+	CreatedAt time.Time
+}
+
+// Stock is what there is of an ingredient.
+type Stock struct {
+	Ingredient string `gorm:"primaryKey"`
+	MassG      float64
+}
+
+// TableName is in the singular: it is a stock, and not several.
+func (Stock) TableName() string { return "stock" }
 
 // OwnIngredient is a row the cook added to the catalogue.
 type OwnIngredient struct {

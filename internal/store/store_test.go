@@ -173,7 +173,8 @@ func TestABoiledFormulaBecomesOneWithAHeat(t *testing.T) {
 	for _, sql := range []string{
 		"UPDATE drinks SET draft = json_remove(json_set(draft, '$.boiled', json('true')), '$.heat')",
 		"UPDATE versions SET formula = json_remove(json_set(formula, '$.boiled', json('false')), '$.heat')",
-		"DELETE FROM migrations WHERE id = '0002-pantry'",
+		"DELETE FROM migrations WHERE id IN ('0002-pantry', '0003-plan')", "DROP TABLE plan_items", "DROP TABLE stock",
+		"ALTER TABLE settings DROP COLUMN kitchen_c", "ALTER TABLE settings DROP COLUMN hands_quiet", "ALTER TABLE settings DROP COLUMN noise_quiet",
 		"DROP TABLE own_ingredients", "DROP TABLE prices", "DROP TABLE own_measures", "DROP TABLE drinkers",
 		"ALTER TABLE settings DROP COLUMN currency", "ALTER TABLE settings DROP COLUMN measures", "ALTER TABLE settings DROP COLUMN scale_g",
 	} {

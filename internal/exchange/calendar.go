@@ -1,0 +1,43 @@
+package exchange
+
+import (
+	"fmt"
+	"strings"
+	"time"
+
+	ics "github.com/arran4/golang-ical"
+)
+
+// Task is a stretch of work in the calendar.
+type Task struct {
+	UID        string // stays the same while the task moves
+	Sequence   int    // grows each time it does
+	Title      string
+	Steps      []string
+	Start, End time.Time
+}
+
+// alarmBefore is how long before a task its alarm goes.
+const alarmBefore = 10 * time.Minute
+
+// Calendar writes tasks as iCalendar (RFC 5545), times in UTC, stamped with
+// the moment it is written.
+func Calendar(tasks []Task, stamp time.Time) string {
+	c := ics.NewCalendarFor("Plush Ladle")
+	c.SetMethod(ics.MethodPublish)
+	c.SetName("Plush Ladle")
+	for _, t := range tasks {
+		e := c.AddEvent(t.UID)
+		e.SetDtStampTime(stamp)
+		e.SetStartAt(t.Start)
+		e.SetEndAt(t.End)
+		e.SetSequence(t.Sequence)
+		e.SetSummary(t.Title)
+		e.SetDescription(strings.Join(t.Steps, "\n"))
+		alarm := e.AddAlarm()
+		alarm.SetAction(ics.ActionDisplay)
+		alarm.SetTrigger(fmt.Sprintf("-PT%dM", int(alarmBefore.Minutes())))
+		alarm.SetProperty(ics.ComponentPropertyDescription, t.Title)
+	}
+	return c.Serialize(ics.WithNewLineWindows)
+}

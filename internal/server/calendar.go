@@ -1,0 +1,58 @@
+package server
+
+import (
+	"fmt"
+
+	"github.com/gofiber/fiber/v3"
+
+	"plushladle/internal/exchange"
+	"plushladle/internal/store"
+)
+
+// calendar answers the plan as iCalendar, to be downloaded or subscribed to.
+func (s *server) calendar(c fiber.Ctx) error {
+	items, err := s.store.Plan()
+	if err != nil {
+		return err
+	}
+	var tasks []exchange.Task
+	for _, item := range items {
+		tasks = append(tasks, tasksOf(item)...)
+	}
+	c.Set("Content-Disposition", `attachment; filename="plush-ladle.ics"`)
+	c.Set("Content-Type", "text/calendar; charset=utf-8")
+	c.Set("Cache-Control", "no-cache")
+	return c.SendString(exchange.Calendar(tasks, s.now()))
+}
+
+// tasksOf are an item's stretches of work; what is done is left out.
+func tasksOf(item store.PlanItem) []exchange.Task {
+	var tasks []exchange.Task
+	block, open := 0, false
+	for _, step := range item.Steps {
+		if !step.HandsOn {
+			open = false
+			continue
+		}
+		if !open {
+			block++
+		}
+		if step.DoneAt != nil {
+			open = true
+			continue
+		}
+		last := len(tasks) - 1
+		uid := fmt.Sprintf("plan-%d-%d@plush-ladle", item.ID, block)
+		if open && last >= 0 && tasks[last].UID == uid {
+			tasks[last].End = step.End
+			tasks[last].Steps = append(tasks[last].Steps, step.Title)
+			continue
+		}
+		open = true
+		tasks = append(tasks, exchange.Task{
+			UID: uid, Sequence: item.Sequence, Title: item.DrinkName + ": " + step.Title,
+			Steps: []string{step.Title}, Start: step.Start, End: step.End,
+		})
+	}
+	return tasks
+}
