@@ -195,7 +195,7 @@ func TestEverythingCanBeDoneFromTheKeyboard(t *testing.T) {
 func TestItFitsAPhone(t *testing.T) {
 	p := visit(t, demoKitchen(t))
 	p.size(390, 844)
-	for view, sees := range map[string]string{"/": "Pecan flask creamer", "/shelf": "Pecan flask creamer", "/pantry": "Drawer of measures"} {
+	for view, sees := range map[string]string{"/": "Pecan flask creamer", "/shelf": "Pecan flask creamer", "/pantry": "Drawer of measures", "/plan": "Next in the kitchen"} {
 		p.open(view)
 		p.sees(sees)
 		wide := evaluate[float64](p, "(() => document.documentElement.scrollWidth)")
@@ -246,7 +246,8 @@ func TestNoSeriousAccessibilityFault(t *testing.T) {
 			"cup":     func() { p.open("/"); p.work("In the cup", "Risk of splitting") },
 			"compare": func() { p.open("/"); p.work("Compare", "g a 100 mL") },
 			"pantry":  func() { p.open("/pantry"); p.sees("Drawer of measures", "Who drinks here") },
-			"price":   func() { p.open("/pantry"); p.click("button", "Price of Walnuts"); p.sees("There is in it") },
+			"price":   func() { p.open("/pantry"); p.click("button", "Price and stock of Walnuts"); p.sees("There is in it") },
+			"plan":    func() { p.open("/plan"); p.sees("Next in the kitchen", "To buy") },
 			"card": func() {
 				p.open("/")
 				p.work("Print or take elsewhere", "A card to print")

@@ -281,3 +281,17 @@ func (p *page) pick(name, text string) {
 	p.press(kb.Enter)
 	p.holds(name, text)
 }
+
+// setDate puts a day and time into the one field that takes it, as its picker
+// does.
+func setDate(value string) func(context.Context, *chromedp.Target) error {
+	return func(ctx context.Context, t *chromedp.Target) error {
+		expression := fmt.Sprintf(`(() => {
+			const field = document.querySelector('input[type=datetime-local]')
+			Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set.call(field, %q)
+			field.dispatchEvent(new Event('input', { bubbles: true }))
+		})()`, value)
+		_, err := chromedp.Run(ctx, chromedp.Evaluate[chromedp.Void](expression))
+		return err
+	}
+}

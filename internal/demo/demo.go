@@ -23,7 +23,7 @@ import (
 // Fill puts the demo kitchen into an empty store, its bottles of every age
 // seen from now.
 func Fill(s *store.Store, now time.Time) error {
-	c := &cook{now: now}
+	c := &cook{now: now, drinkIDs: map[string]int64{}}
 	c.app = server.New(server.Config{Store: s, Now: func() time.Time { return c.now }, Web: fstest.MapFS{}, Log: slog.New(slog.DiscardHandler)})
 	c.call(http.MethodPut, "/api/kitchen", server.Kitchen{
 		System: "us", School: "cautious", FridgeC: 4, JugML: 1600, Theme: "system", Currency: "GBP", ScaleG: 1, Measures: drawer,
@@ -33,6 +33,7 @@ func Fill(s *store.Store, now time.Time) error {
 	for n := len(drinks) - 1; n >= 0; n-- { // the first drink is the one worked on last
 		c.add(drinks[n], now)
 	}
+	c.planAhead()
 	if c.err != nil {
 		return fmt.Errorf("demo kitchen: %w", c.err)
 	}
@@ -41,9 +42,10 @@ func Fill(s *store.Store, now time.Time) error {
 
 // cook makes requests until one fails.
 type cook struct {
-	app *fiber.App
-	now time.Time
-	err error
+	drinkIDs map[string]int64
+	app      *fiber.App
+	now      time.Time
+	err      error
 }
 
 func (c *cook) call(method, path string, in, out any) {
@@ -86,10 +88,22 @@ func (c *cook) stock() {
 	for _, p := range prices {
 		c.call(http.MethodPut, "/api/pantry/prices/"+p.ingredient, server.PackPrice{Price: p.price, Pack: p.pack}, nil)
 	}
+	for ingredient, g := range stock {
+		c.call(http.MethodPut, "/api/pantry/stock/"+ingredient, server.StockOf{MassG: g}, nil)
+	}
 	c.call(http.MethodPost, "/api/pantry/ingredients", ownSyrup, nil)
 	c.call(http.MethodPost, "/api/pantry/measures", server.OwnMeasure{Name: "mug", WaterG: 310}, nil)
 	for _, d := range drinkers {
 		c.call(http.MethodPost, "/api/pantry/drinkers", d, nil)
+	}
+}
+
+// planAhead puts the rowers' breakfast on the plan, three days from now.
+func (c *cook) planAhead() {
+	for _, p := range planned {
+		y, m, d := c.now.AddDate(0, 0, 3).Date()
+		readyBy := time.Date(y, m, d, p.hour, 0, 0, 0, c.now.Location())
+		c.call(http.MethodPost, "/api/plan/items", server.NewItem{DrinkID: c.drinkIDs[p.drink], ReadyBy: readyBy.Format(time.RFC3339)}, nil)
 	}
 }
 
@@ -98,6 +112,7 @@ func (c *cook) add(d drink, today time.Time) {
 	c.now = today.AddDate(0, 0, -d.startedDaysAgo)
 	var kept server.Drink
 	c.call(http.MethodPost, "/api/drinks", server.NewDrink{Name: d.name}, &kept)
+	c.drinkIDs[d.name] = kept.ID
 	for n, v := range d.versions {
 		c.now = c.now.Add(time.Hour)
 		f := c.formula(d, v)

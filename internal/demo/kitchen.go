@@ -54,6 +54,14 @@ var prices = []struct {
 	{"orange-juice", 2.2, "1 L"}, {"lime-juice", 1.1, "150 mL"}, {"lemongrass", 0.9, "2 pieces"}, {"orange-peel", 0.4, "1 piece"},
 }
 
+var stock = map[string]float64{"pecan": 320, "sesame": 250, "white-sugar": 900, "salt": 500, "maple-syrup": 210, "orange-peel": 12}
+
+// planned is the Saturday breakfast for fourteen rowers.
+var planned = []struct {
+	drink string
+	hour  int
+}{{"Barley and melon-seed horchata", 12}, {"Sesame and orange breakfast milk", 12}, {"Pecan flask creamer", 11}, {"Sunflower cocoa milk", 12}}
+
 // ownSyrup is a row of the cook's own, with only what is written on the jar.
 var ownSyrup = kitchen.OwnRow{Name: "Elderflower syrup, towpath", Role: "sweetener", Allergens: []string{}, Vegan: true}
 

@@ -113,6 +113,7 @@ func (s *server) presentPlan(items []store.PlanItem) (Plan, error) {
 		p.add(item, r, now)
 		addNeeds(needs, d, r)
 	}
+	p.From = beginning(now, p.Items)
 	slices.SortStableFunc(p.Next, func(a, b NextStep) int { return a.At.Compare(b.At) })
 	p.Visits = visitsOf(p.Next)
 	p.To = p.To.Add(2 * time.Hour)
@@ -129,9 +130,6 @@ func (p *Plan) add(item store.PlanItem, r *formula.Reckoning, now time.Time) {
 		out.ML = r.Drink.VolumeML
 	}
 	for n, step := range item.Steps {
-		if step.Start.Before(p.From) {
-			p.From = step.Start
-		}
 		if step.End.After(p.To) {
 			p.To = step.End
 		}
@@ -148,6 +146,35 @@ func (p *Plan) add(item store.PlanItem, r *formula.Reckoning, now time.Time) {
 		p.Next = append(p.Next, NextStep{item.ID, n, item.DrinkName, step.Title, step.Start, minutes, late})
 	}
 	p.Items = append(p.Items, out)
+}
+
+// The strip begins now, or a little before the first step where that is far off.
+const (
+	farOff = 12 * time.Hour
+	before = 4 * time.Hour
+)
+
+func beginning(now time.Time, items []PlanItem) time.Time {
+	first := now.Add(farOff)
+	for _, i := range items {
+		for _, step := range i.Steps {
+			first = sooner(first, step.Start)
+		}
+	}
+	if len(items) > 0 && !first.Before(now.Add(farOff)) {
+		return soonest(items).Add(-before)
+	}
+	return sooner(now, first)
+}
+
+func soonest(items []PlanItem) time.Time {
+	first := items[0].ReadyBy
+	for _, i := range items {
+		for _, step := range i.Steps {
+			first = sooner(first, step.Start)
+		}
+	}
+	return first
 }
 
 // oneVisit is how near steps lie that are done in one visit to the kitchen.
@@ -267,7 +294,7 @@ func bought(b ToBuy) int {
 // NewItem is a drink to be planned, at the size its draft has.
 type NewItem struct {
 	DrinkID int64  `json:"drinkID" minimum:"1"`
-	ReadyBy string `json:"readyBy" maxLength:"20" doc:"by the kitchen's clock: 2026-11-28T09:00"`
+	ReadyBy string `json:"readyBy" maxLength:"40" doc:"by the kitchen's clock, 2026-11-28T09:00, or with an offset"`
 }
 
 func (s *server) planDrink(in *body[NewItem]) (Plan, error) {
@@ -295,7 +322,11 @@ const maxPlanned = 12
 // readyBy reads a time of the kitchen's clock within three weeks.
 func (s *server) readyBy(text string) (time.Time, error) {
 	now := s.now()
-	t, err := time.ParseInLocation("2006-01-02T15:04", text, now.Location())
+	t, err := time.Parse(time.RFC3339, text)
+	if err != nil {
+		t, err = time.ParseInLocation("2006-01-02T15:04", text, now.Location())
+	}
+	t = t.In(now.Location())
 	switch {
 	case err != nil:
 		return t, fault.New("readyBy", text, "is not a day and time", "use the form 2026-11-28T09:00")
@@ -449,7 +480,7 @@ func (s *server) unplanned(p *plan.Problem, items []store.PlanItem, asked int) e
 
 // ReadyBy is when it is wanted.
 type ReadyBy struct {
-	ReadyBy string `json:"readyBy" maxLength:"20" doc:"by the kitchen's clock: 2026-11-28T09:00"`
+	ReadyBy string `json:"readyBy" maxLength:"40" doc:"by the kitchen's clock, 2026-11-28T09:00, or with an offset"`
 }
 
 type moveInput struct {

@@ -1,7 +1,7 @@
 import { keepPreviousData, replaceEqualDeep, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useRef } from 'react'
 import { answer, api } from './client'
-import type { Formula, Kitchen, NewBatch, Pantry, Reckoning } from './schema'
+import type { Formula, Kitchen, NewBatch, Pantry, Plan, Reckoning } from './schema'
 
 export const useKitchen = () => useQuery({ queryKey: ['kitchen'], queryFn: () => answer(api.GET('/api/kitchen')) })
 
@@ -91,6 +91,23 @@ export function usePantryChange<In>(change: (input: In) => Promise<Pantry>) {
     onSuccess: (pantry) => {
       client.setQueryData(['pantry'], pantry)
       client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'pantry' && q.queryKey[0] !== 'drink' })
+    },
+  })
+}
+
+const everyMinute = 60_000
+
+export const usePlan = () =>
+  useQuery({ queryKey: ['plan'], queryFn: () => answer(api.GET('/api/plan')), refetchInterval: everyMinute })
+
+/** usePlanChange makes one change to the plan. */
+export function usePlanChange<In>(change: (input: In) => Promise<Plan>) {
+  const client = useQueryClient()
+  return useMutation({
+    mutationFn: change,
+    onSuccess: (plan) => {
+      client.setQueryData(['plan'], plan)
+      client.invalidateQueries({ queryKey: ['pantry'] })
     },
   })
 }

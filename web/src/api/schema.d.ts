@@ -486,6 +486,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pantry/stock/{ingredient}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say how much there is of an ingredient */
+        put: operations["set-stock"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/pastes": {
         parameters: {
             query?: never;
@@ -497,6 +514,126 @@ export interface paths {
         put?: never;
         /** Read a pasted recipe */
         post: operations["paste"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is planned, when, and what to buy for it */
+        get: operations["plan"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/anew": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Plan what is left from now */
+        post: operations["plan-anew"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/bought": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put what was bought into the pantry */
+        post: operations["bought"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/items": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a drink on the plan */
+        post: operations["plan-drink"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/items/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Have it ready at another time */
+        put: operations["move-item"];
+        post?: never;
+        /** Take it off the plan */
+        delete: operations["take-off-plan"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/items/{id}/done": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Say that a step was done, and plan the rest anew */
+        post: operations["step-done"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/items/{id}/tries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What the plan would be, without keeping it */
+        post: operations["try-item"];
         delete?: never;
         options?: never;
         head?: never;
@@ -694,6 +831,11 @@ export interface components {
             /** Format: double */
             volumeML: number;
         };
+        Bought: {
+            ingredient: string;
+            /** Format: double */
+            massG: number;
+        };
         Caution: {
             code: string;
             /** Format: double */
@@ -787,6 +929,11 @@ export interface components {
             unit: string;
             /** Format: double */
             value: number;
+        };
+        Done: {
+            /** Format: int64 */
+            step: number;
+            undo: boolean;
         };
         Draft: {
             formula: components["schemas"]["Formula"];
@@ -1057,13 +1204,22 @@ export interface components {
              * @description °C
              */
             fridgeC: number;
+            /** @description 22:30-06:30, when nothing needs hands; empty for never */
+            handsQuiet: string;
             /**
              * Format: double
              * @description what one load may reach
              */
             jugML: number;
+            /**
+             * Format: double
+             * @description temperature of the room, for soaks
+             */
+            kitchenC: number;
             /** @description in the drawer, as written on them */
             measures: string[];
+            /** @description and no blender runs */
+            noiseQuiet: string;
             /**
              * Format: double
              * @description what the scale reads to; 0 for none
@@ -1083,13 +1239,22 @@ export interface components {
              * @description °C
              */
             fridgeC: number;
+            /** @description 22:30-06:30, when nothing needs hands; empty for never */
+            handsQuiet: string;
             /**
              * Format: double
              * @description what one load may reach
              */
             jugML: number;
+            /**
+             * Format: double
+             * @description temperature of the room, for soaks
+             */
+            kitchenC: number;
             /** @description in the drawer, as written on them */
             measures: string[];
+            /** @description and no blender runs */
+            noiseQuiet: string;
             /**
              * Format: double
              * @description what the scale reads to; 0 for none
@@ -1192,6 +1357,28 @@ export interface components {
         };
         NewDrink: {
             name: string;
+        };
+        NewItem: {
+            /** Format: int64 */
+            drinkID: number;
+            /** @description by the kitchen's clock, 2026-11-28T09:00, or with an offset */
+            readyBy: string;
+        };
+        NextStep: {
+            /** Format: date-time */
+            at: string;
+            drink: string;
+            /** Format: int64 */
+            itemID: number;
+            late: boolean;
+            /** Format: int64 */
+            minutes: number;
+            /**
+             * Format: int64
+             * @description its place among the item's steps
+             */
+            step: number;
+            title: string;
         };
         Nothing: {
             done: boolean;
@@ -1328,6 +1515,11 @@ export interface components {
             price: number;
             role: string;
             source: string;
+            /**
+             * Format: double
+             * @description what there is
+             */
+            stockG: number;
             vegan: boolean;
         };
         Paste: {
@@ -1342,6 +1534,84 @@ export interface components {
             problem: string;
             text: string;
             understood: boolean;
+        };
+        Plan: {
+            /** @description when it runs */
+            blender: components["schemas"]["Stretch"][];
+            /** @description the path of the calendar */
+            calendar: string;
+            /**
+             * Format: date-time
+             * @description where its strip begins
+             */
+            from: string;
+            /** Format: int64 */
+            handsOnMin: number;
+            items: components["schemas"]["PlanItem"][];
+            /** @description something was to be done and is not marked done */
+            late: boolean;
+            /** @description what needs hands, the soonest first */
+            next: components["schemas"]["NextStep"][];
+            /** Format: date-time */
+            now: string;
+            /** @description when nothing needs hands */
+            quiet: components["schemas"]["Stretch"][];
+            /** Format: date-time */
+            to: string;
+            toBuy: components["schemas"]["ToBuy"][];
+            /** Format: int64 */
+            visits: number;
+        };
+        PlanAmount: {
+            /** Format: double */
+            massG: number;
+            name: string;
+            text: string;
+        };
+        PlanItem: {
+            /** Format: int64 */
+            drinkID: number;
+            /** @description it soaks in the fridge, since the bench left no time that fits */
+            fridge: boolean;
+            /** Format: int64 */
+            id: number;
+            /** @description all that needs hands is done */
+            made: boolean;
+            /** Format: double */
+            ml: number;
+            name: string;
+            /** Format: date-time */
+            readyBy: string;
+            steps: components["schemas"]["PlanStep"][];
+        };
+        PlanStep: {
+            amounts: components["schemas"]["PlanAmount"][];
+            blender: boolean;
+            caution: string;
+            /** Format: date-time */
+            doneAt?: string;
+            /** Format: date-time */
+            end: string;
+            fridge: boolean;
+            handsOn: boolean;
+            kind: string;
+            /**
+             * Format: date-time
+             * @description the earliest end that still is long enough
+             */
+            least: string;
+            /** Format: int64 */
+            loads: number;
+            /**
+             * Format: date-time
+             * @description the latest end that still is not too long
+             */
+            most: string;
+            /** @description what right looks like */
+            right: string;
+            /** Format: date-time */
+            start: string;
+            title: string;
         };
         Portion: {
             /** @description what joins it */
@@ -1362,6 +1632,10 @@ export interface components {
             byMass: number;
             /** Format: double */
             byVolume: number;
+        };
+        ReadyBy: {
+            /** @description by the kitchen's clock, 2026-11-28T09:00, or with an offset */
+            readyBy: string;
         };
         Reckoning: {
             allergens: string[];
@@ -1470,6 +1744,17 @@ export interface components {
             name: string;
             reckoning: components["schemas"]["Reckoning"];
         };
+        StockOf: {
+            /** Format: double */
+            massG: number;
+        };
+        Stretch: {
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            to: string;
+            words: string;
+        };
         Suggestion: {
             allergens: string[];
             id: string;
@@ -1508,6 +1793,30 @@ export interface components {
             target: number;
             /** Format: double */
             volumeML: number;
+        };
+        ToBuy: {
+            /**
+             * Format: double
+             * @description 0 where there is enough
+             */
+            buyG: number;
+            /** Format: double */
+            haveG: number;
+            id: string;
+            name: string;
+            /** Format: double */
+            needG: number;
+            pack: string;
+            /**
+             * Format: int64
+             * @description 0 where no pack is known
+             */
+            packs: number;
+            /**
+             * Format: double
+             * @description what those packs hold that can be eaten
+             */
+            packsG: number;
         };
         ToCompare: {
             a: components["schemas"]["Compared"];
@@ -1612,6 +1921,7 @@ export type Addition = components['schemas']['Addition'];
 export type Band = components['schemas']['Band'];
 export type Blended = components['schemas']['Blended'];
 export type Bottle = components['schemas']['Bottle'];
+export type Bought = components['schemas']['Bought'];
 export type Caution = components['schemas']['Caution'];
 export type ChillFigure = components['schemas']['ChillFigure'];
 export type Compared = components['schemas']['Compared'];
@@ -1620,6 +1930,7 @@ export type Comparison = components['schemas']['Comparison'];
 export type CostFigure = components['schemas']['CostFigure'];
 export type Cup = components['schemas']['Cup'];
 export type Dial = components['schemas']['Dial'];
+export type Done = components['schemas']['Done'];
 export type Draft = components['schemas']['Draft'];
 export type Drink = components['schemas']['Drink'];
 export type DrinkName = components['schemas']['DrinkName'];
@@ -1644,6 +1955,8 @@ export type Matched = components['schemas']['Matched'];
 export type NewBatch = components['schemas']['NewBatch'];
 export type NewBottle = components['schemas']['NewBottle'];
 export type NewDrink = components['schemas']['NewDrink'];
+export type NewItem = components['schemas']['NewItem'];
+export type NextStep = components['schemas']['NextStep'];
 export type Nothing = components['schemas']['Nothing'];
 export type Nudged = components['schemas']['Nudged'];
 export type NudgedLine = components['schemas']['NudgedLine'];
@@ -1658,9 +1971,14 @@ export type PantryRow = components['schemas']['PantryRow'];
 export type Paste = components['schemas']['Paste'];
 export type Pasted = components['schemas']['Pasted'];
 export type PastedLine = components['schemas']['PastedLine'];
+export type Plan = components['schemas']['Plan'];
+export type PlanAmount = components['schemas']['PlanAmount'];
+export type PlanItem = components['schemas']['PlanItem'];
+export type PlanStep = components['schemas']['PlanStep'];
 export type Portion = components['schemas']['Portion'];
 export type Poured = components['schemas']['Poured'];
 export type RatioFigure = components['schemas']['RatioFigure'];
+export type ReadyBy = components['schemas']['ReadyBy'];
 export type Reckoning = components['schemas']['Reckoning'];
 export type Rung = components['schemas']['Rung'];
 export type Second = components['schemas']['Second'];
@@ -1668,10 +1986,13 @@ export type Shelf = components['schemas']['Shelf'];
 export type SoakFigure = components['schemas']['SoakFigure'];
 export type Split = components['schemas']['Split'];
 export type SplitDrink = components['schemas']['SplitDrink'];
+export type StockOf = components['schemas']['StockOf'];
+export type Stretch = components['schemas']['Stretch'];
 export type Suggestion = components['schemas']['Suggestion'];
 export type Swap = components['schemas']['Swap'];
 export type Swapped = components['schemas']['Swapped'];
 export type ToBlend = components['schemas']['ToBlend'];
+export type ToBuy = components['schemas']['ToBuy'];
 export type ToCompare = components['schemas']['ToCompare'];
 export type ToLetDown = components['schemas']['ToLetDown'];
 export type ToMatch = components['schemas']['ToMatch'];
@@ -2797,6 +3118,41 @@ export interface operations {
             };
         };
     };
+    "set-stock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ingredient: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StockOf"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Pantry"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     paste: {
         parameters: {
             query?: never;
@@ -2817,6 +3173,266 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Pasted"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Plan"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "plan-anew": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Plan"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    bought: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Bought"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Plan"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "plan-drink": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewItem"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Plan"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "move-item": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadyBy"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Plan"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "take-off-plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Plan"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "step-done": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Done"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Plan"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "try-item": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadyBy"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Plan"];
                 };
             };
             /** @description Error */

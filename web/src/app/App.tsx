@@ -7,6 +7,7 @@ import { Header } from './Header'
 import { KeysDialog, useViewKeys } from './keys'
 
 const Pantry = lazy(() => import('../views/pantry/Pantry').then((m) => ({ default: m.Pantry })))
+const PlanView = lazy(() => import('../views/plan/Plan').then((m) => ({ default: m.PlanView })))
 const Card = lazy(() => import('../views/bench/Card').then((m) => ({ default: m.Card })))
 
 /** useTheme puts the kitchen's theme on the page, following the system where it says so. */
@@ -42,6 +43,11 @@ export function App() {
               <Card id={Number(id)} />
             </Suspense>
           )}
+        </Route>
+        <Route path="/plan">
+          <Suspense fallback={null}>
+            <PlanView />
+          </Suspense>
         </Route>
         <Route path="/shelf">
           <Shelf />

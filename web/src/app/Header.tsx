@@ -1,13 +1,16 @@
 import { Keyboard, Settings2 } from 'lucide-react'
 import { useState } from 'react'
 import { Link, useLocation } from 'wouter'
+import { usePlan } from '../api/hooks'
 import { IconButton } from '../ui/Button'
 import { classes } from '../ui/classes'
+import { toDayAndClock } from '../ui/format'
 import { Mark } from '../ui/Mark'
 import { KitchenDialog } from './KitchenDialog'
 
 const views = [
   { name: 'Bench', to: '/', owns: (at: string) => at === '/' || at.startsWith('/bench') },
+  { name: 'Plan', to: '/plan', owns: (at: string) => at.startsWith('/plan') },
   { name: 'Shelf', to: '/shelf', owns: (at: string) => at.startsWith('/shelf') },
   { name: 'Pantry', to: '/pantry', owns: (at: string) => at.startsWith('/pantry') },
 ]
@@ -22,14 +25,14 @@ export function Header({ onShowKeys }: { onShowKeys: () => void }) {
         <Mark />
         <span className="max-[430px]:sr-only">Plush Ladle</span>
       </Link>
-      <nav aria-label="Views" className="flex gap-1">
+      <nav aria-label="Views" className="flex gap-1 max-sm:gap-0">
         {views.map((v) => (
           <Link
             key={v.name}
             href={v.to}
             aria-current={v.owns(at) ? 'page' : undefined}
             className={classes(
-              'flex min-h-9 items-center rounded-full px-4 font-bold max-sm:min-h-11 max-sm:px-3',
+              'flex min-h-9 items-center rounded-full px-4 font-bold max-sm:min-h-11 max-sm:px-2.5',
               v.owns(at) ? 'bg-rim text-on-rim' : 'text-mute hover:text-ink',
             )}
           >
@@ -37,6 +40,7 @@ export function Header({ onShowKeys }: { onShowKeys: () => void }) {
           </Link>
         ))}
       </nav>
+      <NextUp />
       <div className="ml-auto flex">
         <IconButton label="Keys" onClick={onShowKeys} className="max-sm:hidden">
           <Keyboard size={20} aria-hidden />
@@ -52,5 +56,26 @@ export function Header({ onShowKeys }: { onShowKeys: () => void }) {
       </div>
       {open && <KitchenDialog onClose={() => setOpen(false)} />}
     </header>
+  )
+}
+
+/** NextUp says in every view what needs hands next. */
+function NextUp() {
+  const next = usePlan().data?.next[0]
+  if (!next) return null
+  return (
+    <Link
+      href="/plan"
+      className="flex min-h-9 min-w-0 items-center gap-2 rounded-full bg-oat px-4 text-[15px] font-bold text-[#18213d] max-sm:order-last max-sm:min-h-11 max-sm:w-full"
+    >
+      <span
+        aria-hidden
+        className={classes('size-2.5 shrink-0 rounded-full', next.late ? 'bg-hibiscus' : 'bg-turmeric')}
+      />
+      <span className="truncate">
+        {next.late ? 'Was to be done: ' : ''}
+        {next.title}, {toDayAndClock(next.at)}
+      </span>
+    </Link>
   )
 }

@@ -36,12 +36,16 @@ function KitchenForm({ now, onClose }: { now: Kitchen; onClose: () => void }) {
   const [theme, setTheme] = useState(now.theme)
   const [fridgeC, setFridgeC] = useState(String(now.fridgeC))
   const [currency, setCurrency] = useState(now.currency)
+  const [kitchenC, setKitchenC] = useState(String(now.kitchenC))
+  const [handsQuiet, setHandsQuiet] = useState(now.handsQuiet)
+  const [noiseQuiet, setNoiseQuiet] = useState(now.noiseQuiet)
   const [jugML, setJugML] = useState(String(now.jugML))
   const refused = set.error instanceof Refused ? set.error : undefined
   const save = (e: FormEvent) => {
     e.preventDefault()
     const { measures, scaleG } = now
-    const numbers = { fridgeC: asNumber(fridgeC), jugML: asNumber(jugML) }
+    const hours = { kitchenC: asNumber(kitchenC), handsQuiet, noiseQuiet }
+    const numbers = { ...hours, fridgeC: asNumber(fridgeC), jugML: asNumber(jugML) }
     const body = { system, school, theme, measures, scaleG, currency: currency.trim().toUpperCase(), ...numbers }
     set.mutate(body, { onSuccess: onClose })
   }
@@ -79,6 +83,29 @@ function KitchenForm({ now, onClose }: { now: Kitchen; onClose: () => void }) {
           value={jugML}
           onChange={(e) => setJugML(e.target.value)}
           error={refused?.fields.jugML && 'Enter a volume from 100 to 50,000 mL.'}
+        />
+        <Field
+          label="The kitchen is at"
+          unit="°C"
+          inputMode="decimal"
+          value={kitchenC}
+          onChange={(e) => setKitchenC(e.target.value)}
+          error={refused?.fields.kitchenC && 'Enter a temperature from 5 to 45 °C.'}
+          hint="Soaks are shorter in a warm one."
+        />
+        <Field
+          label="Nobody is up"
+          value={handsQuiet}
+          placeholder="22:30-06:30"
+          onChange={(e) => setHandsQuiet(e.target.value)}
+          error={refused?.fields.handsQuiet}
+        />
+        <Field
+          label="No blender"
+          value={noiseQuiet}
+          placeholder="21:00-07:30"
+          onChange={(e) => setNoiseQuiet(e.target.value)}
+          error={refused?.fields.noiseQuiet}
         />
         <Field
           label="Currency"

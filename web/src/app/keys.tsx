@@ -3,7 +3,7 @@ import { useLocation } from 'wouter'
 import { Dialog } from '../ui/Dialog'
 
 const help = [
-  ['Alt+1, Alt+4, Alt+6', 'go to the Bench, the Shelf, the Pantry'],
+  ['Alt+1, 2, 4, 6', 'go to the Bench, the Plan, the Shelf, the Pantry'],
   ['← and → on a dial', 'turn it; Page up and Page down turn it further'],
   ['/', 'add a line to the drink'],
   ['+ and −', 'make more, make less'],
@@ -31,7 +31,7 @@ export function useKeys(handle: (e: KeyboardEvent) => void) {
   }, [])
 }
 
-const views: Record<string, string> = { '1': '/', '4': '/shelf', '6': '/pantry' }
+const views: Record<string, string> = { '1': '/', '2': '/plan', '4': '/shelf', '6': '/pantry' }
 
 /** useViewKeys are the keys that work in every view. */
 export function useViewKeys(onHelp: () => void) {

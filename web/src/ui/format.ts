@@ -48,3 +48,21 @@ const asDate = (iso: string) => new Date(`${iso}T12:00:00`)
 export const toDay = (iso: string) => day.format(asDate(iso))
 export const toDayAndMonth = (iso: string) => dayAndMonth.format(asDate(iso))
 export const toMonth = (iso: string) => month.format(new Date(iso))
+
+const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
+const weekday = new Intl.DateTimeFormat('en-GB', { weekday: 'long' })
+
+/** toClock writes 20:30. */
+export const toClock = (iso: string | Date) => clock.format(new Date(iso))
+
+/** toWeekday writes Saturday. */
+export const toWeekday = (iso: string | Date) => weekday.format(new Date(iso))
+
+/** toDayAndClock writes Sat 28, 09:00. */
+export const toDayAndClock = (iso: string | Date) => `${day.format(new Date(iso))}, ${toClock(iso)}`
+
+/** toMinutes writes 35 min, and 2 h 05. */
+export function toMinutes(minutes: number): string {
+  if (minutes < 60) return `${minutes} min`
+  return `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`
+}

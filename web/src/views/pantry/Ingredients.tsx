@@ -3,7 +3,7 @@ import { useState } from 'react'
 import type { Pantry, PantryRow } from '../../api/schema'
 import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
-import { toMoney } from '../../ui/format'
+import { toGrams, toMoney } from '../../ui/format'
 import { Tray } from '../../ui/Tray'
 import { OwnDialog } from './OwnDialog'
 import { PriceDialog } from './PriceDialog'
@@ -42,7 +42,12 @@ export function Ingredients({ pantry, find, onFind }: Props) {
             <div className="min-w-40 basis-0 grow max-sm:basis-full">
               <p className="font-bold leading-tight">{i.name}</p>
               <p className="text-[13px] leading-tight text-mute">
-                {[i.role, i.allergens.length > 0 && `contains ${i.allergens.join(', ')}`, i.lacks]
+                {[
+                  i.role,
+                  i.allergens.length > 0 && `contains ${i.allergens.join(', ')}`,
+                  i.stockG > 0 && `${toGrams(i.stockG)} here`,
+                  i.lacks,
+                ]
                   .filter(Boolean)
                   .join(' · ')}
               </p>
@@ -69,11 +74,11 @@ export function Ingredients({ pantry, find, onFind }: Props) {
               </Button>
             )}
             <Button
-              aria-label={`Price of ${i.name}`}
+              aria-label={`Price and stock of ${i.name}`}
               className="!min-h-9 !px-3 max-sm:!min-h-11"
               onClick={() => setPriced(i)}
             >
-              Price
+              Price and stock
             </Button>
           </li>
         ))}

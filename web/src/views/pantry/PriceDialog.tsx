@@ -17,13 +17,24 @@ export function PriceDialog({ row, currency, onClose }: { row: PantryRow; curren
   const params = { path: { ingredient: row.id } }
   const set = usePantryChange((body: PackPrice) => answer(api.PUT('/api/pantry/prices/{ingredient}', { params, body })))
   const forget = usePantryChange(() => answer(api.DELETE('/api/pantry/prices/{ingredient}', { params })))
+  const [stock, setStock] = useState(row.stockG > 0 ? String(row.stockG) : '')
+  const keepStock = usePantryChange((massG: number) =>
+    answer(api.PUT('/api/pantry/stock/{ingredient}', { params, body: { massG } })),
+  )
   const refused = set.error instanceof Refused ? set.error : undefined
+  const badStock = keepStock.error instanceof Refused
+  const keepThere = () => {
+    const massG = stock.trim() === '' ? 0 : asNumber(stock)
+    if (massG === row.stockG) return onClose()
+    keepStock.mutate(Number.isNaN(massG) ? -1 : massG, { onSuccess: onClose })
+  }
   const save = (e: FormEvent) => {
     e.preventDefault()
-    set.mutate({ price: asNumber(price) || 0, pack, inShell }, { onSuccess: onClose })
+    if (price.trim() === '' && pack.trim() === '' && row.price === 0) return keepThere()
+    set.mutate({ price: asNumber(price) || 0, pack, inShell }, { onSuccess: keepThere })
   }
   return (
-    <Dialog open onClose={onClose} title={`Price of ${row.name}`} intro={row.source}>
+    <Dialog open onClose={onClose} title={row.name} intro={row.source}>
       <form onSubmit={save} className="grid gap-4">
         <div className="grid gap-3 sm:grid-cols-2">
           <Field
@@ -42,6 +53,15 @@ export function PriceDialog({ row, currency, onClose }: { row: PantryRow; curren
             onChange={(e) => setPack(e.target.value)}
           />
         </div>
+        <Field
+          label="In the pantry there is"
+          unit="g"
+          inputMode="decimal"
+          value={stock}
+          hint="What is planned takes from it, and what is bought for the plan is added."
+          error={badStock ? 'Enter grams from 0 on, or leave it empty.' : undefined}
+          onChange={(e) => setStock(e.target.value)}
+        />
         {row.inShellPct < 100 && (
           <Check
             label={`Bought in shell, peel or with stones: ${toWhole(row.inShellPct)} % of it is used`}
@@ -54,7 +74,7 @@ export function PriceDialog({ row, currency, onClose }: { row: PantryRow; curren
             <Button onClick={() => forget.mutate(undefined, { onSuccess: onClose })}>Forget the price</Button>
           )}
           <Button primary type="submit">
-            Keep the price
+            Keep it
           </Button>
         </div>
       </form>

@@ -1,0 +1,67 @@
+import { useState } from 'react'
+import { Link } from 'wouter'
+import { answer, api, Refused } from '../../api/client'
+import { usePlanChange } from '../../api/hooks'
+import type { NextStep, Plan } from '../../api/schema'
+import { Button } from '../../ui/Button'
+import { ErrorText } from '../../ui/Field'
+import { toDayAndClock, toMinutes } from '../../ui/format'
+import { Tray } from '../../ui/Tray'
+
+const shownAtOnce = 7
+
+/** Next is what needs hands, the soonest first; what was done is marked, and the rest planned anew from it. */
+export function Next({ plan }: { plan: Plan }) {
+  const [problem, setProblem] = useState<string>()
+  const done = usePlanChange((s: { itemID: number; step: number; undo: boolean }) =>
+    answer(
+      api.POST('/api/plan/items/{id}/done', {
+        params: { path: { id: s.itemID } },
+        body: { step: s.step, undo: s.undo },
+      }),
+    ),
+  )
+  const off = usePlanChange((id: number) => answer(api.DELETE('/api/plan/items/{id}', { params: { path: { id } } })))
+  const onError = (e: Error) => setProblem(e instanceof Refused ? e.message : 'It could not be kept.')
+  const mark = (n: NextStep) =>
+    done.mutate({ itemID: n.itemID, step: n.step, undo: false }, { onError, onSuccess: () => setProblem(undefined) })
+  return (
+    <Tray label="Next in the kitchen">
+      <h2 className="text-xl">Next in the kitchen</h2>
+      <ul>
+        {plan.next.slice(0, shownAtOnce).map((n) => (
+          <li key={`${n.itemID}-${n.step}`} className="flex items-center gap-3 border-t border-line py-1.5">
+            <div className="grow">
+              <p className="leading-tight">
+                <b>{n.title}</b>
+              </p>
+              <p className={n.late ? 'text-[14px] font-bold text-hibiscus-deep' : 'text-[14px] text-mute'}>
+                {n.late && 'was to be done: '}
+                {toDayAndClock(n.at)} · {toMinutes(n.minutes)} · {n.drink}
+              </p>
+            </div>
+            <Button aria-label={`Done: ${n.title}, ${n.drink}`} onClick={() => mark(n)}>
+              Done
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {plan.next.length > shownAtOnce && <p className="text-mute">and {plan.next.length - shownAtOnce} more</p>}
+      <ErrorText id="done-error">{problem}</ErrorText>
+      <ul aria-label="On the plan" className="mt-3 flex flex-wrap gap-2 border-t border-line pt-3">
+        {plan.items.map((i) => (
+          <li key={i.id} className="flex flex-wrap items-center gap-2">
+            {i.made && (
+              <Link href={`/bench/${i.drinkID}`} className="font-bold text-rim underline">
+                Bottle {i.name}
+              </Link>
+            )}
+            <Button className="!min-h-9 !px-3 max-sm:!min-h-11" onClick={() => off.mutate(i.id, { onError })}>
+              Take {i.name} off
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </Tray>
+  )
+}

@@ -1,0 +1,92 @@
+import { CalendarPlus, Plus } from 'lucide-react'
+import { useState } from 'react'
+import { answer, api, Refused } from '../../api/client'
+import { usePlan, usePlanChange } from '../../api/hooks'
+import type { Plan } from '../../api/schema'
+import { Button } from '../../ui/Button'
+import { toMillilitres, toMinutes } from '../../ui/format'
+import { Notice } from '../../ui/Notice'
+import { Tray } from '../../ui/Tray'
+import { AddDrink } from './AddDrink'
+import { Next } from './Next'
+import { Strip } from './Strip'
+import { ToBuy } from './ToBuy'
+
+/** PlanView is when everything is to be done, and what to buy for it. */
+export function PlanView() {
+  const plan = usePlan()
+  const [adding, setAdding] = useState(false)
+  const [tried, setTried] = useState<Plan>()
+  const [problem, setProblem] = useState<string>()
+  const anew = usePlanChange(() => answer(api.POST('/api/plan/anew')))
+  if (plan.error) return <Notice urgent>{plan.error.message}</Notice>
+  if (!plan.data) return null
+  const shown = tried ?? plan.data
+  const refused = anew.error instanceof Refused ? anew.error.message : undefined
+  return (
+    <main className="grid grid-cols-[minmax(0,1fr)] gap-3">
+      <div className="flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
+        <div>
+          <h1 className="text-[32px] leading-tight">Plan</h1>
+          <p className="text-mute">{summary(shown)}</p>
+        </div>
+        <div className="flex flex-wrap gap-2">
+          <Button onClick={() => setAdding(true)}>
+            <Plus size={18} aria-hidden /> Add a drink
+          </Button>
+          {shown.items.length > 0 && (
+            <a
+              href={shown.calendar}
+              download="plush-ladle.ics"
+              className="flex min-h-11 items-center gap-2 rounded-full border-2 border-rim bg-enamel px-4 font-bold"
+            >
+              <CalendarPlus size={18} aria-hidden /> Calendar file
+            </a>
+          )}
+        </div>
+      </div>
+      {plan.data.late && (
+        <Notice>
+          <p>Something was to be done by now. Mark it done if it was, or plan what is left from now.</p>
+          <div className="mt-2">
+            <Button onClick={() => anew.mutate(undefined)}>Plan it anew from now</Button>
+          </div>
+        </Notice>
+      )}
+      {(problem ?? refused) && <Notice urgent>{problem ?? refused}</Notice>}
+      {shown.items.length === 0 ? (
+        <Tray className="max-w-xl">
+          <h2 className="text-2xl">Nothing is planned</h2>
+          <p className="my-2">
+            Say when a drink is wanted, and the plan counts back: when to soak, when to grind, around your quiet hours,
+            with one blender and one pair of hands.
+          </p>
+          <Button primary onClick={() => setAdding(true)}>
+            Plan a drink
+          </Button>
+        </Tray>
+      ) : (
+        <>
+          <Strip plan={shown} onTry={setTried} onProblem={setProblem} />
+          <div className="grid items-start gap-4 lg:grid-cols-2">
+            <Next plan={plan.data} />
+            <ToBuy plan={plan.data} />
+          </div>
+          <p className="text-[15px] text-mute">
+            To keep a calendar up to date by itself, let it subscribe to {window.location.origin}
+            {shown.calendar}
+          </p>
+        </>
+      )}
+      {adding && <AddDrink onClose={() => setAdding(false)} />}
+    </main>
+  )
+}
+
+function summary(p: Plan): string {
+  if (p.items.length === 0) return 'soaks counted back from when it is wanted'
+  const drinks = p.items.length === 1 ? '1 drink' : `${p.items.length} drinks`
+  const ml = p.items.reduce((sum, i) => sum + i.ml, 0)
+  const visits = p.visits === 1 ? 'one visit to the kitchen' : `${p.visits} visits to the kitchen`
+  return `${drinks}, ${toMillilitres(ml)} · ${visits}, ${toMinutes(p.handsOnMin)} hands-on`
+}

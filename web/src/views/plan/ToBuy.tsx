@@ -1,0 +1,47 @@
+import { answer, api } from '../../api/client'
+import { usePlanChange } from '../../api/hooks'
+import type { ToBuy as Item, Plan } from '../../api/schema'
+import { Button } from '../../ui/Button'
+import { toGrams } from '../../ui/format'
+import { Tray } from '../../ui/Tray'
+
+/** ToBuy is what the plan needs less what the pantry has. What is bought is ticked off into the pantry. */
+export function ToBuy({ plan }: { plan: Plan }) {
+  const bought = usePlanChange((body: { ingredient: string; massG: number }) =>
+    answer(api.POST('/api/plan/bought', { body })),
+  )
+  const wanted = plan.toBuy.filter((b) => b.buyG > 0)
+  const enough = plan.toBuy.filter((b) => b.buyG === 0)
+  return (
+    <Tray label="To buy">
+      <h2 className="text-xl">To buy</h2>
+      {wanted.length === 0 && <p>There is enough of everything.</p>}
+      <ul>
+        {wanted.map((b) => (
+          <li key={b.id} className="flex items-center gap-3 border-t border-line py-1.5">
+            <div className="grow">
+              <p className="font-bold leading-tight">{b.name}</p>
+              <p className="text-[14px] text-mute">
+                {toGrams(b.needG)} needed{b.haveG > 0 && `, ${toGrams(b.haveG)} here`}
+              </p>
+            </div>
+            <p className="font-bold">{packWords(b)}</p>
+            <Button
+              aria-label={`Bought: ${b.name}`}
+              onClick={() => bought.mutate({ ingredient: b.id, massG: b.packs > 0 ? b.packsG : b.buyG })}
+            >
+              Bought
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {enough.length > 0 && (
+        <p className="border-t border-line pt-2 text-[15px] text-mute">
+          {enough.map((b) => b.name).join(', ')}: enough in.
+        </p>
+      )}
+    </Tray>
+  )
+}
+
+const packWords = (b: Item) => (b.packs > 0 ? `${b.packs} × ${b.pack}` : toGrams(b.buyG))
