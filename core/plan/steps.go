@@ -56,7 +56,8 @@ func hours(min, ideal, max float64) Window {
 type Amount struct {
 	Name  string
 	MassG float64
-	Text  string // as it is measured
+	LoadG float64 // of that in each load; 0 where it goes in as one
+	Text  string  // as it is measured
 }
 
 // Step is one thing to do, or to wait for.
@@ -70,7 +71,8 @@ type Step struct {
 	HandsOn bool // needs hands all the while
 	Blender bool // and makes noise
 	Fridge  bool
-	Loads   int // fillings of the jug; 0 where it is not filled
+	Loads   int           // fillings of the jug; 0 where it is not filled
+	Timer   time.Duration // what a timer is set to meanwhile; 0 where none helps
 }
 
 // Kitchen is what the steps hang on.
@@ -225,7 +227,7 @@ func (c *compiler) ready() {
 	}
 	c.add(step)
 	if brewed := c.at(ingredient.Brew); len(brewed) > 0 {
-		c.add(Step{Kind: Brew, Title: "Brew the " + names(brewed), Amounts: brewed, Length: fixed(brewMin), HandsOn: true,
+		c.add(Step{Kind: Brew, Title: "Brew the " + names(brewed), Amounts: brewed, Length: fixed(brewMin), HandsOn: true, Timer: minutesOf(brewMin),
 			Right: "It draws and cools while the rest waits."})
 	}
 }
@@ -271,10 +273,13 @@ func (c *compiler) grind() {
 	loads := c.r.Jug.Loads
 	step := Step{
 		Kind: Grind, HandsOn: true, Blender: true, Loads: loads, Amounts: c.at(ingredient.Grind),
-		Length: fixed(float64(loads) * (loadMin + c.d.Method.BlendS/60)),
-		Title:  fmt.Sprintf("Grind for %g seconds", c.d.Method.BlendS), Right: "Smooth between the fingers.",
+		Length: fixed(float64(loads) * (loadMin + c.d.Method.BlendS/60)), Timer: minutesOf(c.d.Method.BlendS / 60),
+		Title: fmt.Sprintf("Grind for %g seconds", c.d.Method.BlendS), Right: "Smooth between the fingers.",
 	}
 	if loads > 1 {
+		for n := range step.Amounts {
+			step.Amounts[n].LoadG = step.Amounts[n].MassG / float64(loads)
+		}
 		step.Title = fmt.Sprintf("Grind %d equal loads, %g seconds each", loads, c.d.Method.BlendS)
 	}
 	for _, caution := range c.r.Cautions {
@@ -309,7 +314,7 @@ func (c *compiler) finish() {
 		return
 	}
 	step := Step{Kind: Heat, Title: "Warm it to just under the boil, stirring", HandsOn: true, Right: "It coats a spoon.",
-		Length: fixed(math.Ceil(heatMinPerL*c.r.Drink.VolumeML/1000) + c.d.Cooking.Minutes)}
+		Length: fixed(math.Ceil(heatMinPerL*c.r.Drink.VolumeML/1000) + c.d.Cooking.Minutes), Timer: minutesOf(c.d.Cooking.Minutes)}
 	if c.d.Cooking.Heat == extract.Boiled {
 		step.Title = fmt.Sprintf("Bring it to the boil and simmer %g minutes, stirring the bottom", c.d.Cooking.Minutes)
 		step.Right = "The foam that rises first is not yet the boil."

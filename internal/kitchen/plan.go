@@ -21,6 +21,7 @@ type PlanStep struct {
 	Blender bool         `json:"blender"`
 	Fridge  bool         `json:"fridge"`
 	Loads   int          `json:"loads"`
+	TimerS  int          `json:"timerS" doc:"what a timer is set to meanwhile; 0 where none helps"`
 	Start   time.Time    `json:"start"`
 	End     time.Time    `json:"end"`
 	Least   time.Time    `json:"least" doc:"the earliest end that still is long enough"`
@@ -32,6 +33,7 @@ type PlanStep struct {
 type PlanAmount struct {
 	Name  string  `json:"name"`
 	MassG float64 `json:"massG"`
+	LoadG float64 `json:"loadG" doc:"of that in each load; 0 where it goes in as one"`
 	Text  string  `json:"text"`
 }
 
@@ -39,7 +41,7 @@ type PlanAmount struct {
 func PlannedStep(s plan.Timed) PlanStep {
 	out := PlanStep{
 		Kind: string(s.Kind), Title: s.Title, Right: s.Right, Caution: s.Caution, Amounts: []PlanAmount{},
-		HandsOn: s.HandsOn, Blender: s.Blender, Fridge: s.Fridge, Loads: s.Loads,
+		HandsOn: s.HandsOn, Blender: s.Blender, Fridge: s.Fridge, Loads: s.Loads, TimerS: int(s.Timer.Seconds()),
 		Start: s.Start, End: s.End, Least: s.Start.Add(s.Length.Min), Most: s.End,
 	}
 	if s.Length.Max < plan.Unlimited {

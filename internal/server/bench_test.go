@@ -37,7 +37,7 @@ func BenchmarkReckonAgainstEmptyHandlers(b *testing.B) {
 	s.register(api)
 	operation(s, api, http.MethodPost, "/api/empty", "empty", "", func(*toReckonInput) (Nothing, error) { return Nothing{}, nil })
 	app.Get("/api/ready", func(c fiber.Ctx) error { return c.SendStatus(http.StatusNoContent) })
-	address := serveForBench(b, app)
+	address := listening(b, app)
 	for _, tt := range []struct {
 		name, method, path string
 		body               []byte
@@ -69,8 +69,8 @@ func BenchmarkPaste(b *testing.B) {
 
 type toReckonInput = body[ToReckon]
 
-// serveForBench opens the app on a port of its own and returns its address.
-func serveForBench(b *testing.B, app *fiber.App) string {
+// listening opens the app on a port of its own and returns its address.
+func listening(b testing.TB, app *fiber.App) string {
 	b.Helper()
 	listener, err := net.Listen("tcp", "127.0.0.1:0")
 	require.NoError(b, err)

@@ -21,14 +21,14 @@ import (
 func (s *server) registerPlan(api huma.API) {
 	get, post, put, remove := http.MethodGet, http.MethodPost, http.MethodPut, http.MethodDelete
 	operation(s, api, get, "/api/plan", "plan", "What is planned, when, and what to buy for it", s.plan)
-	operation(s, api, post, "/api/plan/items", "plan-drink", "Put a drink on the plan", s.planDrink)
-	operation(s, api, put, "/api/plan/items/{id}", "move-item", "Have it ready at another time", s.moveItem)
+	operation(s, api, post, "/api/plan/items", "plan-drink", "Put a drink on the plan", telling(s, s.planDrink))
+	operation(s, api, put, "/api/plan/items/{id}", "move-item", "Have it ready at another time", telling(s, s.moveItem))
 	operation(s, api, post, "/api/plan/items/{id}/tries", "try-item", "What the plan would be, without keeping it", s.tryItem)
-	operation(s, api, remove, "/api/plan/items/{id}", "take-off-plan", "Take it off the plan", s.takeOffPlan)
-	operation(s, api, post, "/api/plan/items/{id}/done", "step-done", "Say that a step was done, and plan the rest anew", s.stepDone)
-	operation(s, api, post, "/api/plan/anew", "plan-anew", "Plan what is left from now", s.planAnew)
+	operation(s, api, remove, "/api/plan/items/{id}", "take-off-plan", "Take it off the plan", telling(s, s.takeOffPlan))
+	operation(s, api, post, "/api/plan/items/{id}/done", "step-done", "Say that a step was done, and plan the rest anew", telling(s, s.stepDone))
+	operation(s, api, post, "/api/plan/anew", "plan-anew", "Plan what is left from now", telling(s, s.planAnew))
 	operation(s, api, put, "/api/pantry/stock/{ingredient}", "set-stock", "Say how much there is of an ingredient", s.setStock)
-	operation(s, api, post, "/api/plan/bought", "bought", "Put what was bought into the pantry", s.bought)
+	operation(s, api, post, "/api/plan/bought", "bought", "Put what was bought into the pantry", telling(s, s.bought))
 }
 
 // Plan is what is planned.
@@ -57,6 +57,7 @@ type PlanItem struct {
 	Fridge  bool               `json:"fridge" doc:"it soaks in the fridge, since the bench left no time that fits"`
 	Made    bool               `json:"made" doc:"all that needs hands is done"`
 	Steps   []kitchen.PlanStep `json:"steps"`
+	Front   *Front             `json:"front,omitempty" doc:"what to do now"`
 }
 
 // Stretch is a stretch of time.
@@ -125,7 +126,7 @@ func (s *server) presentPlan(items []store.PlanItem) (Plan, error) {
 }
 
 func (p *Plan) add(item store.PlanItem, r *formula.Reckoning, now time.Time) {
-	out := PlanItem{ID: item.ID, DrinkID: item.DrinkID, Name: item.DrinkName, ReadyBy: item.ReadyBy, Fridge: item.Fridge, Made: true, Steps: item.Steps}
+	out := PlanItem{ID: item.ID, DrinkID: item.DrinkID, Name: item.DrinkName, ReadyBy: item.ReadyBy, Fridge: item.Fridge, Made: true, Steps: item.Steps, Front: front(item.Steps, now)}
 	if r.Drink != nil {
 		out.ML = r.Drink.VolumeML
 	}

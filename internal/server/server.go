@@ -45,6 +45,7 @@ type server struct {
 	now   func() time.Time
 	log   *slog.Logger
 	known known
+	told  *changes
 }
 
 // New builds the app.
@@ -56,9 +57,11 @@ func New(c Config) *fiber.App {
 		ErrorHandler: problemHandler(c.Log),
 	})
 	app.Use(calmly(c.Log), guard(c.Hosts), headers)
-	s := &server{store: c.Store, now: c.Now, log: c.Log}
+	s := &server{store: c.Store, now: c.Now, log: c.Log, told: newChanges()}
+	app.Hooks().OnPreShutdown(s.told.close)
 	s.register(NewAPI(app))
 	app.Get("/api/plan.ics", s.calendar)
+	app.Get("/api/changes", s.told.stream)
 	app.Get("/api/ready", func(c fiber.Ctx) error { return c.SendStatus(http.StatusNoContent) })
 	app.All("/api/*", func(fiber.Ctx) error { return fiber.NewError(http.StatusNotFound, "there is nothing at this address") })
 	// Only the front end is compressed: the answers of a kitchen nearby are

@@ -109,6 +109,15 @@ var migrations = []*gormigrate.Migration{
 		`ALTER TABLE settings ADD COLUMN hands_quiet TEXT NOT NULL DEFAULT '22:30-06:30'`,
 		`ALTER TABLE settings ADD COLUMN noise_quiet TEXT NOT NULL DEFAULT '21:00-07:30'`,
 	)},
+	{ID: "0004-timers", Migrate: statements(
+		`CREATE TABLE timers (
+			id INTEGER PRIMARY KEY AUTOINCREMENT,
+			name TEXT NOT NULL,
+			length_s INTEGER NOT NULL CHECK (length_s > 0),
+			ends_at DATETIME,
+			left_s INTEGER NOT NULL,
+			created_at DATETIME NOT NULL)`,
+	)},
 }
 
 // heatForBoiled rewrites a formula that was boiled or not as one with a heat.

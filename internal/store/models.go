@@ -113,6 +113,17 @@ type PlanItem struct {
 	CreatedAt time.Time
 }
 
+// Timer is a time to be told of. It is a moment and not a counter, so that it
+// runs on while the program does not.
+type Timer struct {
+	ID        int64 `gorm:"primaryKey"`
+	Name      string
+	LengthS   int
+	EndsAt    *time.Time // nil while it is held
+	LeftS     int        // while it is held
+	CreatedAt time.Time
+}
+
 // Stock is what there is of an ingredient.
 type Stock struct {
 	Ingredient string `gorm:"primaryKey"`

@@ -1,7 +1,7 @@
 import { keepPreviousData, replaceEqualDeep, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useRef } from 'react'
+import { useEffect, useRef } from 'react'
 import { answer, api } from './client'
-import type { Formula, Kitchen, NewBatch, Pantry, Plan, Reckoning } from './schema'
+import type { Formula, Kitchen, NewBatch, Pantry, Plan, Reckoning, Timers } from './schema'
 
 export const useKitchen = () => useQuery({ queryKey: ['kitchen'], queryFn: () => answer(api.GET('/api/kitchen')) })
 
@@ -99,6 +99,36 @@ const everyMinute = 60_000
 
 export const usePlan = () =>
   useQuery({ queryKey: ['plan'], queryFn: () => answer(api.GET('/api/plan')), refetchInterval: everyMinute })
+
+/** useFollow shows at once what another device changes: a step done, a timer held. */
+export function useFollow() {
+  const client = useQueryClient()
+  useEffect(() => {
+    const changes = new EventSource('/api/changes')
+    changes.onmessage = () => {
+      client.invalidateQueries({ queryKey: ['plan'] })
+      client.invalidateQueries({ queryKey: ['timers'] })
+    }
+    return () => changes.close()
+  }, [client])
+}
+
+/** useTimers asks for the timers again and again: soon where one is about to ring. */
+export const useTimers = () =>
+  useQuery({
+    queryKey: ['timers'],
+    queryFn: () => answer(api.GET('/api/timers')),
+    refetchInterval: (q) => (q.state.data?.timers.some((t) => t.state !== 'held' && t.leftS <= 10) ? 1_000 : 5_000),
+  })
+
+/** useTimerChange makes one change to the timers. */
+export function useTimerChange<In>(change: (input: In) => Promise<Timers>) {
+  const client = useQueryClient()
+  return useMutation({
+    mutationFn: change,
+    onSuccess: (timers) => client.setQueryData(['timers'], timers),
+  })
+}
 
 /** usePlanChange makes one change to the plan. */
 export function usePlanChange<In>(change: (input: In) => Promise<Plan>) {

@@ -708,6 +708,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/timers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The timers that run, are held, or ring */
+        get: operations["timers"];
+        put?: never;
+        /** Start a timer */
+        post: operations["start-timer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/timers/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Stop a timer, or answer one that rings */
+        delete: operations["stop-timer"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/timers/{id}/hold": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Hold a timer, or let it run on */
+        post: operations["hold-timer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/trials": {
         parameters: {
             query?: never;
@@ -1128,6 +1180,38 @@ export interface components {
              */
             waterC: number;
         };
+        Front: {
+            /** Format: int64 */
+            of: number;
+            /**
+             * Format: int64
+             * @description its place among the steps that need hands, from 1
+             */
+            place: number;
+            /**
+             * Format: int64
+             * @description its place among the item's steps
+             */
+            step: number;
+            /** @description and would keep longer in the fridge */
+            toFridge: boolean;
+            /** @description it was begun so early that it would wait too long: until then is the most */
+            tooEarly: boolean;
+            /**
+             * Format: int64
+             * @description the step that was done last; -1 where none was
+             */
+            undo: number;
+            /** @description what is waited for before it; empty where it can begin */
+            wait: string;
+            /**
+             * Format: int64
+             * @description how long still
+             */
+            waitS: number;
+            /** Format: date-time */
+            waitUntil?: string;
+        };
         Giver: {
             key: string;
             name: string;
@@ -1364,6 +1448,14 @@ export interface components {
             /** @description by the kitchen's clock, 2026-11-28T09:00, or with an offset */
             readyBy: string;
         };
+        NewTimer: {
+            /**
+             * Format: double
+             * @description from a second to three days
+             */
+            minutes: number;
+            name: string;
+        };
         NextStep: {
             /** Format: date-time */
             at: string;
@@ -1563,6 +1655,11 @@ export interface components {
             visits: number;
         };
         PlanAmount: {
+            /**
+             * Format: double
+             * @description of that in each load; 0 where it goes in as one
+             */
+            loadG: number;
             /** Format: double */
             massG: number;
             name: string;
@@ -1573,6 +1670,8 @@ export interface components {
             drinkID: number;
             /** @description it soaks in the fridge, since the bench left no time that fits */
             fridge: boolean;
+            /** @description what to do now */
+            front?: components["schemas"]["Front"];
             /** Format: int64 */
             id: number;
             /** @description all that needs hands is done */
@@ -1611,6 +1710,11 @@ export interface components {
             right: string;
             /** Format: date-time */
             start: string;
+            /**
+             * Format: int64
+             * @description what a timer is set to meanwhile; 0 where none helps
+             */
+            timerS: number;
             title: string;
         };
         Portion: {
@@ -1781,6 +1885,30 @@ export interface components {
             /** @description what can stay equal between these two */
             ways: string[];
         };
+        Timer: {
+            /** Format: int64 */
+            id: number;
+            /**
+             * Format: int64
+             * @description 0 where it rings
+             */
+            leftS: number;
+            /** Format: int64 */
+            lengthS: number;
+            name: string;
+            /**
+             * Format: int64
+             * @description how long it has rung
+             */
+            overS: number;
+            /** @enum {string} */
+            state: "runs" | "held" | "rings";
+        };
+        Timers: {
+            /** Format: date-time */
+            now: string;
+            timers: components["schemas"]["Timer"][];
+        };
         ToBlend: {
             a: string;
             b: string;
@@ -1941,6 +2069,7 @@ export type Exported = components['schemas']['Exported'];
 export type Figures = components['schemas']['Figures'];
 export type ForWhom = components['schemas']['ForWhom'];
 export type Formula = components['schemas']['Formula'];
+export type Front = components['schemas']['Front'];
 export type Giver = components['schemas']['Giver'];
 export type InTheCup = components['schemas']['InTheCup'];
 export type Jug = components['schemas']['Jug'];
@@ -1956,6 +2085,7 @@ export type NewBatch = components['schemas']['NewBatch'];
 export type NewBottle = components['schemas']['NewBottle'];
 export type NewDrink = components['schemas']['NewDrink'];
 export type NewItem = components['schemas']['NewItem'];
+export type NewTimer = components['schemas']['NewTimer'];
 export type NextStep = components['schemas']['NextStep'];
 export type Nothing = components['schemas']['Nothing'];
 export type Nudged = components['schemas']['Nudged'];
@@ -1991,6 +2121,8 @@ export type Stretch = components['schemas']['Stretch'];
 export type Suggestion = components['schemas']['Suggestion'];
 export type Swap = components['schemas']['Swap'];
 export type Swapped = components['schemas']['Swapped'];
+export type Timer = components['schemas']['Timer'];
+export type Timers = components['schemas']['Timers'];
 export type ToBlend = components['schemas']['ToBlend'];
 export type ToBuy = components['schemas']['ToBuy'];
 export type ToCompare = components['schemas']['ToCompare'];
@@ -3561,6 +3693,130 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Swapped"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    timers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Timers"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "start-timer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewTimer"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Timers"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "stop-timer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Timers"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "hold-timer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Timers"];
                 };
             };
             /** @description Error */

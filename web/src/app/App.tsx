@@ -1,13 +1,15 @@
 import { lazy, Suspense, useEffect, useState } from 'react'
-import { Redirect, Route, Switch } from 'wouter'
+import { Redirect, Route, Switch, useLocation } from 'wouter'
 import { useKitchen } from '../api/hooks'
 import { Bench, LastDrink } from '../views/bench/Bench'
 import { Shelf } from '../views/shelf/Shelf'
+import { Alarm } from './Alarm'
 import { Header } from './Header'
 import { KeysDialog, useViewKeys } from './keys'
 
 const Pantry = lazy(() => import('../views/pantry/Pantry').then((m) => ({ default: m.Pantry })))
 const PlanView = lazy(() => import('../views/plan/Plan').then((m) => ({ default: m.PlanView })))
+const Cook = lazy(() => import('../views/cook/Cook').then((m) => ({ default: m.Cook })))
 const Card = lazy(() => import('../views/bench/Card').then((m) => ({ default: m.Card })))
 
 /** useTheme puts the kitchen's theme on the page, following the system where it says so. */
@@ -27,11 +29,14 @@ function useTheme(theme: string | undefined) {
 export function App() {
   const kitchen = useKitchen()
   const [keysShown, showKeys] = useState(false)
+  const [at] = useLocation()
+  const isCooking = at.startsWith('/cook')
   useTheme(kitchen.data?.theme)
   useViewKeys(() => showKeys(true))
   return (
     <div className="mx-auto flex min-h-dvh max-w-[1280px] flex-col px-3 pb-4 sm:px-7">
-      <Header onShowKeys={() => showKeys(true)} />
+      {!isCooking && <Header onShowKeys={() => showKeys(true)} />}
+      <Alarm />
       <Switch>
         <Route path="/">
           <LastDrink />
@@ -48,6 +53,13 @@ export function App() {
           <Suspense fallback={null}>
             <PlanView />
           </Suspense>
+        </Route>
+        <Route path="/cook/:id?">
+          {({ id }) => (
+            <Suspense fallback={null}>
+              <Cook id={id ? Number(id) : undefined} />
+            </Suspense>
+          )}
         </Route>
         <Route path="/shelf">
           <Shelf />

@@ -11,6 +11,7 @@ import { KitchenDialog } from './KitchenDialog'
 const views = [
   { name: 'Bench', to: '/', owns: (at: string) => at === '/' || at.startsWith('/bench') },
   { name: 'Plan', to: '/plan', owns: (at: string) => at.startsWith('/plan') },
+  { name: 'Cook', to: '/cook', owns: (at: string) => at.startsWith('/cook') },
   { name: 'Shelf', to: '/shelf', owns: (at: string) => at.startsWith('/shelf') },
   { name: 'Pantry', to: '/pantry', owns: (at: string) => at.startsWith('/pantry') },
 ]

@@ -3,13 +3,15 @@ import { useLocation } from 'wouter'
 import { Dialog } from '../ui/Dialog'
 
 const help = [
-  ['Alt+1, 2, 4, 6', 'go to the Bench, the Plan, the Shelf, the Pantry'],
+  ['Alt+1, 2, 3, 4, 6', 'go to the Bench, the Plan, Cook, the Shelf, the Pantry'],
   ['← and → on a dial', 'turn it; Page up and Page down turn it further'],
   ['/', 'add a line to the drink'],
   ['+ and −', 'make more, make less'],
   ['L', 'lock the line you are on, or let it grow'],
   ['Alt+↑, Alt+↓', 'move the line you are on'],
   ['Ctrl+Z, Ctrl+Y', 'undo, redo'],
+  ['Space in Cook', 'the step is done'],
+  ['P and 1 to 9 in Cook', 'hold the last timer; hold a timer by its number, or answer it'],
   ['F1', 'show these keys'],
 ]
 
@@ -31,7 +33,7 @@ export function useKeys(handle: (e: KeyboardEvent) => void) {
   }, [])
 }
 
-const views: Record<string, string> = { '1': '/', '2': '/plan', '4': '/shelf', '6': '/pantry' }
+const views: Record<string, string> = { '1': '/', '2': '/plan', '3': '/cook', '4': '/shelf', '6': '/pantry' }
 
 /** useViewKeys are the keys that work in every view. */
 export function useViewKeys(onHelp: () => void) {

@@ -61,6 +61,13 @@ export const toWeekday = (iso: string | Date) => weekday.format(new Date(iso))
 /** toDayAndClock writes Sat 28, 09:00. */
 export const toDayAndClock = (iso: string | Date) => `${day.format(new Date(iso))}, ${toClock(iso)}`
 
+/** toCountdown writes 0:45, 12:05, and 7:30:00 from an hour on. */
+export function toCountdown(seconds: number): string {
+  const two = (v: number) => String(v).padStart(2, '0')
+  const [h, m, s] = [Math.floor(seconds / 3600), Math.floor((seconds % 3600) / 60), seconds % 60]
+  return h > 0 ? `${h}:${two(m)}:${two(s)}` : `${m}:${two(s)}`
+}
+
 /** toMinutes writes 35 min, and 2 h 05. */
 export function toMinutes(minutes: number): string {
   if (minutes < 60) return `${minutes} min`

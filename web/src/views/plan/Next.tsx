@@ -56,6 +56,11 @@ export function Next({ plan }: { plan: Plan }) {
                 Bottle {i.name}
               </Link>
             )}
+            {!i.made && (
+              <Link href={`/cook/${i.id}`} className="font-bold text-rim underline">
+                Cook {i.name}
+              </Link>
+            )}
             <Button className="!min-h-9 !px-3 max-sm:!min-h-11" onClick={() => off.mutate(i.id, { onError })}>
               Take {i.name} off
             </Button>

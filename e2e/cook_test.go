@@ -1,0 +1,69 @@
+//go:build e2e
+
+package e2e
+
+import (
+	"strings"
+	"testing"
+
+	"github.com/chromedp/chromedp"
+	"github.com/stretchr/testify/assert"
+)
+
+func TestADrinkIsCookedStepByStep(t *testing.T) {
+	p := visit(t, demoKitchen(t))
+	p.sees("Contains pecan")
+	p.press("3", chromedp.ModifierAlt)
+	p.sees("step 1 of")
+	heading := func() string { return evaluate[string](p, "(() => document.querySelector('h1').innerText)") }
+	first := heading()
+	p.press(" ")
+	p.until("the next step", func() bool { return heading() != first })
+	p.sees("step 2 of")
+	p.click("button", "Not done after all")
+	p.sees("step 1 of")
+	assert.Equal(t, first, heading())
+
+	p.fill("Own time", "soon")
+	p.sees("Enter minutes above 0.")
+	p.fill("Own time", "0.1")
+	p.click("button", "Start")
+	p.find("button", "Hold "+first+", ")
+	p.press("1")
+	p.sees(", held")
+	p.reload()
+	p.sees(", held")
+	p.press("1")
+	p.seesNot(", held")
+	p.click("link", "The Plan")
+	p.click("link", "Shelf")
+	p.sees("the time is up")
+	alarm := p.region("Alarm")
+	assert.True(t, strings.Contains(alarm, first), "it names its step: %s", alarm)
+	p.press("3", chromedp.ModifierAlt)
+	p.sees("over by")
+	p.press("1")
+	p.seesNot("the time is up")
+}
+
+func TestTwoDevicesFollowOneCook(t *testing.T) {
+	url := demoKitchen(t)
+	stove, table := visit(t, url), visit(t, url)
+	stove.open("/cook/3")
+	table.open("/cook/3")
+	stove.sees("step 1 of")
+	table.sees("step 1 of")
+	stove.click("button", "Done")
+	stove.sees("step 2 of", "until")
+	table.sees("step 2 of")
+	table.click("button", "Timer for ")
+	stove.find("button", "Hold Soak the pecans")
+	table.click("button", "Not done after all")
+	stove.sees("step 1 of")
+}
+
+func TestNothingToCook(t *testing.T) {
+	p := visit(t, emptyKitchen(t))
+	p.open("/cook")
+	p.sees("Nothing to cook", "one by one")
+}

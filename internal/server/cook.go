@@ -1,0 +1,163 @@
+package server
+
+import (
+	"fmt"
+	"math"
+	"net/http"
+	"slices"
+	"strings"
+	"time"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"plushladle/core/fault"
+	"plushladle/core/plan"
+	"plushladle/internal/kitchen"
+	"plushladle/internal/store"
+)
+
+func (s *server) registerCook(api huma.API) {
+	operation(s, api, http.MethodGet, "/api/timers", "timers", "The timers that run, are held, or ring", s.timers)
+	operation(s, api, http.MethodPost, "/api/timers", "start-timer", "Start a timer", telling(s, s.startTimer))
+	operation(s, api, http.MethodPost, "/api/timers/{id}/hold", "hold-timer", "Hold a timer, or let it run on", telling(s, s.holdTimer))
+	operation(s, api, http.MethodDelete, "/api/timers/{id}", "stop-timer", "Stop a timer, or answer one that rings", telling(s, s.stopTimer))
+}
+
+// Front is the step to do now, and what is waited for before it.
+type Front struct {
+	Step      int        `json:"step" doc:"its place among the item's steps"`
+	Place     int        `json:"place" doc:"its place among the steps that need hands, from 1"`
+	Of        int        `json:"of"`
+	Undo      int        `json:"undo" doc:"the step that was done last; -1 where none was"`
+	Wait      string     `json:"wait" doc:"what is waited for before it; empty where it can begin"`
+	WaitUntil *time.Time `json:"waitUntil,omitempty"`
+	WaitS     int        `json:"waitS" doc:"how long still"`
+	TooEarly  bool       `json:"tooEarly" doc:"it was begun so early that it would wait too long: until then is the most"`
+	ToFridge  bool       `json:"toFridge" doc:"and would keep longer in the fridge"`
+}
+
+// front is the first step that needs hands and is not done. A wait before it
+// holds only once what comes before the wait is done.
+func front(steps []kitchen.PlanStep, now time.Time) *Front {
+	f := Front{Step: -1, Undo: -1}
+	for n, step := range steps {
+		switch {
+		case !step.HandsOn:
+			continue
+		case step.DoneAt != nil:
+			f.Undo, f.Place = n, f.Place+1
+		case f.Step < 0:
+			f.Step, f.Place = n, f.Place+1
+		}
+		f.Of++
+	}
+	if f.Step < 0 && f.Undo < 0 {
+		return nil
+	}
+	if f.Step < 1 || steps[f.Step-1].HandsOn || f.Undo < 0 || !steps[f.Step].Start.After(now) {
+		return &f
+	}
+	wait, until := steps[f.Step-1], steps[f.Step].Start
+	if most := steps[f.Undo].DoneAt.Add(wait.Most.Sub(wait.Start)); until.After(most) {
+		until, f.TooEarly, f.ToFridge = most, true, wait.Kind == string(plan.Soak) && !wait.Fridge
+	}
+	f.Wait, f.WaitUntil, f.WaitS = wait.Title, &until, max(0, seconds(until.Sub(now)))
+	return &f
+}
+
+func seconds(d time.Duration) int { return int(math.Ceil(d.Seconds())) }
+
+// Timers are the timers as they stand now.
+type Timers struct {
+	Now    time.Time `json:"now"`
+	Timers []Timer   `json:"timers"`
+}
+
+// Timer is a timer as it stands.
+type Timer struct {
+	ID      int64  `json:"id"`
+	Name    string `json:"name"`
+	LengthS int    `json:"lengthS"`
+	State   string `json:"state" enum:"runs,held,rings"`
+	LeftS   int    `json:"leftS" doc:"0 where it rings"`
+	OverS   int    `json:"overS" doc:"how long it has rung"`
+}
+
+func (s *server) timers(*noInput) (Timers, error) {
+	kept, err := s.store.Timers()
+	if err != nil {
+		return Timers{}, err
+	}
+	out := Timers{Now: s.now(), Timers: make([]Timer, len(kept))}
+	for n, t := range kept {
+		out.Timers[n] = timerAt(t, out.Now)
+	}
+	return out, nil
+}
+
+// timerAt is the timer at a moment. With the clock set back there is never
+// more left than its whole length.
+func timerAt(t store.Timer, now time.Time) Timer {
+	out := Timer{ID: t.ID, Name: t.Name, LengthS: t.LengthS, State: "held", LeftS: t.LeftS}
+	if t.EndsAt == nil {
+		return out
+	}
+	left := t.EndsAt.Sub(now)
+	if left > 0 {
+		out.State, out.LeftS = "runs", min(seconds(left), t.LengthS)
+		return out
+	}
+	out.State, out.LeftS, out.OverS = "rings", 0, int(-left/time.Second)
+	return out
+}
+
+// NewTimer is a timer to be started.
+type NewTimer struct {
+	Name   string  `json:"name" maxLength:"120"`
+	Minute float64 `json:"minutes" doc:"from a second to three days"`
+}
+
+const (
+	maxTimers    = 9 // one to each digit
+	longestTimer = 72 * time.Hour
+)
+
+func (s *server) startTimer(in *body[NewTimer]) (Timers, error) {
+	name, minutes := strings.TrimSpace(in.Body.Name), in.Body.Minute
+	kept, err := s.store.Timers()
+	switch {
+	case err != nil:
+		return Timers{}, err
+	case name == "":
+		return Timers{}, fault.New("name", "", "a timer needs a name", "say what it is for")
+	case minutes*60 < 1 || minutes > longestTimer.Minutes():
+		return Timers{}, fault.New("minutes", fmt.Sprint(minutes), "is not a time to be told of", "enter minutes, at most 4320: three days")
+	case len(kept) >= maxTimers:
+		return Timers{}, fault.New("name", name, "is one timer too many", fmt.Sprintf("stop one of the %d first", maxTimers))
+	}
+	if err := s.store.StartTimer(name, int(math.Round(minutes*60))); err != nil {
+		return Timers{}, err
+	}
+	return s.timers(nil)
+}
+
+func (s *server) holdTimer(in *ByID) (Timers, error) {
+	if err := s.store.HoldTimer(in.ID); err != nil {
+		return Timers{}, err
+	}
+	return s.timers(nil)
+}
+
+// stopTimer is fine with one that is gone: another device answered it.
+func (s *server) stopTimer(in *ByID) (Timers, error) {
+	kept, err := s.store.Timers()
+	if err != nil {
+		return Timers{}, err
+	}
+	if slices.ContainsFunc(kept, func(t store.Timer) bool { return t.ID == in.ID }) {
+		if err := s.store.StopTimer(in.ID); err != nil {
+			return Timers{}, err
+		}
+	}
+	return s.timers(nil)
+}

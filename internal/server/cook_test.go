@@ -1,0 +1,144 @@
+package server
+
+import (
+	"bufio"
+	"io"
+	"net/http"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"plushladle/internal/kitchen"
+)
+
+func TestATimerIsAMomentAndNotACounter(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	started := call[Timers](c, "POST", "/api/timers", NewTimer{"Simmer, soy milk", 20})
+	require.Len(t, started.Timers, 1)
+	at := func(by time.Duration) Timer {
+		c.now = c.now.Add(by)
+		return call[Timers](c, "GET", "/api/timers", nil).Timers[0]
+	}
+	assert.Equal(t, Timer{1, "Simmer, soy milk", 1200, "runs", 1200, 0}, started.Timers[0])
+	assert.Equal(t, 300, at(15*time.Minute).LeftS, "nobody asked meanwhile")
+	assert.Equal(t, "held", call[Timers](c, "POST", "/api/timers/1/hold", nil).Timers[0].State)
+	assert.Equal(t, Timer{1, "Simmer, soy milk", 1200, "held", 300, 0}, at(time.Hour))
+	assert.Equal(t, "runs", call[Timers](c, "POST", "/api/timers/1/hold", nil).Timers[0].State)
+	assert.Equal(t, Timer{1, "Simmer, soy milk", 1200, "rings", 0, 60}, at(6*time.Minute))
+	assert.Equal(t, "rings", call[Timers](c, "POST", "/api/timers/1/hold", nil).Timers[0].State, "what is over stays over")
+	assert.Equal(t, 1200, at(-3*time.Hour).LeftS, "with the clock set back, never more than it was set to")
+	assert.Empty(t, call[Timers](c, "DELETE", "/api/timers/1", nil).Timers)
+	assert.Empty(t, call[Timers](c, "DELETE", "/api/timers/1", nil).Timers, "another device had answered it")
+}
+
+func TestTimersThatCannotBe(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	for _, minutes := range []float64{0, -1, .001, 4321, 1e300} {
+		assert.Equal(t, "body.minutes", c.refused("POST", "/api/timers", NewTimer{"Soak", minutes}).Errors[0].Location, minutes)
+	}
+	assert.Equal(t, "body.name", c.refused("POST", "/api/timers", NewTimer{"  ", 1}).Errors[0].Location)
+	for range maxTimers {
+		call[Timers](c, "POST", "/api/timers", NewTimer{"Soak", 1})
+	}
+	assert.Contains(t, c.refused("POST", "/api/timers", NewTimer{"Soak", 1}).Errors[0].Message, "one timer too many")
+}
+
+func TestTheStepInFront(t *testing.T) {
+	t.Parallel()
+	c, p := planned(t)
+	mark := func(step int, undo bool) Front {
+		return *call[Plan](c, "POST", "/api/plan/items/1/done", Done{step, undo}).Items[0].Front
+	}
+	first := *p.Items[0].Front
+	assert.Equal(t, 1, first.Place)
+	assert.Equal(t, -1, first.Undo)
+	assert.Empty(t, first.Wait)
+	assert.Contains(t, p.Items[0].Steps[first.Step].Title, "in to soak")
+
+	second := mark(first.Step, false)
+	assert.Contains(t, second.Wait, "Soak the almonds")
+	assert.Equal(t, seconds(second.WaitUntil.Sub(c.now)), second.WaitS)
+	assert.Equal(t, 2, second.Place)
+	assert.False(t, second.TooEarly)
+	assert.Equal(t, first, mark(second.Undo, true), "undone, it is in front again")
+
+	at := mark(first.Step, false)
+	for at.Step >= 0 {
+		at = mark(at.Step, false)
+	}
+	assert.Equal(t, at.Of, at.Place)
+	assert.True(t, call[Plan](c, "GET", "/api/plan", nil).Items[0].Made)
+}
+
+func TestASoakBegunTooEarlyIsSaid(t *testing.T) {
+	t.Parallel()
+	now := time.Date(2026, 11, 24, 9, 30, 0, 0, time.UTC)
+	planned := now.AddDate(0, 0, 2)
+	steps := []kitchen.PlanStep{
+		{Kind: "get ready", HandsOn: true, DoneAt: &now, End: planned},
+		{Kind: "soak", Title: "Soak the almonds", Start: planned, Most: planned.Add(12 * time.Hour)},
+		{Kind: "drain", HandsOn: true, Start: planned.Add(10 * time.Hour)},
+	}
+	f := front(steps, now.Add(time.Hour))
+	assert.Equal(t, now.Add(12*time.Hour), *f.WaitUntil, "12 hours from when it was begun, not from when it was to be")
+	assert.Equal(t, 11*3600, f.WaitS)
+	assert.True(t, f.TooEarly && f.ToFridge)
+	steps[1].Fridge = true
+	assert.False(t, front(steps, now).ToFridge, "it stands there already")
+	assert.Zero(t, front(steps, now.AddDate(0, 0, 1)).WaitS, "and is over")
+}
+
+func TestADeviceThatListensIsTold(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	url := listening(t, c.app)
+	answer, err := http.Get(url + "/api/changes")
+	require.NoError(t, err)
+	defer func() { _ = answer.Body.Close() }()
+	assert.Equal(t, "text/event-stream", answer.Header.Get("Content-Type"))
+	event := events(answer.Body)
+	assert.True(t, event(), "at once, for what was missed")
+	call[Timers](c, "POST", "/api/timers", NewTimer{"Soak", 1})
+	assert.True(t, event())
+	begun := time.Now()
+	require.NoError(t, c.app.ShutdownWithTimeout(10*time.Second))
+	assert.False(t, event(), "the stream ends")
+	assert.Less(t, time.Since(begun), 9*time.Second, "and does not hold up closing")
+}
+
+// events reads a stream's events one by one; false where it has ended.
+func events(stream io.Reader) func() bool {
+	lines := bufio.NewScanner(stream)
+	return func() bool {
+		for lines.Scan() {
+			if lines.Text() == "data: changed" {
+				return true
+			}
+		}
+		return false
+	}
+}
+
+// BenchmarkCookStream is from a step being marked to two devices having heard.
+func BenchmarkCookStream(b *testing.B) {
+	c := newClient(b)
+	url := listening(b, c.app)
+	var hear []func() bool
+	for range 2 {
+		answer, err := http.Get(url + "/api/changes")
+		require.NoError(b, err)
+		b.Cleanup(func() { _ = answer.Body.Close() })
+		event := events(answer.Body)
+		require.True(b, event())
+		hear = append(hear, event)
+	}
+	require.NoError(b, c.store.StartTimer("Soak", 3600))
+	for b.Loop() {
+		respond(b, "POST", url+"/api/timers/1/hold", nil)
+		require.True(b, hear[0]() && hear[1]())
+	}
+}

@@ -1,0 +1,78 @@
+import { ArrowLeft } from 'lucide-react'
+import { useState } from 'react'
+import { Link } from 'wouter'
+import { answer, api } from '../../api/client'
+import { useFollow, usePlan, usePlanChange } from '../../api/hooks'
+import type { Plan, PlanItem } from '../../api/schema'
+import { useKeys } from '../../app/keys'
+import { ErrorText } from '../../ui/Field'
+import { Notice } from '../../ui/Notice'
+import { StepCard } from './StepCard'
+import { TimerRow } from './TimerRow'
+import { useAwake } from './useAwake'
+
+/** Cook is one step at a time, in large type, with the timers along the top. */
+export function Cook({ id }: { id?: number }) {
+  const plan = usePlan()
+  const item = plan.data && itemOf(plan.data, id)
+  useAwake()
+  useFollow()
+  return (
+    <main className="flex min-h-[calc(100dvh-1rem)] flex-col gap-4 pt-3">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <Link href="/plan" className="flex min-h-11 items-center gap-2 font-bold text-rim underline">
+          <ArrowLeft size={20} aria-hidden /> The Plan
+        </Link>
+        <TimerRow />
+      </div>
+      {plan.error && (
+        <Notice urgent>{plan.error.message} What is marked is safe; it is asked for again by itself.</Notice>
+      )}
+      {plan.data && !item && <NothingToCook />}
+      {item && <AtWork key={item.id} item={item} />}
+    </main>
+  )
+}
+
+/** itemOf is the item asked for, or the one with the next thing to do. */
+function itemOf(plan: Plan, id?: number): PlanItem | undefined {
+  const wanted = id ?? plan.next[0]?.itemID
+  return plan.items.find((i) => i.id === wanted)
+}
+
+function NothingToCook() {
+  return (
+    <div className="max-w-2xl text-2xl">
+      <h1 className="text-[40px] leading-tight">Nothing to cook</h1>
+      <p className="my-3">Put a drink on the plan, and its steps come up here one by one.</p>
+      <Link href="/plan" className="font-bold text-rim underline">
+        To the Plan
+      </Link>
+    </div>
+  )
+}
+
+function AtWork({ item }: { item: PlanItem }) {
+  const [problem, setProblem] = useState<string>()
+  const mark = usePlanChange((body: { step: number; undo: boolean }) =>
+    answer(api.POST('/api/plan/items/{id}/done', { params: { path: { id: item.id } }, body })),
+  )
+  const front = item.front
+  const set = (step: number, undo: boolean) => {
+    if (step < 0 || mark.isPending) return
+    mark.mutate({ step, undo }, { onError: (e) => setProblem(e.message), onSuccess: () => setProblem(undefined) })
+  }
+  useKeys((e) => {
+    if (e.key !== ' ' || !front || e.repeat) return
+    if (e.target instanceof HTMLElement && e.target.closest('input, button, a')) return
+    e.preventDefault()
+    set(front.step, false)
+  })
+  if (!front) return null
+  return (
+    <>
+      <StepCard item={item} front={front} onDone={() => set(front.step, false)} onUndo={() => set(front.undo, true)} />
+      <ErrorText id="cook-error">{problem}</ErrorText>
+    </>
+  )
+}

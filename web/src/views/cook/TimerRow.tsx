@@ -1,0 +1,66 @@
+import { Pause, Play, X } from 'lucide-react'
+import { useEffect, useState } from 'react'
+import { answer, api } from '../../api/client'
+import { useTimerChange, useTimers } from '../../api/hooks'
+import type { Timer } from '../../api/schema'
+import { isTyping, useKeys } from '../../app/keys'
+import { IconButton } from '../../ui/Button'
+import { toCountdown } from '../../ui/format'
+
+/** useTick is how many seconds went by since the timers were last heard of. */
+function useTick(heard: number): number {
+  const [now, setNow] = useState(heard)
+  useEffect(() => {
+    const tick = setInterval(() => setNow(Date.now()), 250)
+    return () => clearInterval(tick)
+  }, [])
+  return Math.max(0, Math.floor((now - heard) / 1000))
+}
+
+/** TimerRow has every timer that runs or is held, numbered for the keys. */
+export function TimerRow() {
+  const timers = useTimers()
+  const gone = useTick(timers.dataUpdatedAt)
+  const hold = useTimerChange((id: number) => answer(api.POST('/api/timers/{id}/hold', { params: { path: { id } } })))
+  const stop = useTimerChange((id: number) => answer(api.DELETE('/api/timers/{id}', { params: { path: { id } } })))
+  const all = timers.data?.timers ?? []
+  const turn = (t?: Timer) => t && (t.state === 'rings' ? stop : hold).mutate(t.id)
+  useKeys((e) => {
+    if (isTyping(e) || e.altKey || e.ctrlKey || e.metaKey) return
+    if (/^[1-9]$/.test(e.key)) turn(all[Number(e.key) - 1])
+    if (e.key.toLowerCase() === 'p') turn(all.filter((t) => t.state !== 'rings').at(-1))
+  })
+  return (
+    <ul aria-label="Timers" className="flex flex-wrap gap-2">
+      {all.map((t, n) => (
+        <li
+          key={t.id}
+          className="flex min-h-12 items-center gap-2 rounded-full border-2 border-rim bg-enamel pr-1 pl-4 text-lg"
+        >
+          <span className="text-mute">{n + 1}</span>
+          <span className="max-w-44 truncate" title={t.name}>
+            {t.name}
+          </span>
+          <b className="tabular-nums">{saysOf(t, gone)}</b>
+          {t.state !== 'rings' && (
+            <IconButton
+              label={`${t.state === 'held' ? 'Let run' : 'Hold'} ${t.name}`}
+              onClick={() => hold.mutate(t.id)}
+            >
+              {t.state === 'held' ? <Play size={20} aria-hidden /> : <Pause size={20} aria-hidden />}
+            </IconButton>
+          )}
+          <IconButton label={`Stop ${t.name}`} onClick={() => stop.mutate(t.id)}>
+            <X size={20} aria-hidden />
+          </IconButton>
+        </li>
+      ))}
+    </ul>
+  )
+}
+
+function saysOf(t: Timer, goneS: number): string {
+  if (t.state === 'rings') return `over by ${toCountdown(t.overS)}`
+  if (t.state === 'held') return `${toCountdown(t.leftS)}, held`
+  return toCountdown(Math.max(0, t.leftS - goneS))
+}
