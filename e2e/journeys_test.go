@@ -195,7 +195,7 @@ func TestEverythingCanBeDoneFromTheKeyboard(t *testing.T) {
 func TestItFitsAPhone(t *testing.T) {
 	p := visit(t, demoKitchen(t))
 	p.size(390, 844)
-	for view, sees := range map[string]string{"/": "Pecan flask creamer", "/shelf": "Pecan flask creamer", "/pantry": "Drawer of measures", "/plan": "Next in the kitchen"} {
+	for view, sees := range map[string]string{"/": "Pecan flask creamer", "/shelf": "Pecan flask creamer", "/pantry": "Drawer of measures", "/plan": "Next in the kitchen", "/cook": "step 1 of"} {
 		p.open(view)
 		p.sees(sees)
 		wide := evaluate[float64](p, "(() => document.documentElement.scrollWidth)")
@@ -247,6 +247,7 @@ func TestNoSeriousAccessibilityFault(t *testing.T) {
 			"compare": func() { p.open("/"); p.work("Compare", "g a 100 mL") },
 			"pantry":  func() { p.open("/pantry"); p.sees("Drawer of measures", "Who drinks here") },
 			"price":   func() { p.open("/pantry"); p.click("button", "Price and stock of Walnuts"); p.sees("There is in it") },
+			"cook":    func() { p.open("/cook/3"); p.sees("step 1 of") },
 			"plan":    func() { p.open("/plan"); p.sees("Next in the kitchen", "To buy") },
 			"card": func() {
 				p.open("/")

@@ -33,7 +33,7 @@ export function Header({ onShowKeys }: { onShowKeys: () => void }) {
             href={v.to}
             aria-current={v.owns(at) ? 'page' : undefined}
             className={classes(
-              'flex min-h-9 items-center rounded-full px-4 font-bold max-sm:min-h-11 max-sm:px-2.5',
+              'flex min-h-9 items-center rounded-full px-4 font-bold max-sm:min-h-11 max-sm:px-[7px]',
               v.owns(at) ? 'bg-rim text-on-rim' : 'text-mute hover:text-ink',
             )}
           >
@@ -67,7 +67,7 @@ function NextUp() {
   return (
     <Link
       href="/plan"
-      className="flex min-h-9 min-w-0 items-center gap-2 rounded-full bg-oat px-4 text-[15px] font-bold text-[#18213d] max-sm:order-last max-sm:min-h-11 max-sm:w-full"
+      className="flex min-h-9 items-center gap-2 rounded-full bg-oat sm:w-0 sm:max-w-fit sm:min-w-40 sm:grow px-4 text-[15px] font-bold text-[#18213d] max-sm:order-last max-sm:min-h-11 max-sm:w-full"
     >
       <span
         aria-hidden
@@ -75,8 +75,9 @@ function NextUp() {
       />
       <span className="truncate">
         {next.late ? 'Was to be done: ' : ''}
-        {next.title}, {toDayAndClock(next.at)}
+        {next.title}
       </span>
+      <span className="whitespace-nowrap">{toDayAndClock(next.at)}</span>
     </Link>
   )
 }

@@ -62,7 +62,9 @@ function Work({ step }: { step: PlanStep }) {
               <span className="text-right">
                 <b>{a.text}</b> <span className="whitespace-nowrap text-mute">{toGrams(a.massG)}</span>
                 {a.loadG > 0 && (
-                  <span className="block text-lg whitespace-nowrap">{toGrams(a.loadG)} in each load</span>
+                  <span className="text-lg whitespace-nowrap max-sm:block sm:ml-5 sm:inline-block sm:w-48">
+                    {toGrams(a.loadG)} in each load
+                  </span>
                 )}
               </span>
             </li>
