@@ -149,6 +149,13 @@ func TestSoaksFollowTheirTable(t *testing.T) {
 	assert.Zero(t, parts)
 }
 
+func TestASoakVesselHoldsTheSwelling(t *testing.T) {
+	j := job(t, "Almond milk", at(28, 9, 0), 20, "200 g almonds", "6 cups water")
+	// By hand: 200 g at 143 g a cup of 236.6 mL, swelling to 1.4 times; twice
+	// that of water and three times of vessel, up to the next 50 mL.
+	assert.Equal(t, "Dry they take up 331 mL, soaked 463. At least 700 mL of water, in a vessel of 1000 mL or more.", j.Bench[0].Right)
+}
+
 func TestAThreeDaySoakHasItsWaterChanged(t *testing.T) {
 	t.Parallel()
 	j := job(t, "tiger", at(30, 20, 0), 20, "1 cup dried tiger nuts", "4 cups water")

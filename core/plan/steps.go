@@ -163,6 +163,13 @@ func names(amounts []Amount) string {
 	return strings.Join(all, ", ")
 }
 
+// soaks tells whether a line is a base that is soaked.
+func (c *compiler) soaks(n int) bool {
+	line := c.d.Lines[n]
+	i := line.Ingredient
+	return i != nil && c.r.Lines[n].MassG > 0 && i.Role == ingredient.Base && i.HasSoak && i.SoakH.Max > 0 && !line.Unsoaked
+}
+
 // soaked are the bases that soak, and the window that suits them all.
 func (c *compiler) soaked() ([]Amount, Window, bool) {
 	var amounts []Amount
@@ -170,10 +177,10 @@ func (c *compiler) soaked() ([]Amount, Window, bool) {
 	most := math.Inf(1)
 	kept := len(c.at(ingredient.Soak)) > 0
 	for n, line := range c.d.Lines {
-		i := line.Ingredient
-		if i == nil || c.r.Lines[n].MassG == 0 || i.Role != ingredient.Base || !i.HasSoak || i.SoakH.Max == 0 || line.Unsoaked {
+		if !c.soaks(n) {
 			continue
 		}
+		i := line.Ingredient
 		span := i.SoakH
 		if kept && i.Class == ingredient.Grain {
 			span = keptSoak(c.where)
@@ -221,7 +228,7 @@ func (c *compiler) ready() {
 		title = "Put the " + names(amounts) + " in to soak"
 	}
 	step := Step{Kind: GetReady, Title: title, Length: fixed(readyMin), HandsOn: true, Amounts: amounts,
-		Right: "Two to three times as much water as there is to soak, in a vessel with room to swell."}
+		Right: c.vessel()}
 	if !soaks {
 		step.Amounts, step.Right = nil, "What is missing shows now."
 	}
@@ -231,6 +238,41 @@ func (c *compiler) ready() {
 			Right: "It draws and cools while the rest waits."})
 	}
 }
+
+// Two to three times the dry volume is the water, and the vessel holds the
+// most of it (common practice, no source); one that swells beyond that, all of
+// it. Swelling that is not known is taken as doubling.
+const (
+	soakWaterTimes  = 2.
+	soakVesselTimes = 3.
+	swellsUnknown   = 2.
+	vesselStepML    = 50.
+)
+
+// vessel says what a soak stands in.
+func (c *compiler) vessel() string {
+	dryML, swollenML := 0., 0.
+	for n, line := range c.d.Lines {
+		if !c.soaks(n) {
+			continue
+		}
+		i := line.Ingredient
+		if i.BulkGPerML == 0 {
+			return "Two to three times as much water as there is to soak, in a vessel with room to swell."
+		}
+		swells := i.Swelling
+		if swells == 0 {
+			swells = swellsUnknown
+		}
+		dryML += c.r.Lines[n].MassG / i.BulkGPerML
+		swollenML += c.r.Lines[n].MassG / i.BulkGPerML * swells
+	}
+	vesselML := math.Max(soakVesselTimes*dryML, swollenML)
+	return fmt.Sprintf("Dry they take up %.0f mL, soaked %.0f. At least %.0f mL of water, in a vessel of %.0f mL or more.",
+		dryML, swollenML, roundUp(soakWaterTimes*dryML), roundUp(vesselML))
+}
+
+func roundUp(ml float64) float64 { return math.Ceil(ml/vesselStepML) * vesselStepML }
 
 // soak waits, in parts where the water is changed in between.
 func (c *compiler) soak() {

@@ -33,7 +33,7 @@ export function Header({ onShowKeys }: { onShowKeys: () => void }) {
             href={v.to}
             aria-current={v.owns(at) ? 'page' : undefined}
             className={classes(
-              'flex min-h-9 items-center rounded-full px-4 font-bold max-sm:min-h-11 max-sm:px-[7px]',
+              'flex min-h-9 items-center rounded-full px-4 font-bold max-sm:min-h-11 max-sm:px-1.5',
               v.owns(at) ? 'bg-rim text-on-rim' : 'text-mute hover:text-ink',
             )}
           >
