@@ -169,7 +169,7 @@ func TestFind(t *testing.T) {
 		"large pitted dates": "date-large", "pitted dates": "date", "cinnamon stick": "cinnamon-stick", "ground cinnamon": "cinnamon",
 		"fresh ginger": "ginger-fresh", "ground ginger": "ginger-ground", "ice-cold water": "water", "COW'S MILK": "dairy-milk",
 		"sweetened condensed milk": "condensed-milk", "unsweetened almond milk": "carton-almond", "sea salt": "salt", "bitter almonds": "bitter-almond",
-		"coconut, desiccated": "coconut-desiccated",
+		"coconut, desiccated": "coconut-desiccated", "slivered almonds": "almond", "cassia cinnamon": "cinnamon", "sunflower oil": "neutral-oil",
 	} {
 		i, ok := Standard().Find(name)
 		if assert.True(t, ok, name) {

@@ -55,7 +55,7 @@ func (c *Catalogue) byWords(words []string) (*Ingredient, bool) {
 // formWords say how an ingredient comes without changing which one it is;
 // sizeWords are those and the words of size, which sometimes do.
 var (
-	formWords = wordSet(`raw soaked unsoaked drained rinsed roasted toasted chopped sliced whole halved pitted
+	formWords = wordSet(`raw soaked unsoaked drained rinsed roasted toasted chopped sliced slivered whole halved pitted
 		shelled peeled skinned blanched unsalted salted organic fresh freshly ripe good quality fine finely
 		ground grated crushed dry dried cold hot warm boiling filtered room temperature optional packed level
 		plain pure unsweetened extra of the some more at pieces piece halves cooked lightly dark light natural

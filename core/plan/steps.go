@@ -82,20 +82,23 @@ type Kitchen struct {
 
 // Where there is no other source a time is common practice.
 const (
-	loadMin      = 3.  // to fill and empty the jug, besides blending
-	drainMin     = 5.  //
-	readyMin     = 10. // to set everything out, weigh, and put it to soak
-	changeMin    = 5.  //
-	brewMin      = 10. //
-	stirMin      = 4.  // and to taste
-	bottleMin    = 6.  // with the foam settled
-	washMin      = 10. //
-	heatMinPerL  = 8.  // to bring a litre to the boil
-	changeEveryH = 24. // soaks longer than this have their water changed
-	warmsFromC   = 20. // soak windows hold at this temperature
-	halvesEveryC = 8.  // above it (from memory)
-	fridgeTimes  = 3.  // as long in the fridge
-	fridgeMostH  = 72. // and never longer
+	loadMin      = 3.   // to fill and empty the jug, besides blending
+	drainMin     = 5.   //
+	readyMin     = 10.  // to set everything out, weigh, and put it to soak
+	changeMin    = 5.   //
+	brewMin      = 10.  //
+	rinseMin     = 3.   //
+	stirMin      = 4.   // and to taste
+	bottleMin    = 6.   // with the foam settled
+	washMin      = 10.  //
+	chillMin     = 120. // until it is cold
+	chillBestMin = 240. // and has drawn together
+	heatMinPerL  = 8.   // to bring a litre to the boil
+	changeEveryH = 24.  // soaks longer than this have their water changed
+	warmsFromC   = 20.  // soak windows hold at this temperature
+	halvesEveryC = 8.   // above it (from memory)
+	fridgeTimes  = 3.   // as long in the fridge
+	fridgeMostH  = 72.  // and never longer
 )
 
 // strainMinPerL is how long a litre takes through each strainer.
@@ -341,7 +344,7 @@ func (c *compiler) strain() {
 	c.add(Step{Kind: Strain, Title: "Strain by " + c.d.Method.Strainer.Words(), Length: fixed(math.Ceil(math.Max(2, perL*litres))), HandsOn: true,
 		Right: "The pulp feels like damp sand.", Loads: c.r.Jug.Strains})
 	if rinse := c.at(ingredient.Rinse); len(rinse) > 0 {
-		c.add(Step{Kind: RinsePulp, Title: "Rinse the pulp through with " + names(rinse), Amounts: rinse, Length: fixed(3), HandsOn: true})
+		c.add(Step{Kind: RinsePulp, Title: "Rinse the pulp through with " + names(rinse), Amounts: rinse, Length: fixed(rinseMin), HandsOn: true})
 	}
 }
 
@@ -374,5 +377,5 @@ func (c *compiler) finish() {
 func (c *compiler) bottle() {
 	c.add(Step{Kind: Bottle, Title: "Let the foam settle, and bottle it", Length: fixed(bottleMin), HandsOn: true, Right: "Full to the neck, shut at once."})
 	c.add(Step{Kind: Wash, Title: "Rinse and wash up", Length: fixed(washMin), HandsOn: true, Right: "Cloth and bag boiled and hung to dry."})
-	c.add(Step{Kind: Chill, Title: "Chill it", Length: Window{minutesOf(120), minutesOf(240), Unlimited}, Fridge: true})
+	c.add(Step{Kind: Chill, Title: "Chill it", Length: Window{minutesOf(chillMin), minutesOf(chillBestMin), Unlimited}, Fridge: true})
 }

@@ -40,6 +40,7 @@ type Plan struct {
 	Quiet    []Stretch  `json:"quiet" doc:"when nothing needs hands"`
 	Blender  []Stretch  `json:"blender" doc:"when it runs"`
 	Next     []NextStep `json:"next" doc:"what needs hands, the soonest first"`
+	VolumeML float64    `json:"volumeML" doc:"of all drinks together"`
 	Visits   int        `json:"visits"`
 	HandsOn  int        `json:"handsOnMin"`
 	Late     bool       `json:"late" doc:"something was to be done and is not marked done"`
@@ -129,6 +130,7 @@ func (p *Plan) add(item store.PlanItem, r *formula.Reckoning, now time.Time) {
 	out := PlanItem{ID: item.ID, DrinkID: item.DrinkID, Name: item.DrinkName, ReadyBy: item.ReadyBy, Fridge: item.Fridge, Made: true, Steps: item.Steps, Front: front(item.Steps, now)}
 	if r.Drink != nil {
 		out.ML = r.Drink.VolumeML
+		p.VolumeML += out.ML
 	}
 	for n, step := range item.Steps {
 		if step.End.After(p.To) {

@@ -37,6 +37,7 @@ func TestADrinkIsPlannedBackwardsFromWhenItIsWanted(t *testing.T) {
 	t.Parallel()
 	_, p := planned(t)
 	require.Len(t, p.Items, 1)
+	assert.InDelta(t, p.Items[0].ML, p.VolumeML, 1e-9)
 	soak, _ := step(t, p, "soak")
 	assert.Equal(t, 12*time.Hour, soak.End.Sub(soak.Start))
 	grind, _ := step(t, p, "grind")

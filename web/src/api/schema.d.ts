@@ -1653,6 +1653,11 @@ export interface components {
             toBuy: components["schemas"]["ToBuy"][];
             /** Format: int64 */
             visits: number;
+            /**
+             * Format: double
+             * @description of all drinks together
+             */
+            volumeML: number;
         };
         PlanAmount: {
             /**

@@ -86,7 +86,6 @@ export function PlanView() {
 function summary(p: Plan): string {
   if (p.items.length === 0) return 'soaks counted back from when it is wanted'
   const drinks = p.items.length === 1 ? '1 drink' : `${p.items.length} drinks`
-  const ml = p.items.reduce((sum, i) => sum + i.ml, 0)
   const visits = p.visits === 1 ? 'one visit to the kitchen' : `${p.visits} visits to the kitchen`
-  return `${drinks}, ${toMillilitres(ml)} · ${visits}, ${toMinutes(p.handsOnMin)} hands-on`
+  return `${drinks}, ${toMillilitres(p.volumeML)} · ${visits}, ${toMinutes(p.handsOnMin)} hands-on`
 }
