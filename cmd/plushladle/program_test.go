@@ -308,6 +308,8 @@ func TestReckonPrintsATable(t *testing.T) {
 	for _, text := range []string{"Hazelnut flask", "Hazelnuts", "1½ cups", "likely", "1 : 4 in cups", "keeps", "contains     hazelnut"} {
 		assert.Contains(t, out, text)
 	}
+	_, out, _ = reckonText(t, "1 cup almonds\n4 cups water\n1/4 tsp kelp\n")
+	assert.Regexp(t, `Seaweed is rich in iodine.* \([0-9.]+ of 600 µg\)`, out, "a caution has its figure and its limit")
 }
 
 func FuzzReckon(f *testing.F) {

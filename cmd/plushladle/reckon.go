@@ -395,11 +395,30 @@ func printTable(w io.Writer, out exchange.Reckoning) {
 		if c.Raised {
 			mark = "! "
 		}
-		fmt.Fprintf(w, "%s%s\n", mark, c.Text)
+		fmt.Fprintf(w, "%s%s%s\n", mark, c.Text, held(c))
 	}
 	for _, a := range out.Assumptions {
 		fmt.Fprintf(w, "  assumed: %s\n", a)
 	}
+}
+
+// held is a caution's figure against its limit, " (97 of 600 µg)".
+func held(c exchange.Caution) string {
+	if c.Value == nil || c.Unit == nil {
+		return ""
+	}
+	if c.Limit == nil {
+		return fmt.Sprintf(" (%s %s)", brief(*c.Value), *c.Unit)
+	}
+	return fmt.Sprintf(" (%s of %s %s)", brief(*c.Value), brief(*c.Limit), *c.Unit)
+}
+
+// brief writes whole figures, and two digits of those below ten.
+func brief(v float64) string {
+	if math.Abs(v) >= 10 {
+		return fmt.Sprintf("%.0f", v)
+	}
+	return fmt.Sprintf("%.2g", v)
 }
 
 func tableLine(l exchange.Line) string {
