@@ -111,7 +111,7 @@ func TestATrialCupTeachesTheBatch(t *testing.T) {
 	p.sees("For the 627 mL in the jug", "add to the rest", "Honey")
 	p.click("button", "Write it into the drink")
 	p.sees("12.64 g")
-	p.click("button", "5 more to know")
+	p.click("button", "4 more to know")
 	p.sees("not for a child under 12 months")
 }
 
@@ -262,4 +262,15 @@ func TestTheMethodIsReckonedWith(t *testing.T) {
 	p.sees("Would change", "0.9 tbsp")
 	p.click("button", "Take these")
 	p.holds("Amount of Maple syrup", "1 tbsp")
+}
+
+func TestACautionShowsItsFigureAndItsLimit(t *testing.T) {
+	p := visit(t, demoKitchen(t))
+	p.sees("Contains pecan")
+	p.fill("Add a line", "1/2 cup brazil nuts")
+	p.press(kb.Enter)
+	p.sees("coconut, Brazil nut.")
+	p.click("button", "4 more to know")
+	p.sees("rich in selenium", "boat's youngest")
+	assert.Regexp(t, `rich in selenium[^(]*\([^)]*\)[^(]*\([\d.,]+ µg, limit [\d.,]+\)`, p.region("What is in it"))
 }

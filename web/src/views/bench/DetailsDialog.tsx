@@ -1,6 +1,6 @@
 import type { Reckoning } from '../../api/schema'
 import { Dialog } from '../../ui/Dialog'
-import { toMoney, toTenth, toTwoFigures, toWhole } from '../../ui/format'
+import { toMoney, toTenth, toThreeFigures, toWhole } from '../../ui/format'
 
 /** DetailsDialog is all there is to know: every caution, nutrition, and what was assumed. */
 export function DetailsDialog({ r, currency, onClose }: { r: Reckoning; currency: string; onClose: () => void }) {
@@ -19,8 +19,8 @@ export function DetailsDialog({ r, currency, onClose }: { r: Reckoning; currency
             {c.value !== undefined && (
               <span className="text-mute">
                 {' '}
-                ({toTwoFigures(c.value)} {c.unit}
-                {c.limit !== undefined && `, limit ${toTwoFigures(c.limit)}`})
+                ({toThreeFigures(c.value)} {c.unit}
+                {c.limit !== undefined && `, limit ${toThreeFigures(c.limit)}`})
               </span>
             )}
           </li>
