@@ -111,7 +111,7 @@ func TestATrialCupTeachesTheBatch(t *testing.T) {
 	p.sees("For the 627 mL in the jug", "add to the rest", "Honey")
 	p.click("button", "Write it into the drink")
 	p.sees("12.64 g")
-	p.click("button", "4 more to know")
+	p.click("button", "5 more to know")
 	p.sees("not for a child under 12 months")
 }
 
