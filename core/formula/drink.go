@@ -78,6 +78,9 @@ type Drink struct {
 	Drawer    *quantity.Drawer // the kitchen's own measures; nil for all there are
 	Prices    Prices           // nil where none are known
 	Drinkers  []caution.Drinker
+	RawLimitC float64   // the cook's own limit of a drink marked raw; 0 where it is not marked
+	WarmsC    float64   // what a minute in the blender warms by; 0 for the usual
+	Portions  []Portion // what the finished base is divided into; none where it stays one
 }
 
 // Usual ways of working where nothing is said (common practice).

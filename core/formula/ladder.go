@@ -191,7 +191,7 @@ func (b *batch) chill() Chill {
 	if water.MassG() == 0 {
 		return Chill{}
 	}
-	warm := extract.MixC(water, b.d.Method.WaterC, rest, roomC) + b.d.Method.BlendS/60*extract.BlendingWarmsCPerMin
+	warm := extract.MixC(water, b.d.Method.WaterC, rest, roomC) + b.d.blendingWarmsC()
 	return Chill{GroundC: warm, IceG: extract.IceForWaterG(water.Plus(rest), warm, FinishedC)}
 }
 

@@ -111,12 +111,21 @@ func splitNote(text string) (name, note string) {
 			return name, strings.Trim(inner+", "+note, ", ")
 		}
 	}
-	for _, mark := range []string{",", ";", " - ", " – ", " after straining", " to finish", " to serve", " for serving", " to rinse", " to brew", " to taste", " plus more", " or more"} {
+	for _, mark := range []string{",", ";", " - ", " – ", " after straining", " to finish", " to serve", " for serving", " to rinse", " for the second grind", " for a second grind", " to brew", " to taste", " plus more", " or more"} {
 		if at := strings.Index(text, mark); at > 0 {
 			return strings.TrimSpace(text[:at]), strings.Trim(text[at:], " ,;-–")
 		}
 	}
 	return strings.TrimSpace(text), ""
+}
+
+// secondGrind are the words for liquid the pulp is ground with once more.
+const secondGrind = "second grind"
+
+// GrindsAgain tells whether the pulp is ground once more with the line, rather
+// than only rinsed through with it.
+func (l Line) GrindsAgain() bool {
+	return strings.Contains(strings.ToLower(l.Name+" "+l.Note), secondGrind)
 }
 
 // stageWords are what a cook writes for a stage other than the usual one.
@@ -126,7 +135,7 @@ var stageWords = []struct {
 }{
 	{"to serve", ingredient.Serve}, {"for serving", ingredient.Serve},
 	{"after straining", ingredient.Strained}, {"to finish", ingredient.Strained},
-	{"to rinse the pulp", ingredient.Rinse},
+	{"to rinse the pulp", ingredient.Rinse}, {secondGrind, ingredient.Rinse},
 	{"to brew", ingredient.Brew}, {"while cooking", ingredient.CookIt},
 	{"soaking water kept", ingredient.Soak},
 }
@@ -137,7 +146,9 @@ func (l *Line) readWords(text string) {
 	for _, s := range stageWords {
 		if strings.Contains(text, s.words) {
 			l.Stage = s.stage
-			l.Note = strings.Trim(strings.Replace(l.Note, s.words, "", 1), " ,;")
+			if s.words != secondGrind { // which says more than when it goes in
+				l.Note = strings.Trim(strings.Replace(l.Note, s.words, "", 1), " ,;")
+			}
 			break
 		}
 	}

@@ -37,6 +37,7 @@ type Reckoning struct {
 	Dials      []Dial
 	Jug        Jug
 	Chill      Chill
+	Raw        *Raw    // nil where it is not marked so
 	LeftoverML float64 // of a decoction, not used
 	SteamG     float64 // water boiled away
 	FoamG      float64 // skimmed off
@@ -55,6 +56,8 @@ type LineReckoning struct {
 	Kitchen    quantity.Amount   // in cups and spoons
 	Scoop      *quantity.Scooped // in the kitchen's own measures; nil where it has no drawer
 	ScaleErr   float64           // what the kitchen's scale may err by, as a share; 0 where it has none
+	Tolerance  float64           // how near its measure has to be, as a share
+	SoakedInG  float64           // soak water it brings into the blender, at this size
 	KitchenErr float64           // what the kitchen measure holds over the exact amount, as a share
 	Role       ingredient.Role
 	Stage      ingredient.Stage
@@ -127,6 +130,7 @@ func (d *Drink) Reckon() (*Reckoning, error) {
 	r.Factor = factor
 	b := d.mix(lines, factor)
 	d.measureLines(r, b)
+	r.Raw = d.raw(b)
 	if b.finished.MassG() == 0 {
 		return r, nil
 	}
@@ -189,7 +193,7 @@ func (d *Drink) measureLines(r *Reckoning, b *batch) {
 	for _, w := range b.lines {
 		out := &r.Lines[w.index]
 		tolerance := w.line.tolerance()
-		out.MassG = w.g
+		out.MassG, out.Tolerance, out.SoakedInG = w.g, tolerance, w.soakedInG(keepsSoak(b.lines))
 		out.VolumeML = w.ml()
 		out.Amount, out.AmountErr = w.line.Amount.Scaled(w.line.growth(r.Factor, d.Spices), d.System, tolerance)
 		if w.line.Amount.IsCount() {

@@ -85,6 +85,7 @@ const (
 	TagDairy                     // shortens the drink's life
 	TagTuber                     // called a nut and is none
 	TagHerb                      // a herb or mushroom taken for more than its taste
+	TagBlooms                    // draws in warm water before it goes in
 )
 
 // tagNames are the tags as the catalogue writes them.
@@ -108,6 +109,7 @@ var tagNames = map[string]Tag{
 	"dairy":     TagDairy,
 	"tuber":     TagTuber,
 	"herb":      TagHerb,
+	"blooms":    TagBlooms,
 }
 
 // Span is a minimum, a usual and a maximum, in the unit of the field.

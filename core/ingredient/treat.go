@@ -2,8 +2,9 @@ package ingredient
 
 import "strings"
 
-// Treatment is what was done to an ingredient before it is measured.
-type Treatment struct{ Roasted, Salted, Skinned bool }
+// Treatment is what is done to an ingredient: before it is measured, or, where
+// it is rubbed or sprouted, here after its soak.
+type Treatment struct{ Roasted, Salted, Skinned, Rubbed, Sprouted bool }
 
 // TreatmentIn finds the treatments that words name: "roasted, salted".
 func TreatmentIn(words string) Treatment {
@@ -15,10 +16,12 @@ func TreatmentIn(words string) Treatment {
 		}
 		return false
 	}
+	rubbed := named("skins rubbed", "rub off the skins", "rub the skins", "rubbed skins")
 	return Treatment{
 		Roasted: named("roasted", "toasted") && !named("unroasted"),
 		Salted:  named("salted") && !named("unsalted", "not salted"),
-		Skinned: named("skinned", "blanched", "skins off", "skins removed", "without skins", "peeled", "dehulled", "hulls off"),
+		Rubbed:  rubbed, Sprouted: named("sprout") && !named("unsprouted", "not sprouted"),
+		Skinned: rubbed || named("skinned", "blanched", "skins off", "skins removed", "without skins", "peeled", "dehulled", "hulls off"),
 	}
 }
 

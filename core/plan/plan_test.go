@@ -9,6 +9,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"plushladle/core/extract"
 	"plushladle/core/formula"
 	"plushladle/core/ingredient"
 )
@@ -23,16 +24,27 @@ var london = func() *time.Location {
 
 func job(t testing.TB, name string, readyBy time.Time, tempC float64, lines ...string) Job {
 	t.Helper()
-	d := formula.New(name)
-	for _, text := range lines {
+	d, r := drink(t, nil, lines...)
+	k := Kitchen{TempC: tempC}
+	return Job{ID: name, Name: name, ReadyBy: readyBy, Bench: Steps(&d, r, k, OnTheBench), Fridge: Steps(&d, r, k, InTheFridge)}
+}
+
+// drink reads lines and reckons them, made the way that is given.
+func drink(t testing.TB, way func(*formula.Drink), lines ...string) (formula.Drink, *formula.Reckoning) {
+	t.Helper()
+	d := formula.New("drink")
+	for n, text := range lines {
 		line, err := formula.ReadLine(text, ingredient.Standard())
 		require.NoError(t, err)
+		line.Key = fmt.Sprint("line-", n+1)
 		d.Lines = append(d.Lines, line)
+	}
+	if way != nil {
+		way(&d)
 	}
 	r, err := d.Reckon()
 	require.NoError(t, err)
-	k := Kitchen{TempC: tempC}
-	return Job{ID: name, Name: name, ReadyBy: readyBy, Bench: Steps(&d, r, k, OnTheBench), Fridge: Steps(&d, r, k, InTheFridge)}
+	return d, r
 }
 
 func at(day, hour, minute int) time.Time { return time.Date(2026, 11, day, hour, minute, 0, 0, london) }
@@ -100,7 +112,7 @@ func TestASaturdayBreakfast(t *testing.T) {
 	require.Len(t, p.Lanes, 4)
 	holds(t, p, night)
 	assert.Less(t, p.Visits, 9, "some visits do for several drinks")
-	assert.Equal(t, []Kind{GetReady, Soak, Drain, Grind, Strain, StirIn, Bottle, Wash, Chill}, kinds(p.Lanes[2]))
+	assert.Equal(t, []Kind{GetReady, Soak, Drain, Grind, Strain, StirIn, Taste, Bottle, Wash, Chill}, kinds(p.Lanes[2]))
 }
 
 // Source of the windows: common practice.
@@ -162,7 +174,7 @@ func TestAThreeDaySoakHasItsWaterChanged(t *testing.T) {
 	p, problem := Make([]Job{j}, night)
 	require.Nil(t, problem)
 	holds(t, p, night)
-	assert.Equal(t, []Kind{GetReady, Soak, ChangeWater, Soak, Drain, Grind, Strain, Bottle, Wash, Chill}, kinds(p.Lanes[0]))
+	assert.Equal(t, []Kind{GetReady, Soak, ChangeWater, Soak, Drain, Grind, Strain, Taste, Bottle, Wash, Chill}, kinds(p.Lanes[0]))
 }
 
 // The night the clock goes back there are 25 hours in the day: the soak is as
@@ -190,7 +202,7 @@ func TestWhenNothingFitsItSaysWhyAndWhatWould(t *testing.T) {
 	require.True(t, problem.HasLater)
 	_, problem = Make([]Job{almond(at(26, 20, 0).Add(problem.LaterBy))}, night)
 	assert.Nil(t, problem, "later by that, it fits")
-	early := almond(at(27, 9, 0)) // would have to grind before the blender may
+	early := almond(at(27, 9, 15)) // would have to grind before the blender may
 	_, problem = Make([]Job{early}, night)
 	require.NotNil(t, problem)
 	assert.Equal(t, "quiet hours", problem.Which)
@@ -242,6 +254,12 @@ func randomJob(random *rand.Rand, n, slots int, from time.Time) Job {
 		}
 		d := minutes(3)
 		j.Bench = append(j.Bench, Step{Kind: Grind, HandsOn: true, Blender: random.IntN(2) == 0, Length: Window{d, d, d}})
+	}
+	if random.IntN(4) == 0 {
+		j.Pins = []Pin{{random.IntN(2), from.Add(time.Duration(random.IntN(slots/2)) * Slot)}}
+	}
+	if random.IntN(6) == 0 {
+		j.Between = Span{from.Add(minutes(3)), from.Add(minutes(slots / 2))}
 	}
 	j.Bench = append(j.Bench, Step{Kind: Chill, Length: Window{minutes(2), minutes(2) + 2*Slot, Unlimited}})
 	return j
@@ -371,4 +389,169 @@ func BenchmarkPlanSixDrinksOverFourDays(b *testing.B) {
 			b.Fatal(problem)
 		}
 	}
+}
+
+// A block that the cook sets to a time of its own stays there, and where it
+// may go is all of where it fits and nothing else.
+func TestABlockMovesWithinItsWindow(t *testing.T) {
+	t.Parallel()
+	j := job(t, "almond", at(28, 12, 0), 20, "1 cup almonds", "4 cups water")
+	span, ok := Movable(j, 1, night)
+	require.True(t, ok)
+	for _, tt := range []struct {
+		at   time.Time
+		fits bool
+	}{
+		{span.From, true}, {span.To, true}, {span.From.Add(-Slot), false}, {span.To.Add(Slot), false},
+		{at(28, 8, 30), true}, {at(28, 3, 0), false},
+	} {
+		pinned := j
+		pinned.Pins = []Pin{{1, tt.at}}
+		p, problem := Make([]Job{pinned}, night)
+		require.Equal(t, tt.fits, problem == nil, tt.at)
+		if tt.fits {
+			holds(t, p, night)
+			assert.True(t, p.Lanes[0].Steps[2].Start.Equal(tt.at))
+		}
+	}
+	j.Begun = []time.Time{at(26, 20, 0)}
+	_, ok = Movable(j, 0, night)
+	assert.False(t, ok, "what is begun stays where it was")
+}
+
+func TestStartedNow(t *testing.T) {
+	t.Parallel()
+	now := Rules{From: at(26, 7, 2), Hands: night.Hands, Noise: night.Noise}
+	cashew := job(t, "cashew", time.Time{}, 20, "1 cup cashews", "4 cups water")
+	started, ok := StartNow([]Job{cashew}, 0, now)
+	require.True(t, ok)
+	p, problem := Make([]Job{started}, now)
+	require.Nil(t, problem)
+	holds(t, p, now)
+	assert.Equal(t, at(26, 7, 5), p.Lanes[0].Steps[0].Start, "at once")
+	assert.Equal(t, 8*time.Hour, p.Lanes[0].Steps[1].End.Sub(p.Lanes[0].Steps[1].Start).Round(Slot), "and soaks as long as is best")
+	late := Rules{From: at(26, 22, 55), Hands: night.Hands, Noise: night.Noise}
+	started, ok = StartNow([]Job{cashew}, 0, late)
+	require.True(t, ok, "too late to begin today")
+	p, problem = Make([]Job{started}, late)
+	require.Nil(t, problem)
+	holds(t, p, late)
+}
+
+// Two loads are two steps, each with its share; what was soaked weighs what it
+// took up besides (almonds .45 g a gram, common practice).
+func TestEachLoadHasItsOwnAmounts(t *testing.T) {
+	t.Parallel()
+	j := job(t, "almond", at(28, 12, 0), 20, "300 g almonds", "2100 g water", "10 g salt")
+	var grinds []Step
+	for _, s := range j.Bench {
+		if s.Kind == Grind {
+			grinds = append(grinds, s)
+		}
+	}
+	require.Len(t, grinds, 2)
+	keys := map[string]bool{}
+	total := 0.
+	for n, g := range grinds {
+		assert.Equal(t, n+1, g.Load)
+		assert.Equal(t, fmt.Sprintf("Grind load %d of 2 for 30 seconds", n+1), g.Title)
+		for _, a := range g.Amounts {
+			total += a.MassG
+			keys[a.Key] = true
+		}
+		assert.InDelta(t, 300*1.45/2, g.Amounts[0].MassG, .01)
+		assert.True(t, g.Amounts[0].Soaked)
+		assert.InDelta(t, 1050, g.Amounts[1].MassG, .01)
+		assert.Equal(t, Band{1050 * .95, 1050 * 1.05}, g.Amounts[1].Band, "water within 5 %")
+		assert.InDelta(t, 5*.02, g.Amounts[2].Band.HighG-5, 1e-9, "salt within 2 %")
+	}
+	assert.InDelta(t, 300*1.45+2110, total, .01, "nothing is lost between the loads")
+	assert.Len(t, keys, 6)
+}
+
+func TestTheRarerSteps(t *testing.T) {
+	t.Parallel()
+	soy := func(d *formula.Drink) { d.Cooking = extract.Cooking{Heat: extract.Boiled, Minutes: 20} }
+	tests := []struct {
+		what  string
+		lines []string
+		way   func(*formula.Drink)
+		kinds []Kind
+	}{
+		{"skins and sprouts", []string{"1 cup almonds, skins rubbed off, sprouted", "4 cups water"}, nil,
+			[]Kind{GetReady, Soak, Drain, RubSkins, Sprout, RinseSprout, Sprout, RinseSprout, Grind, Strain, Taste, Bottle, Wash, Chill}},
+		{"a day's cold infusion", []string{"1 cup white rice, unsoaked", "4 cups water"}, func(d *formula.Drink) { d.Method.Coarse = true },
+			[]Kind{GetReady, Grind, Infuse, Strain, Taste, Bottle, Wash, Chill}},
+		{"saffron, ice and a second grind", []string{"1 cup cashews", "3 cups water", "1 cup water for the second grind", "1 pinch saffron", "100 g ice, after straining"}, nil,
+			[]Kind{GetReady, Soak, Drain, Bloom, Grind, Strain, SecondGrind, Strain, Ice, StirIn, Taste, Bottle, Wash, Chill}},
+		{"boiled, with cardamom at its end", []string{"1/2 cup soybeans", "3 cups water", "1/4 tsp ground cardamom, while cooking"}, soy,
+			[]Kind{GetReady, Soak, Drain, Grind, Strain, Heat, LateSpice, Cool, Taste, Bottle, Wash, Chill}},
+		{"brewed and divided", []string{"1 cup hemp seeds", "4 cups water", "2 tsp ground cinnamon, to brew"}, func(d *formula.Drink) {
+			d.Portions = []formula.Portion{{Name: "plain"}, {Name: "peppered", ML: 300}}
+		}, []Kind{GetReady, Brew, Cool, Grind, Strain, Taste, Split, Bottle, Wash, Chill}},
+	}
+	for _, tt := range tests {
+		d, r := drink(t, tt.way, tt.lines...)
+		steps := Steps(&d, r, Kitchen{TempC: 20}, OnTheBench)
+		assert.Equal(t, tt.kinds, kinds(Lane{Steps: timeless(steps)}), tt.what)
+		for _, s := range steps {
+			assert.NotEmpty(t, s.Title)
+			assert.Equal(t, s.Kind == Heat && tt.what[0] == 'b', s.Never != "", "only soy's boil is never left out: %s", s.Title)
+			if s.Kind == Sprout {
+				assert.Contains(t, s.Caution, "salmonella")
+			}
+		}
+	}
+	d, r := drink(t, nil, "1 cup almonds", "4 cups water")
+	assert.Equal(t, []Kind{GetReady, Drain, Grind, Strain, Taste, Bottle, Wash, Chill}, kinds(Lane{Steps: timeless(Steps(&d, r, Kitchen{TempC: 20}, FromABowl))}))
+	assert.Len(t, Tools(&d, r, Kitchen{TempC: 20, ScaleG: 1}), 6)
+}
+
+func timeless(steps []Step) []Timed {
+	out := make([]Timed, len(steps))
+	for n, s := range steps {
+		out[n].Step = s
+	}
+	return out
+}
+
+// A coarse infusion stands a day and a night in the fridge (24/24/48 h, common
+// practice), and the plan makes room for it.
+func TestADaysChilledInfusionIsPlanned(t *testing.T) {
+	t.Parallel()
+	d, r := drink(t, func(d *formula.Drink) { d.Method.Coarse = true }, "1 cup white rice, unsoaked", "1/2 cup almonds, unsoaked", "6 cups water")
+	j := Job{ID: "horchata", ReadyBy: at(29, 12, 0), Bench: Steps(&d, r, Kitchen{TempC: 20}, OnTheBench)}
+	p, problem := Make([]Job{j}, night)
+	require.Nil(t, problem)
+	holds(t, p, night)
+	for _, s := range p.Lanes[0].Steps {
+		if s.Kind == Infuse {
+			assert.True(t, s.Fridge)
+			assert.InDelta(t, 24, s.End.Sub(s.Start).Hours(), .25)
+		}
+	}
+}
+
+func TestAWeighOutIsTakenWhenItStandsStill(t *testing.T) {
+	t.Parallel()
+	w := Weighing{Band: BandOf(100, .02, 1)}
+	start := at(26, 9, 0)
+	tests := []struct {
+		afterMS int
+		g       float64
+		steady  bool
+		taken   bool
+	}{
+		{0, 100, false, false}, {200, 100, true, false}, {1000, 101, true, false}, {1500, 101, false, false},
+		{1600, 101, true, false}, {3000, 101, true, false}, {3100, 101, true, true}, {3200, 103, true, false}, {9000, 103, true, false},
+	}
+	for _, tt := range tests {
+		assert.Equal(t, tt.taken, w.Feed(tt.g, tt.steady, start.Add(time.Duration(tt.afterMS)*time.Millisecond)), tt)
+	}
+	for g, verdict := range map[float64]Verdict{0: Nothing, 97.9: Under, 98: Within, 102: Within, 102.1: Over} {
+		assert.Equal(t, verdict, w.Band.Judge(g, 1), g)
+	}
+	assert.Equal(t, Band{0, 2}, BandOf(1, .02, 1), "never narrower than the scale reads")
+	open := Weighing{}
+	assert.False(t, open.Feed(50, true, start) || open.Feed(50, true, start.Add(time.Minute)), "what was left open is taken by the cook")
 }

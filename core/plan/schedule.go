@@ -39,7 +39,18 @@ type Job struct {
 	Fridge  []Step // and in the fridge, where that is another way
 	ReadyBy time.Time
 	Begun   []time.Time // when the blocks that are begun already began, in order
+	Pins    []Pin       // blocks that the cook wants at a time of their own
+	Between Span        // within which its first block has to begin; the zero Span is no bound
 }
+
+// Pin is when a block of work is to begin.
+type Pin struct {
+	Block int // its place among the blocks, from 0
+	At    time.Time
+}
+
+// Span is a stretch of time.
+type Span struct{ From, To time.Time }
 
 // Timed is a step with its time.
 type Timed struct {
@@ -183,6 +194,8 @@ type chain struct {
 	waits  []wait // as many as blocks
 	ready  int
 	begun  []int
+	pinned map[int]int // block to slot
+	first  span        // the slots in which the first block may begin
 }
 
 func (g *grid) chain(j Job, steps []Step) *chain {
@@ -214,6 +227,14 @@ func (g *grid) chain(j Job, steps []Step) *chain {
 	}
 	for _, t := range j.Begun[:min(len(j.Begun), len(c.blocks))] {
 		c.begun = append(c.begun, g.slot(t))
+	}
+	c.pinned = make(map[int]int, len(j.Pins))
+	for _, p := range j.Pins {
+		c.pinned[p.Block] = g.slot(p.At)
+	}
+	c.first = span{0, g.slots + 1}
+	if j.Between != (Span{}) {
+		c.first = span{g.slot(j.Between.From.Add(Slot - 1)), g.slot(j.Between.To) + 1}
 	}
 	return c
 }
@@ -250,21 +271,7 @@ const (
 // is forbidden or hands are busy, and rather near the moments given. It
 // returns their starts and how far the waits are from ideal, in slots.
 func (c *chain) best(forbidden [][]span, busy, near []span) (placed, bool) {
-	last := len(c.blocks) - 1
-	next := make([][]int64, len(c.blocks)) // cost from each start on
-	for k := last; k >= 0; k-- {
-		next[k] = make([]int64, c.g.slots+1)
-		for s := range next[k] {
-			next[k][s] = never
-			if !c.allowed(k, s, forbidden, busy) {
-				continue
-			}
-			rest := c.rest(k, s, next)
-			if rest < never {
-				next[k][s] = rest + costVisit*int64(1-one(c.isNear(k, s, near)))
-			}
-		}
-	}
+	next := c.costs(forbidden, busy, near)
 	start, cheapest := -1, int64(never)
 	for s, cost := range next[0] {
 		if cost < never && cost+int64(c.g.slots-s) < cheapest {
@@ -277,6 +284,45 @@ func (c *chain) best(forbidden [][]span, busy, near []span) (placed, bool) {
 	return placed{starts: c.follow(start, next), length: int(cheapest / costLength)}, true
 }
 
+// costs are what follows from each start of each block on; never where nothing
+// can.
+func (c *chain) costs(forbidden [][]span, busy, near []span) [][]int64 {
+	next := make([][]int64, len(c.blocks))
+	for k := len(c.blocks) - 1; k >= 0; k-- {
+		next[k] = make([]int64, c.g.slots+1)
+		for s := range next[k] {
+			next[k][s] = never
+			if !c.allowed(k, s, forbidden, busy) {
+				continue
+			}
+			if rest := c.rest(k, s, next); rest < never {
+				next[k][s] = rest + costVisit*int64(1-one(c.isNear(k, s, near)))
+			}
+		}
+	}
+	return next
+}
+
+// reach tells which starts of a block can be come to from the blocks before.
+func (c *chain) reach(block int) []bool {
+	at := make([]bool, c.g.slots+1)
+	for s := range at {
+		at[s] = c.allowed(0, s, nil, nil)
+	}
+	for k := range block {
+		next := make([]bool, c.g.slots+1)
+		for s, can := range at {
+			for length := c.waits[k].min; can && length <= c.waits[k].max; length++ {
+				if on := s + c.blocks[k].slots + length; on <= c.g.slots && c.allowed(k+1, on, nil, nil) {
+					next[on] = true
+				}
+			}
+		}
+		at = next
+	}
+	return at
+}
+
 type placed struct {
 	starts []int
 	length int // slots away from the ideal lengths
@@ -287,7 +333,10 @@ func (c *chain) allowed(k, s int, forbidden [][]span, busy []span) bool {
 	if k < len(c.begun) {
 		return s == c.begun[k]
 	}
-	if s+b.slots > c.g.slots {
+	if pin, is := c.pinned[k]; is && s != pin {
+		return false
+	}
+	if s+b.slots > c.g.slots || k == 0 && (s < c.first.from || s >= c.first.to) {
 		return false
 	}
 	if c.g.hands[s+b.slots] > c.g.hands[s] || c.g.noise[s+b.noiseTo] > c.g.noise[s+b.noiseFrom] {
@@ -649,6 +698,58 @@ func explain(jobs []Job, rules Rules) *Problem {
 	p := &Problem{Which: "hands and blender"}
 	p.LaterBy, p.HasLater = later(jobs, len(jobs)-1, rules)
 	return p
+}
+
+// Movable is from when to when a block of work may begin, with all others of
+// its job free to follow; false where it may not move.
+func Movable(j Job, block int, rules Rules) (Span, bool) {
+	free := j
+	free.Pins = slices.DeleteFunc(slices.Clone(j.Pins), func(p Pin) bool { return p.Block == block })
+	g := newGrid([]Job{free}, rules)
+	c := g.chain(free, free.Bench)
+	if block < len(c.begun) || block >= len(c.blocks) {
+		return Span{}, false
+	}
+	first, last := -1, -1
+	after := c.costs(nil, nil, nil)[block]
+	for s, can := range c.reach(block) {
+		if !can || after[s] == never {
+			continue
+		}
+		if first < 0 {
+			first = s
+		}
+		last = s
+	}
+	return Span{g.time(max(0, first)), g.time(max(0, last))}, first >= 0
+}
+
+// StartNow is the job begun at once: ready when its ideal lengths are over, or
+// as soon after as the quiet hours and the other jobs let it be. false where
+// nothing within four days would do.
+func StartNow(jobs []Job, n int, rules Rules) (Job, bool) {
+	moved := slices.Clone(jobs)
+	j := &moved[n]
+	ideal := time.Duration(0)
+	for _, s := range j.Bench {
+		ideal += s.Length.Ideal
+	}
+	now := rules.From.Truncate(Slot)
+	if now.Before(rules.From) {
+		now = now.Add(Slot)
+	}
+	j.ReadyBy = now.Add((ideal + 2*Slot).Truncate(Slot)) // blocks are rounded up to the grid
+	for _, pins := range [][]Pin{{{0, now}}, nil} {
+		j.Pins = pins
+		if _, ok := attempt(moved, rules); ok {
+			return *j, true
+		}
+		if by, ok := later(moved, n, rules); ok {
+			j.ReadyBy = j.ReadyBy.Add(by)
+			return *j, true
+		}
+	}
+	return Job{}, false
 }
 
 // latestBy is how much later is looked at.

@@ -186,7 +186,7 @@ func withTreatment(note string, t ingredient.Treatment) string {
 	for _, word := range []struct {
 		is, was bool
 		word    string
-	}{{t.Roasted, said.Roasted, "roasted"}, {t.Salted, said.Salted, "salted"}, {t.Skinned, said.Skinned, "skinned"}} {
+	}{{t.Roasted, said.Roasted, "roasted"}, {t.Salted, said.Salted, "salted"}, {t.Rubbed, said.Rubbed, "skins rubbed off"}, {t.Skinned && !t.Rubbed, said.Skinned, "skinned"}, {t.Sprouted, said.Sprouted, "sprouted"}} {
 		if word.is && !word.was {
 			note = strings.TrimSuffix(word.word+", "+note, ", ")
 		}

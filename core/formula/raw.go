@@ -1,0 +1,71 @@
+package formula
+
+import (
+	"plushladle/core/extract"
+	"plushladle/core/ingredient"
+)
+
+// DefaultRawC is the limit that cooks who mark a drink raw commonly keep to, °C
+// (common practice).
+const DefaultRawC = 46
+
+// Temperatures of what is not measured, °C, from memory.
+const (
+	boilingC = 100
+	warmedC  = 90 // just under the boil
+	brewedC  = 95
+	hotC     = 60
+)
+
+// Raw is a drink marked raw, held against the cook's own limit. The mark is a
+// custom and says nothing of safety.
+type Raw struct {
+	LimitC   float64
+	WarmestC float64
+	Warmest  string // the step or the ingredient that gets that warm
+	Kept     bool   // whether the mark holds
+}
+
+// blendingWarmsC is what the blender warms a load by in all.
+func (d *Drink) blendingWarmsC() float64 {
+	perMin := d.WarmsC
+	if perMin == 0 {
+		perMin = extract.BlendingWarmsCPerMin
+	}
+	return d.Method.BlendS / 60 * perMin
+}
+
+// raw finds the warmest step of a drink that is marked raw.
+func (d *Drink) raw(b *batch) *Raw {
+	if d.RawLimitC == 0 {
+		return nil
+	}
+	r := &Raw{LimitC: d.RawLimitC}
+	see := func(tempC float64, what string) {
+		if tempC > r.WarmestC {
+			r.WarmestC, r.Warmest = tempC, what
+		}
+	}
+	see(roomC, "the kitchen")
+	see(d.Method.WaterC, "the grinding water")
+	see(b.chill().GroundC, "the blender")
+	for _, w := range b.lines {
+		name := w.line.Ingredient.Name
+		switch {
+		case w.line.Treatment.Roasted:
+			see(boilingC, name+", roasted")
+		case w.line.stage() == ingredient.Brew:
+			see(brewedC, name+", brewed")
+		case w.line.isHot():
+			see(hotC, name+", hot")
+		}
+	}
+	switch d.Cooking.Heat {
+	case extract.Warmed:
+		see(warmedC, "warming it")
+	case extract.Boiled:
+		see(boilingC, "boiling it")
+	}
+	r.Kept = r.WarmestC <= r.LimitC
+	return r
+}

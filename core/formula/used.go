@@ -1,0 +1,174 @@
+package formula
+
+import (
+	"fmt"
+	"math"
+
+	"plushladle/core/fault"
+	"plushladle/core/ingredient"
+	"plushladle/core/quantity"
+)
+
+// AsUsed is the drink with what really went in: the lines whose keys are in
+// usedG have those grams, all others their amounts at the drink's size.
+func (d *Drink) AsUsed(r *Reckoning, usedG map[string]float64) Drink {
+	used := *d
+	used.Size = Size{}
+	used.Lines = make([]Line, len(d.Lines))
+	for n, line := range d.Lines {
+		if exact, ok := r.Lines[n].Exact(); ok {
+			line.Amount = exact
+		}
+		if g, ok := usedG[line.Key]; ok {
+			line.Amount = quantity.Of(g, quantity.Gram)
+		}
+		used.Lines[n] = line
+	}
+	return used
+}
+
+// WorkedBack is what an amount that was left open must have been.
+type WorkedBack struct {
+	Key              string // of the line
+	MassG            float64
+	LeastG, LargestG float64
+}
+
+// How far what is weighed and assumed may be off, one way, as a share.
+const (
+	milkReadBy   = 0.01 // a jug's scale (from memory)
+	uptakeVaries = 0.25 // how much a soak brings in (modelling assumption)
+	workBackMost = 20_000.
+	workBackHalf = 60 // halvings
+)
+
+// WorkBack infers the amount of the one line that was left open from the
+// finished drink and the wet pulp as they were weighed: what came out and what
+// is known to have gone in leave only one amount (conservation of mass). Where
+// a base and a liquid are both open the pulp tells of the base first. The
+// error names "pulpG" or "milkG".
+func (d *Drink) WorkBack(milkG, pulpG float64) ([]WorkedBack, error) {
+	open := d.openLines()
+	switch {
+	case len(open) == 0:
+		return nil, nil
+	case len(open) > 2 || len(open) == 2 && d.openBase(open) < 0:
+		return nil, fault.New("pulpG", fmt.Sprint(pulpG), fmt.Sprintf("cannot tell %d open amounts apart", len(open)), "give all amounts but one, or all but a base and a liquid")
+	}
+	w := weighedOut{d: d, open: open, milkG: milkG, pulpG: pulpG}
+	found, ok := w.solve(1)
+	if !ok {
+		return nil, fault.New("milkG", fmt.Sprintf("%.0f", milkG), "is less than what is known to have gone in", "check what was weighed, and the amounts that are given")
+	}
+	less := weighedOut{d: d, open: open, milkG: milkG * (1 - milkReadBy), pulpG: pulpG}
+	more := weighedOut{d: d, open: open, milkG: milkG * (1 + milkReadBy), pulpG: pulpG}
+	low, _ := less.solve(1 + uptakeVaries)
+	high, _ := more.solve(1 - uptakeVaries)
+	out := make([]WorkedBack, len(open))
+	for n, at := range open {
+		out[n] = WorkedBack{
+			Key: d.Lines[at].Key, MassG: found[n],
+			LeastG: math.Min(found[n], math.Min(low[n], high[n])), LargestG: math.Max(found[n], math.Max(low[n], high[n])),
+		}
+	}
+	return out, nil
+}
+
+// openLines are the places of the lines with no amount that reach the bottle.
+func (d *Drink) openLines() []int {
+	var open []int
+	for n, l := range d.Lines {
+		if l.Ingredient != nil && l.Amount.IsOpen() && l.stage() != ingredient.Serve {
+			open = append(open, n)
+		}
+	}
+	return open
+}
+
+// openBase is which of the open lines is a base beside a liquid; -1 where
+// they are not one of each.
+func (d *Drink) openBase(open []int) int {
+	first, second := d.Lines[open[0]].Ingredient.Role, d.Lines[open[1]].Ingredient.Role
+	switch {
+	case first == ingredient.Base && second == ingredient.Liquid:
+		return 0
+	case first == ingredient.Liquid && second == ingredient.Base:
+		return 1
+	}
+	return -1
+}
+
+// weighedOut is what came out of a drink some of whose amounts are open.
+type weighedOut struct {
+	d            *Drink
+	open         []int
+	milkG, pulpG float64
+}
+
+// gives is what would come out with these amounts.
+func (w *weighedOut) gives(amountsG []float64, uptake float64) (milkG, pulpG float64) {
+	try := *w.d
+	try.Lines = append([]Line{}, w.d.Lines...)
+	for n, at := range w.open {
+		try.Lines[at].Amount = quantity.Of(math.Max(amountsG[n], 1e-6), quantity.Gram)
+	}
+	var r Reckoning
+	r.Lines = make([]LineReckoning, len(try.Lines))
+	lines := try.weigh(&r)
+	for n := range lines {
+		if lines[n].soakedInG(keepsSoak(lines)) > 0 {
+			soaksMore := *lines[n].line.Ingredient
+			soaksMore.UptakeGPerG *= uptake
+			swollen := *lines[n].line
+			swollen.Ingredient = &soaksMore
+			lines[n].line = &swollen
+		}
+	}
+	b := try.mix(lines, 1)
+	return b.finished.MassG(), b.pressed.Pulp.MassG()
+}
+
+// solve finds the open amounts by halving: what comes out grows with what
+// goes in.
+func (w *weighedOut) solve(uptake float64) ([]float64, bool) {
+	total := func(amountsG []float64) float64 {
+		milk, pulp := w.gives(amountsG, uptake)
+		return milk + pulp
+	}
+	if len(w.open) == 1 {
+		g, ok := halve(w.milkG+w.pulpG, func(g float64) float64 { return total([]float64{g}) })
+		return []float64{g}, ok
+	}
+	base := w.d.openBase(w.open)
+	amounts := func(baseG float64) []float64 {
+		both := make([]float64, 2)
+		both[base] = baseG
+		both[1-base], _ = halve(w.milkG+w.pulpG, func(g float64) float64 {
+			both[1-base] = g
+			return total(both)
+		})
+		return both
+	}
+	baseG, ok := halve(w.pulpG, func(g float64) float64 {
+		_, pulp := w.gives(amounts(g), uptake)
+		return pulp
+	})
+	return amounts(baseG), ok
+}
+
+// halve finds where a growing figure reaches wanted; false where it begins
+// beyond it or never gets there.
+func halve(wanted float64, figure func(float64) float64) (float64, bool) {
+	low, high := 0., workBackMost
+	if figure(low) > wanted || figure(high) < wanted {
+		return 0, false
+	}
+	for range workBackHalf {
+		if middle := (low + high) / 2; figure(middle) < wanted {
+			low = middle
+		} else {
+			high = middle
+		}
+	}
+	return (low + high) / 2, true
+}

@@ -1,0 +1,203 @@
+package plan
+
+import (
+	"fmt"
+	"math"
+	"time"
+
+	"plushladle/core/ingredient"
+)
+
+// soaks tells whether a line is a base that is soaked.
+func (c *compiler) soaks(n int) bool {
+	line := c.d.Lines[n]
+	i := line.Ingredient
+	return i != nil && c.r.Lines[n].MassG > 0 && i.Role == ingredient.Base && i.HasSoak && i.SoakH.Max > 0 && !line.Unsoaked
+}
+
+func (c *compiler) anySoaks() bool {
+	for n := range c.d.Lines {
+		if c.soaks(n) {
+			return true
+		}
+	}
+	return false
+}
+
+// keepsSoak tells whether the soaking liquid stays in the drink.
+func (c *compiler) keepsSoak() bool { return len(c.at(ingredient.Soak)) > 0 }
+
+// soaked are the bases that soak with what goes into their water, and the
+// window that suits them all.
+func (c *compiler) soaked() ([]Amount, Window, bool) {
+	var amounts []Amount
+	longest := ingredient.Span{}
+	most := math.Inf(1)
+	kept := c.keepsSoak()
+	for n, line := range c.d.Lines {
+		if !c.soaks(n) {
+			continue
+		}
+		span := line.Ingredient.SoakH
+		if kept && line.Ingredient.Class == ingredient.Grain {
+			span = keptSoak(c.where)
+		}
+		amounts = append(amounts, c.amount(n))
+		most = math.Min(most, span.Max)
+		if span.Ideal > longest.Ideal {
+			longest = span
+		}
+	}
+	if len(amounts) == 0 {
+		return nil, Window{}, false
+	}
+	longest.Max = math.Max(longest.Min, math.Min(longest.Max, most))
+	return append(amounts, c.at(ingredient.Soak)...), window(longest, c.kitchen.TempC, c.where), true
+}
+
+// keptSoak is the window of rice or barley soaked in liquid that stays in.
+func keptSoak(where Soaking) ingredient.Span {
+	if where == InTheFridge {
+		return ingredient.Span{Min: 8, Ideal: 12, Max: 24 / fridgeTimes} // stretched again below
+	}
+	return ingredient.Span{Min: 2, Ideal: 4, Max: 4}
+}
+
+// window is a soak's window where it stands: shorter in a warm kitchen,
+// longer in the fridge.
+func window(s ingredient.Span, roomC float64, where Soaking) Window {
+	most := s.Max
+	switch {
+	case where == InTheFridge:
+		most = math.Min(fridgeMostH, fridgeTimes*s.Max)
+	case roomC > warmsFromC:
+		most = s.Max * math.Pow(2, -(roomC-warmsFromC)/halvesEveryC)
+	}
+	least := math.Min(s.Min, most)
+	return hours(least, math.Max(least, math.Min(s.Ideal, most)), most)
+}
+
+// Two to three times the dry volume is the water, and the vessel holds the
+// most of it (common practice, no source); one that swells beyond that, all of
+// it. Swelling that is not known is taken as doubling.
+const (
+	soakWaterTimes  = 2.
+	soakVesselTimes = 3.
+	swellsUnknown   = 2.
+	vesselStepML    = 50.
+)
+
+// vessel says what a soak stands in.
+func (c *compiler) vessel() string {
+	dryML, swollenML, known := c.soakML()
+	if !known {
+		return "Two to three times as much water as there is to soak, in a vessel with room to swell."
+	}
+	return fmt.Sprintf("Dry they take up %.0f mL, soaked %.0f. At least %.0f mL of water, in a vessel of %.0f mL or more.",
+		dryML, swollenML, roundUp(soakWaterTimes*dryML), vesselML(dryML, swollenML))
+}
+
+// soakML are the volumes of what soaks, dry and soaked; known only where all
+// densities are.
+func (c *compiler) soakML() (dryML, swollenML float64, known bool) {
+	for n, line := range c.d.Lines {
+		if !c.soaks(n) {
+			continue
+		}
+		i := line.Ingredient
+		if i.BulkGPerML == 0 {
+			return 0, 0, false
+		}
+		dryML += c.r.Lines[n].MassG / i.BulkGPerML
+		swollenML += swollen(i, c.r.Lines[n].MassG)
+	}
+	return dryML, swollenML, true
+}
+
+// swollen is the volume in mL that a dry mass comes to in its soak.
+func swollen(i *ingredient.Ingredient, massG float64) float64 {
+	times := i.Swelling
+	if times == 0 {
+		times = swellsUnknown
+	}
+	return massG / i.BulkGPerML * times
+}
+
+func vesselML(dryML, swollenML float64) float64 {
+	return roundUp(math.Max(soakVesselTimes*dryML, swollenML))
+}
+
+func roundUp(ml float64) float64 { return math.Ceil(ml/vesselStepML) * vesselStepML }
+
+// soak waits, in parts where the water is changed in between.
+func (c *compiler) soak() {
+	if c.where == FromABowl {
+		return
+	}
+	amounts, w, soaks := c.soaked()
+	if !soaks {
+		if len(c.at(ingredient.Brew)) > 0 {
+			c.add(Step{Kind: Cool, Title: "Let the brewed part cool", Length: hours(2, 2, 4)})
+		}
+		return
+	}
+	parts := int(math.Max(1, math.Ceil(w.Ideal.Hours()/changeEveryH-1e-9)))
+	if c.keepsSoak() {
+		parts = 1 // what stays in the drink is not poured off
+	}
+	each := split(w, parts)
+	if parts > 1 || w.Ideal.Hours() >= changeEveryH && !c.keepsSoak() {
+		each.Max = min(each.Max, minutesOf(60*changeEveryH))
+	}
+	each.Max = max(each.Max, each.Ideal)
+	for n := range parts {
+		if n > 0 {
+			c.add(Step{Kind: ChangeWater, Title: "Change the water of the " + names(amounts), Length: fixed(changeMin), HandsOn: true})
+		}
+		c.add(Step{Kind: Soak, Title: "Soak the " + names(amounts), Length: each, Fridge: c.where == InTheFridge, Caution: c.soakCaution()})
+	}
+}
+
+// split parts a window evenly.
+func split(w Window, parts int) Window {
+	n := time.Duration(parts)
+	return Window{w.Min / n, w.Ideal / n, w.Max / n}
+}
+
+func (c *compiler) soakCaution() string {
+	if c.keepsSoak() && c.where == OnTheBench {
+		return "The liquid stays in the drink: no longer than 4 hours out of the fridge."
+	}
+	return ""
+}
+
+// Sprouts grow after their soak for a day or two, rinsed in between (common
+// practice, no source).
+const sproutCaution = "Raw sprouts can carry salmonella: rinse with clean hands, keep them cool, and heat the drink. Not raw for anyone pregnant, old, very young or ill."
+
+// afterSoak rubs off skins and lets sprout what is to.
+func (c *compiler) afterSoak() {
+	var rubbed, sprouted []Amount
+	for n, line := range c.d.Lines {
+		if !c.soaks(n) {
+			continue
+		}
+		if line.Treatment.Rubbed {
+			rubbed = append(rubbed, c.amount(n))
+		}
+		if line.Treatment.Sprouted {
+			sprouted = append(sprouted, c.amount(n))
+		}
+	}
+	if len(rubbed) > 0 {
+		c.add(Step{Kind: RubSkins, Title: "Rub off the skins of the " + names(rubbed), Length: fixed(rubMin), HandsOn: true,
+			Right: "They slip off between the fingers, and float in fresh water."})
+	}
+	if len(sprouted) > 0 {
+		c.add(Step{Kind: Sprout, Title: "Let the " + names(sprouted) + " sprout", Length: hours(8, 12, 14), Caution: sproutCaution})
+		c.add(Step{Kind: RinseSprout, Title: "Rinse the sprouting " + names(sprouted), Length: fixed(changeMin), HandsOn: true, Caution: sproutCaution})
+		c.add(Step{Kind: Sprout, Title: "Let the " + names(sprouted) + " sprout on", Length: hours(8, 12, 14), Caution: sproutCaution})
+		c.add(Step{Kind: RinseSprout, Title: "Rinse the sprouted " + names(sprouted), Length: fixed(changeMin), HandsOn: true,
+			Right: "The tips show, no longer than the seed."})
+	}
+}
