@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"math"
 
+	"plushladle/core/extract"
 	"plushladle/core/fault"
 	"plushladle/core/ingredient"
 	"plushladle/core/quantity"
@@ -34,12 +35,10 @@ type WorkedBack struct {
 	LeastG, LargestG float64
 }
 
-// How far what is weighed and assumed may be off, one way, as a share.
 const (
-	milkReadBy   = 0.01 // a jug's scale (from memory)
-	uptakeVaries = 0.25 // how much a soak brings in (modelling assumption)
-	workBackMost = 20_000.
-	workBackHalf = 60 // halvings
+	milkReadBy   = 0.01    // how far a jug's scale may be off, as a share (from memory)
+	workBackMost = 20_000. // g
+	workBackHalf = 60      // halvings
 )
 
 // WorkBack infers the amount of the one line that was left open from the
@@ -62,8 +61,8 @@ func (d *Drink) WorkBack(milkG, pulpG float64) ([]WorkedBack, error) {
 	}
 	less := weighedOut{d: d, open: open, milkG: milkG * (1 - milkReadBy), pulpG: pulpG}
 	more := weighedOut{d: d, open: open, milkG: milkG * (1 + milkReadBy), pulpG: pulpG}
-	low, _ := less.solve(1 + uptakeVaries)
-	high, _ := more.solve(1 - uptakeVaries)
+	low, _ := less.solve(1 + extract.HeldSpread)
+	high, _ := more.solve(1 - extract.HeldSpread)
 	out := make([]WorkedBack, len(open))
 	for n, at := range open {
 		out[n] = WorkedBack{
@@ -105,10 +104,12 @@ type weighedOut struct {
 	milkG, pulpG float64
 }
 
-// gives is what would come out with these amounts.
-func (w *weighedOut) gives(amountsG []float64, uptake float64) (milkG, pulpG float64) {
+// gives is what would come out with these amounts, where the base takes up and
+// the pulp holds so many times what is expected.
+func (w *weighedOut) gives(amountsG []float64, holds float64) (milkG, pulpG float64) {
 	try := *w.d
 	try.Lines = append([]Line{}, w.d.Lines...)
+	try.Method.HeldShare = holds
 	for n, at := range w.open {
 		try.Lines[at].Amount = quantity.Of(math.Max(amountsG[n], 1e-6), quantity.Gram)
 	}
@@ -118,7 +119,7 @@ func (w *weighedOut) gives(amountsG []float64, uptake float64) (milkG, pulpG flo
 	for n := range lines {
 		if lines[n].soakedInG(keepsSoak(lines)) > 0 {
 			soaksMore := *lines[n].line.Ingredient
-			soaksMore.UptakeGPerG *= uptake
+			soaksMore.UptakeGPerG *= holds
 			swollen := *lines[n].line
 			swollen.Ingredient = &soaksMore
 			lines[n].line = &swollen
@@ -130,9 +131,9 @@ func (w *weighedOut) gives(amountsG []float64, uptake float64) (milkG, pulpG flo
 
 // solve finds the open amounts by halving: what comes out grows with what
 // goes in.
-func (w *weighedOut) solve(uptake float64) ([]float64, bool) {
+func (w *weighedOut) solve(holds float64) ([]float64, bool) {
 	total := func(amountsG []float64) float64 {
-		milk, pulp := w.gives(amountsG, uptake)
+		milk, pulp := w.gives(amountsG, holds)
 		return milk + pulp
 	}
 	if len(w.open) == 1 {
@@ -150,7 +151,7 @@ func (w *weighedOut) solve(uptake float64) ([]float64, bool) {
 		return both
 	}
 	baseG, ok := halve(w.pulpG, func(g float64) float64 {
-		_, pulp := w.gives(amounts(g), uptake)
+		_, pulp := w.gives(amounts(g), holds)
 		return pulp
 	})
 	return amounts(baseG), ok

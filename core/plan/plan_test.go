@@ -555,3 +555,29 @@ func TestAWeighOutIsTakenWhenItStandsStill(t *testing.T) {
 	open := Weighing{}
 	assert.False(t, open.Feed(50, true, start) || open.Feed(50, true, start.Add(time.Minute)), "what was left open is taken by the cook")
 }
+
+// A rolling bowl: the oldest of it sets how long it keeps (72 h in the fridge,
+// three times its 12 on the bench at most), the newest when it is ready (6 h).
+func TestABowlIsDrawnFromForAsLongAsItKeeps(t *testing.T) {
+	t.Parallel()
+	almond, ok := ingredient.Standard().ByID("almond")
+	require.True(t, ok)
+	since := at(26, 8, 0)
+	b := Bowl{Ingredient: almond, DryG: 400, Since: since, Topped: since.Add(10 * time.Hour), Changed: since.Add(20 * time.Hour), Fridge: true}
+	k := Kitchen{TempC: 20}
+	s := b.In(k, since.Add(12*time.Hour))
+	assert.InDelta(t, 400*1.45, s.WetG, .01)
+	assert.Equal(t, since.Add(16*time.Hour), s.Ready)
+	assert.Equal(t, since.Add(36*time.Hour), s.Within)
+	assert.Equal(t, since.Add(44*time.Hour), s.ChangeBy)
+	assert.Equal(t, 2000., s.VesselML)
+	assert.False(t, s.Past)
+	assert.True(t, b.In(k, since.Add(37*time.Hour)).Past)
+	draws := []Draw{{since.Add(30 * time.Hour), 250}, {since.Add(20 * time.Hour), 150}, {since.Add(35 * time.Hour), 60}, {since.Add(40 * time.Hour), 100}}
+	assert.Equal(t, Enough{Draws: 2, ShortG: 60, Late: 1}, b.Enough(draws, k, since))
+	b.Fridge = false
+	assert.Equal(t, since.Add(12*time.Hour), b.In(k, since).Within)
+	rice, _ := ingredient.Standard().ByID("hemp")
+	assert.True(t, CanBowl(almond))
+	assert.False(t, CanBowl(rice))
+}

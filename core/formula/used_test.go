@@ -1,0 +1,98 @@
+package formula
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"plushladle/core/extract"
+	"plushladle/core/quantity"
+)
+
+// What went in is worked back from what came out: conservation of mass, held
+// against the amounts the drink was made with.
+func TestWhatWasLeftOpenIsWorkedBack(t *testing.T) {
+	t.Parallel()
+	tests := []struct {
+		what  string
+		open  []int
+		lines []string
+	}{
+		{"water", []int{1}, []string{"150 g almonds", "700 g water", "20 g maple syrup"}},
+		{"a base", []int{0}, []string{"150 g almonds", "700 g water"}},
+		{"both", []int{0, 1}, []string{"90 g rolled oats, unsoaked", "1000 g water"}},
+		{"syrup that joins late", []int{2}, []string{"150 g almonds", "700 g water", "40 g maple syrup"}},
+		{"rinsed, boiled", []int{2}, []string{"150 g almonds", "500 g water", "200 g water, to rinse the pulp"}},
+	}
+	for _, tt := range tests {
+		d := drinkOf(t, tt.lines...)
+		d.Cooking = extract.Cooking{Heat: extract.Boiled, Minutes: 5}
+		r := reckoned(t, d)
+		open := d
+		open.Lines = append([]Line{}, d.Lines...)
+		for _, n := range tt.open {
+			open.Lines[n].Amount = quantity.Amount{}
+		}
+		found, err := open.WorkBack(r.Drink.MassG, r.PulpG)
+		require.NoError(t, err, tt.what)
+		require.Len(t, found, len(tt.open), tt.what)
+		for k, n := range tt.open {
+			assert.InEpsilon(t, r.Lines[n].MassG, found[k].MassG, .001, tt.what)
+			assert.Less(t, found[k].LeastG, found[k].MassG, tt.what)
+			assert.Greater(t, found[k].LargestG, found[k].MassG, tt.what)
+			assert.Less(t, found[k].LargestG, found[k].MassG*1.6, tt.what)
+		}
+		if len(tt.open) == 1 {
+			_, err = open.WorkBack(1, 1)
+			assert.Error(t, err, "%s: less came out than went in", tt.what)
+		}
+	}
+	d := drinkOf(t, "almonds", "cashews", "water")
+	_, err := d.WorkBack(500, 100)
+	assert.ErrorContains(t, err, "3 open amounts")
+	d = drinkOf(t, "100 g almonds", "400 g water")
+	found, err := d.WorkBack(500, 100)
+	assert.Empty(t, found, "nothing is open")
+	assert.NoError(t, err)
+}
+
+func TestAsUsed(t *testing.T) {
+	t.Parallel()
+	d := drinkOf(t, "150 g almonds", "700 g water", "20 g maple syrup")
+	d.Size = Size{By: ByTimes, Value: 2}
+	d.Lines[2].Key = "syrup"
+	r := reckoned(t, d)
+	used := d.AsUsed(r, map[string]float64{"syrup": 50})
+	got := reckoned(t, used)
+	assert.InDelta(t, 300, got.Lines[0].MassG, .1)
+	assert.InDelta(t, 50, got.Lines[2].MassG, .1)
+	assert.Greater(t, got.Per100mL.SucroseEquivalentG, r.Per100mL.SucroseEquivalentG)
+}
+
+func TestTheRawMark(t *testing.T) {
+	t.Parallel()
+	tests := []struct {
+		lines   []string
+		way     func(*Drink)
+		kept    bool
+		warmest string
+	}{
+		{[]string{"1 cup almonds", "3 cups water"}, func(*Drink) {}, true, "the kitchen"},
+		{[]string{"1 cup almonds", "3 cups water"}, func(d *Drink) { d.Method.WaterC = 45; d.Method.BlendS = 120 }, false, "the blender"},
+		{[]string{"1 cup almonds", "3 cups water"}, func(d *Drink) { d.Method.BlendS, d.WarmsC = 120, 15 }, true, "the blender"},
+		{[]string{"1 cup roasted almonds", "3 cups water"}, func(*Drink) {}, false, "Almonds, roasted"},
+		{[]string{"1 cup almonds", "3 cups boiling water"}, func(*Drink) {}, false, "Water, hot"},
+		{[]string{"1 cup almonds", "3 cups water"}, func(d *Drink) { d.Cooking.Heat = extract.Warmed }, false, "warming it"},
+	}
+	for _, tt := range tests {
+		d := drinkOf(t, tt.lines...)
+		assert.Nil(t, reckoned(t, d).Raw, "it is not marked")
+		d.RawLimitC = DefaultRawC
+		tt.way(&d)
+		raw := reckoned(t, d).Raw
+		require.NotNil(t, raw)
+		assert.Equal(t, tt.kept, raw.Kept, "%v: %+v", tt.lines, raw)
+		assert.Equal(t, tt.warmest, raw.Warmest)
+	}
+}
