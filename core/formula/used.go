@@ -3,6 +3,8 @@ package formula
 import (
 	"fmt"
 	"math"
+	"strconv"
+	"strings"
 
 	"plushladle/core/extract"
 	"plushladle/core/fault"
@@ -172,4 +174,52 @@ func halve(wanted float64, figure func(float64) float64) (float64, bool) {
 		}
 	}
 	return (low + high) / 2, true
+}
+
+// Rescaled is the drink after too much or too little of a line: the lines that
+// are still to come follow it, those that are in stay as they went in. The
+// factor is what they follow by. usedG has what went in of each line that did,
+// and of the line named by key.
+func (d *Drink) Rescaled(r *Reckoning, usedG map[string]float64, key string, isIn func(key string) bool) (Drink, float64) {
+	factor := 1.
+	for n, line := range d.Lines {
+		if line.Key == key && r.Lines[n].MassG > 0 {
+			factor = usedG[key] / r.Lines[n].MassG
+		}
+	}
+	scaled := d.AsUsed(r, usedG)
+	for n, line := range d.Lines {
+		_, used := usedG[line.Key]
+		if used || line.Locked || r.Lines[n].MassG == 0 || isIn(line.Key) {
+			continue
+		}
+		scaled.Lines[n].Amount = quantity.Of(fourFigures(r.Lines[n].MassG*factor), quantity.Gram)
+	}
+	return scaled, factor
+}
+
+// Apart says in which figures one making of a drink comes out other than
+// another; "" where in none that shows.
+func Apart(from, to *Reckoning) string {
+	if from.Drink == nil || to.Drink == nil {
+		return ""
+	}
+	var said []string
+	for _, f := range []struct {
+		what, unit string
+		from, to   float64
+		decimals   int
+	}{
+		{"", "mL", from.Drink.VolumeML, to.Drink.VolumeML, 0},
+		{"sweetness ", "g/100 mL", from.Per100mL.SucroseEquivalentG, to.Per100mL.SucroseEquivalentG, 1},
+		{"fat ", "%", from.FatPct, to.FatPct, 1},
+		{"protein ", "g/100 mL", from.Per100mL.ProteinG, to.Per100mL.ProteinG, 1},
+		{"salt as sodium ", "mg/100 mL", from.Per100mL.SodiumMg, to.Per100mL.SodiumMg, 0},
+	} {
+		before, after := strconv.FormatFloat(f.from, 'f', f.decimals, 64), strconv.FormatFloat(f.to, 'f', f.decimals, 64)
+		if before != after {
+			said = append(said, fmt.Sprintf("%s%s instead of %s %s", f.what, after, before, f.unit))
+		}
+	}
+	return strings.Join(said, ", ")
 }

@@ -96,3 +96,27 @@ func TestTheRawMark(t *testing.T) {
 		assert.Equal(t, tt.warmest, raw.Warmest)
 	}
 }
+
+func TestTooMuchIsFollowedOrTaken(t *testing.T) {
+	t.Parallel()
+	d := drinkOf(t, "200 g almonds", "800 g water", "20 g maple syrup", "1 g salt")
+	for n := range d.Lines {
+		d.Lines[n].Key = d.Lines[n].Ingredient.ID
+	}
+	d.Lines[3].Locked = true
+	r := reckoned(t, d)
+	usedG := map[string]float64{"almond": 220}
+	taken := d.AsUsed(r, usedG)
+	scaled, factor := d.Rescaled(r, usedG, "almond", func(string) bool { return false })
+	assert.InDelta(t, 1.1, factor, 1e-9)
+	after := reckoned(t, scaled)
+	for n, g := range []float64{220, 880, 22, 1} {
+		assert.InDelta(t, g, after.Lines[n].MassG, .01, "more water for more almonds; what is locked stays")
+	}
+	assert.InDelta(t, r.FatPct, after.FatPct, .02, "as strong as it was to be")
+	assert.Contains(t, Apart(r, reckoned(t, taken)), "fat ")
+	assert.NotContains(t, Apart(r, after), "fat ")
+	assert.Empty(t, Apart(r, r))
+	scaled, _ = d.Rescaled(r, map[string]float64{"maple-syrup": 30}, "maple-syrup", func(key string) bool { return key != "salt" })
+	assert.InDelta(t, 800, reckoned(t, scaled).Lines[1].MassG, .01, "what is in cannot follow")
+}

@@ -540,20 +540,28 @@ func TestAWeighOutIsTakenWhenItStandsStill(t *testing.T) {
 		afterMS int
 		g       float64
 		steady  bool
+		verdict Verdict
 		taken   bool
 	}{
-		{0, 100, false, false}, {200, 100, true, false}, {1000, 101, true, false}, {1500, 101, false, false},
-		{1600, 101, true, false}, {3000, 101, true, false}, {3100, 101, true, true}, {3200, 103, true, false}, {9000, 103, true, false},
+		{0, 100, false, Within, false}, {200, 100, true, Within, false}, {1000, 101, true, Within, false}, {1500, 101, false, Within, false},
+		{1600, 101, true, Within, false}, {3000, 101, true, Within, false}, {3100, 101, true, Within, true},
+		{3200, 103, true, Over, false}, {4700, 103, true, Over, true}, {4800, 90, true, Under, false}, {9000, 90, true, Under, false},
 	}
 	for _, tt := range tests {
-		assert.Equal(t, tt.taken, w.Feed(tt.g, tt.steady, start.Add(time.Duration(tt.afterMS)*time.Millisecond)), tt)
+		verdict, taken := w.Feed(tt.g, tt.steady, start.Add(time.Duration(tt.afterMS)*time.Millisecond))
+		assert.Equal(t, tt.verdict, verdict, tt)
+		assert.Equal(t, tt.taken, taken, tt)
 	}
 	for g, verdict := range map[float64]Verdict{0: Nothing, 97.9: Under, 98: Within, 102: Within, 102.1: Over} {
 		assert.Equal(t, verdict, w.Band.Judge(g, 1), g)
 	}
 	assert.Equal(t, Band{0, 2}, BandOf(1, .02, 1), "never narrower than the scale reads")
 	open := Weighing{}
-	assert.False(t, open.Feed(50, true, start) || open.Feed(50, true, start.Add(time.Minute)), "what was left open is taken by the cook")
+	open.Feed(50, true, start)
+	_, taken := open.Feed(50, true, start.Add(time.Minute))
+	assert.False(t, taken, "what was left open is taken by the cook")
+	assert.True(t, Settled(Within, false) && Settled(Over, true) && Settled(Under, true))
+	assert.False(t, Settled(Over, false) || Settled(Nothing, true))
 }
 
 // A rolling bowl: the oldest of it sets how long it keeps (72 h in the fridge,

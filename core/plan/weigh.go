@@ -50,27 +50,34 @@ const (
 	roundingG   = 1e-6 // so that an edge as it is shown is inside
 )
 
-// settles is how long a reading has to stand still inside its band before it
-// is taken: long enough to see that the pour is over.
+// settles is how long a reading has to stand still before it is taken: long
+// enough to see that the pour is over.
 const settles = 1500 * time.Millisecond
 
 // Weighing is one amount being weighed out. The zero Weighing of a Band is
 // ready to be fed.
 type Weighing struct {
-	Band  Band
-	since time.Time // it has stood still inside the band; zero while it has not
+	Band    Band
+	verdict Verdict
+	since   time.Time // the verdict has stood since then; zero while it moves
 }
 
-// Feed takes a reading, and tells whether the amount can be taken down: it has
-// been steady inside its band long enough. What was left open has no band and
-// is never taken by itself.
-func (w *Weighing) Feed(g float64, steady bool, at time.Time) bool {
-	if w.Band == (Band{}) || !steady || w.Band.Judge(g, 0) != Within {
+// Feed takes a reading, and tells whether the amount can be taken down as what
+// it is: steady, and inside its band or over it, for long enough. What was left
+// open has no band and is never taken by itself.
+func (w *Weighing) Feed(g float64, steady bool, at time.Time) (Verdict, bool) {
+	verdict := w.Band.Judge(g, 0)
+	settling := steady && w.Band != (Band{}) && (verdict == Within || verdict == Over)
+	switch {
+	case !settling:
 		w.since = time.Time{}
-		return false
-	}
-	if w.since.IsZero() {
+	case w.since.IsZero() || verdict != w.verdict:
 		w.since = at
 	}
-	return at.Sub(w.since) >= settles
+	w.verdict = verdict
+	return verdict, settling && at.Sub(w.since) >= settles
 }
+
+// Settled tells whether nothing more is to be done about an amount: it is
+// near enough, or the cook took it as it is.
+func Settled(v Verdict, taken bool) bool { return v == Within || taken && v != Nothing }
