@@ -24,6 +24,18 @@ func (q Quiet) covers(t time.Time) bool {
 	return now >= q.FromMin || now < q.ToMin
 }
 
+// Before is the moment itself, or the last slot before the quiet it falls into.
+func (q Quiet) Before(t time.Time) time.Time {
+	if !q.covers(t) {
+		return t
+	}
+	t = t.Truncate(Slot)
+	for q.covers(t) {
+		t = t.Add(-Slot)
+	}
+	return t
+}
+
 // Rules are what a plan must keep to.
 type Rules struct {
 	From  time.Time // nothing begins before; in the kitchen's own time zone

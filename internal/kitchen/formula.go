@@ -37,6 +37,17 @@ type Formula struct {
 	SizeValue float64 `json:"sizeValue" minimum:"0" maximum:"1000000" doc:"a factor, mL, servings, g of base, bottles or days"`
 	SizeEach  float64 `json:"sizeEach" minimum:"0" maximum:"1000000" doc:"mL of a bottle, or of a cup; 0 for a serving"`
 	PerDay    float64 `json:"perDay" minimum:"0" maximum:"1000" doc:"cups a day, where sized by days"`
+	RawC      float64 `json:"rawC" minimum:"0" maximum:"100" doc:"the cook's own limit of a drink marked raw, °C; 0 where it is not"`
+	WarmsC    float64 `json:"warmsC" minimum:"0" maximum:"60" doc:"what a minute in the blender warms by, °C; 0 for the usual"`
+	// Portions are what the finished base is divided into; absent where it stays one.
+	Portions []Portion `json:"portions,omitempty" maxItems:"12"`
+}
+
+// Portion is one drink that the base is finished into.
+type Portion struct {
+	Name  string   `json:"name" maxLength:"120"`
+	ML    float64  `json:"ml" minimum:"0" maximum:"1000000" doc:"of the base; 0 for an equal share of what is left"`
+	Lines []string `json:"lines" maxItems:"20" doc:"what joins it"`
 }
 
 // Line is one line as typed.
@@ -89,6 +100,7 @@ func (f Formula) Drink(name string, ways Ways) (formula.Drink, []error, error) {
 	d.Size = formula.Size{By: formula.SizeBy(f.SizeBy), Value: f.SizeValue, EachML: f.SizeEach, PerDay: f.PerDay}
 	d.Cooking = extract.Cooking{Heat: extract.Heat(f.Heat), Minutes: f.CookMin, PanCM: f.PanCM}
 	d.BrewUsed = f.BrewPct / 100
+	d.RawLimitC, d.WarmsC, d.Portions = f.RawC, f.WarmsC, f.portions(ways)
 	d.ServingML, d.Spices = f.ServingML, formula.SpiceSchool(f.Spices)
 	d.FridgeC, d.JugML = ways.FridgeC, ways.JugML
 	d.Drawer, d.Prices, d.Drinkers = ways.Drawer, ways.Prices, ways.Drinkers
@@ -98,6 +110,21 @@ func (f Formula) Drink(name string, ways Ways) (formula.Drink, []error, error) {
 		d.Lines[n], lineErrors[n] = l.read(ways)
 	}
 	return d, lineErrors, nil
+}
+
+// portions are what it is divided into, without the lines that name nothing.
+func (f Formula) portions(ways Ways) []formula.Portion {
+	out := make([]formula.Portion, 0, len(f.Portions))
+	for _, p := range f.Portions {
+		portion := formula.Portion{Name: p.Name, ML: p.ML}
+		for _, text := range p.Lines {
+			if line, err := formula.ReadLineWith(text, ways.Catalogue, ways.Reader); err == nil && line.Ingredient != nil {
+				portion.Lines = append(portion.Lines, line)
+			}
+		}
+		out = append(out, portion)
+	}
+	return out
 }
 
 func (l Line) read(ways Ways) (formula.Line, error) {
@@ -204,6 +231,16 @@ func (f Formula) AtSize(r *formula.Reckoning) Formula {
 		}
 	}
 	f.Lines, f.SizeBy, f.SizeValue, f.SizeEach, f.PerDay = lines, "", 0, 0, 0
+	return f
+}
+
+// WithAmounts is the formula with the amounts of the drink's lines, exactly.
+func (f Formula) WithAmounts(d *formula.Drink) Formula {
+	f.Lines = append([]Line{}, f.Lines...)
+	for n := range f.Lines {
+		f.Lines[n].Amount = d.Lines[n].Amount.String()
+	}
+	f.SizeBy, f.SizeValue, f.SizeEach, f.PerDay = "", 0, 0, 0
 	return f
 }
 

@@ -2,6 +2,8 @@ package server
 
 import (
 	"fmt"
+	"strings"
+	"time"
 
 	"github.com/gofiber/fiber/v3"
 
@@ -18,6 +20,17 @@ func (s *server) calendar(c fiber.Ctx) error {
 	var tasks []exchange.Task
 	for _, item := range items {
 		tasks = append(tasks, tasksOf(item)...)
+	}
+	planned, err := s.presentPlan(items)
+	if err != nil {
+		return err
+	}
+	for _, b := range planned.Bowls {
+		tasks = append(tasks, exchange.Task{
+			UID: fmt.Sprintf("bowl-%d@plush-ladle", b.ID), Sequence: int(b.Changed.Sub(b.Since).Minutes()),
+			Title: "Change the water of the " + strings.ToLower(b.Name), Steps: []string{fmt.Sprintf("%.0f g left, as dry; use it by %s", b.DryG, b.Within.In(s.now().Location()).Format("Mon 15:04"))},
+			Start: b.ChangeBy, End: b.ChangeBy.Add(bowlMinutes * time.Minute),
+		})
 	}
 	c.Set("Content-Disposition", `attachment; filename="plush-ladle.ics"`)
 	c.Set("Content-Type", "text/calendar; charset=utf-8")

@@ -13,37 +13,57 @@ import (
 // once on waking.
 type changes struct {
 	mu        sync.Mutex
-	listeners map[chan struct{}]struct{}
+	listeners map[*listener]struct{}
 	closed    chan struct{}
 	once      sync.Once
 }
 
 func newChanges() *changes {
-	return &changes{listeners: map[chan struct{}]struct{}{}, closed: make(chan struct{})}
+	return &changes{listeners: map[*listener]struct{}{}, closed: make(chan struct{})}
 }
 
-// listen gives a channel that is told of changes until leave is called.
-// Several changes before it is read are told as one.
-func (h *changes) listen() (told <-chan struct{}, leave func()) {
-	c := make(chan struct{}, 1)
+// listener is one who follows the cook.
+type listener struct {
+	changed chan struct{} // several changes before it is read are told as one
+	scale   chan []byte   // what the scale shows; only the last is kept
+}
+
+func (h *changes) listen() *listener {
+	l := &listener{make(chan struct{}, 1), make(chan []byte, 1)}
 	h.mu.Lock()
 	defer h.mu.Unlock()
-	h.listeners[c] = struct{}{}
-	return c, func() {
-		h.mu.Lock()
-		defer h.mu.Unlock()
-		delete(h.listeners, c)
-	}
+	h.listeners[l] = struct{}{}
+	return l
 }
 
+func (h *changes) leave(l *listener) {
+	h.mu.Lock()
+	defer h.mu.Unlock()
+	delete(h.listeners, l)
+}
+
+// tell tells all that something changed.
 func (h *changes) tell() {
 	h.mu.Lock()
 	defer h.mu.Unlock()
-	for c := range h.listeners {
+	for l := range h.listeners {
 		select {
-		case c <- struct{}{}:
+		case l.changed <- struct{}{}:
 		default: // it has yet to read of the last one
 		}
+	}
+}
+
+// show sends all what the scale shows, in the place of what they have not read.
+func (h *changes) show(scale []byte) {
+	h.mu.Lock()
+	defer h.mu.Unlock()
+	for l := range h.listeners {
+		select {
+		case <-l.scale:
+		default:
+		}
+		l.scale <- scale
 	}
 }
 
@@ -58,6 +78,7 @@ func telling[In, Out any](s *server, handle func(*In) (Out, error)) func(*In) (O
 	return func(in *In) (Out, error) {
 		out, err := handle(in)
 		if err == nil {
+			s.refreshScale()
 			s.told.tell()
 		}
 		return out, err
@@ -73,13 +94,13 @@ const (
 )
 
 // stream answers with server-sent events: one at the start, for what changed
-// while nobody listened, and one for each change.
+// while nobody listened, one for each change, and what the scale shows.
 func (h *changes) stream(c fiber.Ctx) error {
 	c.Set("Content-Type", "text/event-stream")
 	c.Set("Cache-Control", "no-store")
-	told, leave := h.listen()
+	l := h.listen()
 	return c.SendStreamWriter(func(w *bufio.Writer) {
-		defer leave()
+		defer h.leave(l)
 		over := time.After(streamFor)
 		text := streamPause + streamEvent
 		for {
@@ -90,8 +111,10 @@ func (h *changes) stream(c fiber.Ctx) error {
 				return
 			}
 			select {
-			case <-told:
+			case <-l.changed:
 				text = streamEvent
+			case scale := <-l.scale:
+				text = "event: scale\ndata: " + string(scale) + "\n\n"
 			case <-over:
 				return
 			case <-h.closed:

@@ -34,12 +34,14 @@ type Front struct {
 	WaitS     int        `json:"waitS" doc:"how long still"`
 	TooEarly  bool       `json:"tooEarly" doc:"it was begun so early that it would wait too long: until then is the most"`
 	ToFridge  bool       `json:"toFridge" doc:"and would keep longer in the fridge"`
+	Amount    int        `json:"amount" doc:"the first of the step's amounts that is still to be weighed; -1 where none is"`
+	Over      *Overshoot `json:"over,omitempty" doc:"what to do about an amount that is over"`
 }
 
 // front is the first step that needs hands and is not done. A wait before it
 // holds only once what comes before the wait is done.
 func front(steps []kitchen.PlanStep, now time.Time) *Front {
-	f := Front{Step: -1, Undo: -1}
+	f := Front{Step: -1, Undo: -1, Amount: -1}
 	for n, step := range steps {
 		switch {
 		case !step.HandsOn:
@@ -53,6 +55,9 @@ func front(steps []kitchen.PlanStep, now time.Time) *Front {
 	}
 	if f.Step < 0 && f.Undo < 0 {
 		return nil
+	}
+	if f.Step >= 0 {
+		f.Amount = toWeigh(steps[f.Step])
 	}
 	if f.Step < 1 || steps[f.Step-1].HandsOn || f.Undo < 0 || !steps[f.Step].Start.After(now) {
 		return &f

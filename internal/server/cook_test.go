@@ -51,7 +51,7 @@ func TestTheStepInFront(t *testing.T) {
 	t.Parallel()
 	c, p := planned(t)
 	mark := func(step int, undo bool) Front {
-		return *call[Plan](c, "POST", "/api/plan/items/1/done", Done{step, undo}).Items[0].Front
+		return *call[Plan](c, "POST", "/api/plan/items/1/done", Done{Step: step, Undo: undo}).Items[0].Front
 	}
 	first := *p.Items[0].Front
 	assert.Equal(t, 1, first.Place)

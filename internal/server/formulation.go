@@ -393,14 +393,7 @@ func (b *bench) readLines(texts []string, field string) ([]formula.Line, error) 
 // Split is a base to be divided.
 type Split struct {
 	OnBench
-	Portions []Portion `json:"portions" maxItems:"12"`
-}
-
-// Portion is one finished drink of it.
-type Portion struct {
-	Name  string   `json:"name" maxLength:"120"`
-	ML    float64  `json:"ml" doc:"of the base; 0 for an equal share of what is left"`
-	Lines []string `json:"lines" maxItems:"20" doc:"what joins it"`
+	Portions []kitchen.Portion `json:"portions" maxItems:"12"`
 }
 
 // SplitDrink is one of the finished drinks.

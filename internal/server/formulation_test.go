@@ -91,7 +91,7 @@ func TestKitchenWork(t *testing.T) {
 	assert.Equal(t, "body.lines[1]", c.refused("POST", "/api/trials", Trial{on, 100, []string{"", "joy"}, false}).Errors[0].Location)
 	assert.Equal(t, "body.lines", c.refused("POST", "/api/trials", Trial{on, 100, []string{" "}, false}).Errors[0].Location)
 
-	split := call[[]SplitDrink](c, "POST", "/api/splits", Split{on, []Portion{{"flask", 300, []string{"1 tbsp cocoa"}}, {"plain", 0, []string{}}}})
+	split := call[[]SplitDrink](c, "POST", "/api/splits", Split{on, []kitchen.Portion{{Name: "flask", ML: 300, Lines: []string{"1 tbsp cocoa"}}, {Name: "plain", Lines: []string{}}}})
 	assert.Contains(t, split[0].Formula.Lines[5].Ingredient, "Cocoa")
 	assert.Less(t, split[0].Reckoning.DrinkML, split[1].Reckoning.DrinkML)
 

@@ -47,6 +47,8 @@ func (s *server) register(api huma.API) {
 	s.registerFormulation(api)
 	s.registerPlan(api)
 	s.registerCook(api)
+	s.registerWeigh(api)
+	s.registerScale(api)
 	operation(s, api, get, "/api/shelf", "shelf", "Bottles in use, the one to use first first", s.shelf)
 	operation(s, api, post, "/api/bottles/{id}/pours", "pour", "Pour from a bottle", s.pour)
 	operation(s, api, post, "/api/bottles/{id}/finish", "finish", "Say that a bottle was used up", s.finish)

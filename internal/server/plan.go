@@ -1,18 +1,13 @@
 package server
 
 import (
-	"fmt"
-	"math"
 	"net/http"
 	"slices"
-	"strings"
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
 
-	"plushladle/core/fault"
 	"plushladle/core/formula"
-	"plushladle/core/ingredient"
 	"plushladle/core/plan"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
@@ -25,10 +20,17 @@ func (s *server) registerPlan(api huma.API) {
 	operation(s, api, put, "/api/plan/items/{id}", "move-item", "Have it ready at another time", telling(s, s.moveItem))
 	operation(s, api, post, "/api/plan/items/{id}/tries", "try-item", "What the plan would be, without keeping it", s.tryItem)
 	operation(s, api, remove, "/api/plan/items/{id}", "take-off-plan", "Take it off the plan", telling(s, s.takeOffPlan))
-	operation(s, api, post, "/api/plan/items/{id}/done", "step-done", "Say that a step was done, and plan the rest anew", telling(s, s.stepDone))
+	operation(s, api, put, "/api/plan/items/{id}/blocks/{block}", "move-block", "Begin a block of work at another time", telling(s, s.moveBlock))
+	operation(s, api, post, "/api/plan/items/{id}/blocks/{block}/tries", "try-block", "What the plan would be with a block moved", s.tryBlock)
+	operation(s, api, remove, "/api/plan/items/{id}/blocks", "free-blocks", "Let the planner place all blocks again", telling(s, s.freeBlocks))
+	operation(s, api, post, "/api/plan/items/{id}/done", "step-done", "Say that a step was done or left out, and plan the rest anew", telling(s, s.stepDone))
 	operation(s, api, post, "/api/plan/anew", "plan-anew", "Plan what is left from now", telling(s, s.planAnew))
 	operation(s, api, put, "/api/pantry/stock/{ingredient}", "set-stock", "Say how much there is of an ingredient", s.setStock)
 	operation(s, api, post, "/api/plan/bought", "bought", "Put what was bought into the pantry", telling(s, s.bought))
+	operation(s, api, post, "/api/bowls", "start-bowl", "Put a lot in to soak, to draw from", telling(s, s.startBowl))
+	operation(s, api, post, "/api/bowls/{id}/top-up", "top-up-bowl", "Put more into a bowl", telling(s, s.topUpBowl))
+	operation(s, api, put, "/api/bowls/{id}", "change-bowl", "Change a bowl's water, or where it stands", telling(s, s.changeBowl))
+	operation(s, api, remove, "/api/bowls/{id}", "end-bowl", "Take a bowl away: used up or thrown out", telling(s, s.endBowl))
 }
 
 // Plan is what is planned.
@@ -45,6 +47,8 @@ type Plan struct {
 	HandsOn  int        `json:"handsOnMin"`
 	Late     bool       `json:"late" doc:"something was to be done and is not marked done"`
 	ToBuy    []ToBuy    `json:"toBuy"`
+	Bowls    []Bowl     `json:"bowls" doc:"what soaks to be drawn from"`
+	Soakable []Named    `json:"soakable" doc:"what can stand in a bowl"`
 	Calendar string     `json:"calendar" doc:"the path of the calendar"`
 }
 
@@ -57,8 +61,21 @@ type PlanItem struct {
 	ReadyBy time.Time          `json:"readyBy"`
 	Fridge  bool               `json:"fridge" doc:"it soaks in the fridge, since the bench left no time that fits"`
 	Made    bool               `json:"made" doc:"all that needs hands is done"`
+	BatchID int64              `json:"batchID" doc:"once it is bottled; 0 before"`
+	BowlID  int64              `json:"bowlID" doc:"the bowl its base is drawn from; 0 for none"`
 	Steps   []kitchen.PlanStep `json:"steps"`
+	Blocks  []Block            `json:"blocks" doc:"its work, in goes"`
 	Front   *Front             `json:"front,omitempty" doc:"what to do now"`
+	Ready   *ReadyList         `json:"ready,omitempty" doc:"what to have out; absent once it is begun"`
+}
+
+// Block is work done in one go.
+type Block struct {
+	From   time.Time `json:"from"`
+	To     time.Time `json:"to"`
+	Words  string    `json:"words"`
+	Pinned bool      `json:"pinned" doc:"at a time of the cook's own"`
+	Begun  bool      `json:"begun" doc:"something of it is done, so that it stays where it was"`
 }
 
 // Stretch is a stretch of time.
@@ -70,25 +87,14 @@ type Stretch struct {
 
 // NextStep is a step to do next.
 type NextStep struct {
-	ItemID int64     `json:"itemID"`
+	ItemID int64     `json:"itemID" doc:"0 where it is of a bowl"`
+	BowlID int64     `json:"bowlID" doc:"0 where it is of a drink"`
 	Step   int       `json:"step" doc:"its place among the item's steps"`
 	Drink  string    `json:"drink"`
 	Title  string    `json:"title"`
 	At     time.Time `json:"at"`
 	Minute int       `json:"minutes"`
 	Late   bool      `json:"late"`
-}
-
-// ToBuy is an ingredient that the plan needs.
-type ToBuy struct {
-	ID     string  `json:"id"`
-	Name   string  `json:"name"`
-	NeedG  float64 `json:"needG"`
-	HaveG  float64 `json:"haveG"`
-	BuyG   float64 `json:"buyG" doc:"0 where there is enough"`
-	Packs  int     `json:"packs" doc:"0 where no pack is known"`
-	Pack   string  `json:"pack"`
-	PacksG float64 `json:"packsG" doc:"what those packs hold that can be eaten"`
 }
 
 func (s *server) plan(*noInput) (Plan, error) {
@@ -99,35 +105,114 @@ func (s *server) plan(*noInput) (Plan, error) {
 	return s.presentPlan(items)
 }
 
+// look is what the kitchen is like while a plan is presented.
+type look struct {
+	now       time.Time
+	room      plan.Kitchen
+	ways      kitchen.Ways
+	stock     map[string]float64 // what is left of it for the drinks to come
+	weighings map[int64]map[string]store.Weighing
+	bowls     []store.Bowl
+}
+
+func (s *server) look() (look, error) {
+	settings, err := s.store.Settings()
+	if err != nil {
+		return look{}, err
+	}
+	l := look{now: s.now(), room: roomOf(settings)}
+	if l.ways, err = s.ways(); err != nil {
+		return l, err
+	}
+	if l.stock, err = s.store.Stock(); err != nil {
+		return l, err
+	}
+	if l.weighings, err = s.store.Weighings(); err != nil {
+		return l, err
+	}
+	l.bowls, err = s.store.Bowls()
+	return l, err
+}
+
+func roomOf(settings store.Settings) plan.Kitchen {
+	return plan.Kitchen{TempC: settings.KitchenC, ScaleG: settings.ScaleG}
+}
+
 func (s *server) presentPlan(items []store.PlanItem) (Plan, error) {
-	now := s.now()
-	p := Plan{Now: now, From: now, To: now, Items: []PlanItem{}, Quiet: []Stretch{}, Blender: []Stretch{}, Next: []NextStep{}, Calendar: "/api/plan.ics"}
-	needs := map[string]float64{}
-	ways, err := s.ways()
+	l, err := s.look()
 	if err != nil {
 		return Plan{}, err
 	}
+	p := Plan{Now: l.now, From: l.now, To: l.now, Items: []PlanItem{}, Quiet: []Stretch{}, Blender: []Stretch{}, Next: []NextStep{}, Bowls: []Bowl{}, Calendar: "/api/plan.ics"}
+	needs := map[string]float64{}
+	draws := map[int64][]plan.Draw{}
 	for _, item := range items {
-		r, d, err := s.reckonItem(item, ways)
+		r, d, err := s.reckonItem(item, l.ways)
 		if err != nil {
 			return Plan{}, err
 		}
-		p.add(item, r, now)
-		addNeeds(needs, d, r)
+		mine := l.needsOf(item, d, r)
+		p.add(item, d, r, l, mine)
+		for i, g := range mine {
+			needs[i] += g
+			l.stock[i] -= min(g, l.stock[i])
+		}
+		if item.BowlID != 0 && item.DrawnG == 0 {
+			draws[item.BowlID] = append(draws[item.BowlID], plan.Draw{At: item.Steps[0].Start, DryG: bowlNeedG(d, r)})
+		}
 	}
-	p.From = beginning(now, p.Items)
+	quiet, err := s.handsQuiet()
+	if err != nil {
+		return Plan{}, err
+	}
+	p.addBowls(l, draws, quiet)
+	p.Soakable = soakable(l.ways)
+	p.From = beginning(l.now, p.Items)
 	slices.SortStableFunc(p.Next, func(a, b NextStep) int { return a.At.Compare(b.At) })
 	p.Visits = visitsOf(p.Next)
 	p.To = p.To.Add(2 * time.Hour)
-	if p.Quiet, err = s.quiet(p.From, p.To); err != nil {
-		return Plan{}, err
-	}
-	p.ToBuy, err = s.toBuy(needs, ways)
+	p.Quiet = s.quiet(quiet, p.From, p.To)
+	p.ToBuy, err = s.toBuy(needs, l.ways)
 	return p, err
 }
 
-func (p *Plan) add(item store.PlanItem, r *formula.Reckoning, now time.Time) {
-	out := PlanItem{ID: item.ID, DrinkID: item.DrinkID, Name: item.DrinkName, ReadyBy: item.ReadyBy, Fridge: item.Fridge, Made: true, Steps: item.Steps, Front: front(item.Steps, now)}
+// needsOf is what a planned drink still takes from the pantry, by ingredient.
+func (l look) needsOf(item store.PlanItem, d *formula.Drink, r *formula.Reckoning) map[string]float64 {
+	needs := map[string]float64{}
+	if item.BatchID != 0 {
+		return needs
+	}
+	addNeeds(needs, d, r)
+	if bowl := l.bowl(item.BowlID); bowl != nil || item.DrawnG > 0 {
+		for n, line := range d.Lines {
+			if line.Ingredient != nil && r.Lines[n].SoakedInG > 0 {
+				delete(needs, line.Ingredient.ID)
+			}
+		}
+	}
+	return needs
+}
+
+func (l look) bowl(id int64) *store.Bowl {
+	at := slices.IndexFunc(l.bowls, func(b store.Bowl) bool { return b.ID == id })
+	if at < 0 {
+		return nil
+	}
+	return &l.bowls[at]
+}
+
+func (p *Plan) add(item store.PlanItem, d *formula.Drink, r *formula.Reckoning, l look, needs map[string]float64) {
+	item.Steps = withUsed(item.Steps, l.weighings[item.ID], l.room.ScaleG)
+	out := PlanItem{
+		ID: item.ID, DrinkID: item.DrinkID, Name: item.DrinkName, ReadyBy: item.ReadyBy, Fridge: item.Fridge, Made: true,
+		BatchID: item.BatchID, BowlID: item.BowlID, Steps: item.Steps, Blocks: blocksOf(item), Front: front(item.Steps, l.now),
+	}
+	if out.Front != nil && out.Front.Step >= 0 {
+		out.Front.Over = overshoot(item.Steps, out.Front, d, r)
+	}
+	if !slices.ContainsFunc(item.Steps, func(s kitchen.PlanStep) bool { return s.DoneAt != nil }) {
+		out.Ready = l.readyList(d, r, needs)
+	}
 	if r.Drink != nil {
 		out.ML = r.Drink.VolumeML
 		p.VolumeML += out.ML
@@ -142,13 +227,63 @@ func (p *Plan) add(item store.PlanItem, r *formula.Reckoning, now time.Time) {
 		if !step.HandsOn || step.DoneAt != nil {
 			continue
 		}
-		late := step.End.Before(now)
+		late := step.End.Before(l.now)
 		out.Made, p.Late = false, p.Late || late
 		minutes := int(step.End.Sub(step.Start).Round(time.Minute).Minutes())
 		p.HandsOn += minutes
-		p.Next = append(p.Next, NextStep{item.ID, n, item.DrinkName, step.Title, step.Start, minutes, late})
+		p.Next = append(p.Next, NextStep{ItemID: item.ID, Step: n, Drink: item.DrinkName, Title: step.Title, At: step.Start, Minute: minutes, Late: late})
 	}
 	p.Items = append(p.Items, out)
+}
+
+// blocksOf are the stretches of an item's work.
+func blocksOf(item store.PlanItem) []Block {
+	out := []Block{}
+	open := false
+	for _, step := range item.Steps {
+		if !step.HandsOn {
+			open = false
+			continue
+		}
+		if !open {
+			pinned := slices.ContainsFunc(item.Pins, func(p kitchen.Pin) bool { return p.Block == len(out) })
+			out = append(out, Block{From: step.Start, Words: step.Title, Pinned: pinned})
+			open = true
+		}
+		last := &out[len(out)-1]
+		last.To, last.Begun = step.End, last.Begun || step.DoneAt != nil
+	}
+	return out
+}
+
+// ReadyList is what to have out before a drink is begun.
+type ReadyList struct {
+	Tools []string    `json:"tools"`
+	Lines []ReadyLine `json:"lines"`
+	Short int         `json:"short" doc:"how many of the lines are not all there"`
+}
+
+// ReadyLine is an ingredient to have out.
+type ReadyLine struct {
+	Name   string  `json:"name"`
+	NeedG  float64 `json:"needG"`
+	ShortG float64 `json:"shortG" doc:"what is missing, by the pantry; 0 where it is there"`
+}
+
+func (l look) readyList(d *formula.Drink, r *formula.Reckoning, needs map[string]float64) *ReadyList {
+	out := ReadyList{Tools: orEmpty(plan.Tools(d, r, l.room)), Lines: []ReadyLine{}}
+	for _, i := range l.ways.Catalogue.All() {
+		need := needs[i.ID]
+		if need <= 0 {
+			continue
+		}
+		line := ReadyLine{Name: i.Name, NeedG: need, ShortG: max(0, need-l.stock[i.ID])}
+		if line.ShortG > 0 {
+			out.Short++
+		}
+		out.Lines = append(out.Lines, line)
+	}
+	return &out
 }
 
 // The strip begins now, or a little before the first step where that is far off.
@@ -196,15 +331,18 @@ func visitsOf(next []NextStep) int {
 	return count
 }
 
-// quiet are the quiet hours of hands within a stretch.
-func (s *server) quiet(from, to time.Time) ([]Stretch, error) {
+func (s *server) handsQuiet() (plan.Quiet, error) {
 	settings, err := s.store.Settings()
 	if err != nil {
-		return nil, err
+		return plan.Quiet{}, err
 	}
-	q, err := kitchen.ParseQuiet("handsQuiet", settings.HandsQuiet)
-	if err != nil || q == (plan.Quiet{}) {
-		return []Stretch{}, err
+	return kitchen.ParseQuiet("handsQuiet", settings.HandsQuiet)
+}
+
+// quiet are the quiet hours of hands within a stretch.
+func (s *server) quiet(q plan.Quiet, from, to time.Time) []Stretch {
+	if q == (plan.Quiet{}) {
+		return []Stretch{}
 	}
 	out := []Stretch{}
 	zone := s.now().Location()
@@ -220,7 +358,7 @@ func (s *server) quiet(from, to time.Time) ([]Stretch, error) {
 			out = append(out, Stretch{later(begin, from), sooner(end, to), "quiet"})
 		}
 	}
-	return out, nil
+	return out
 }
 
 func later(a, b time.Time) time.Time {
@@ -244,416 +382,4 @@ func (s *server) reckonItem(item store.PlanItem, ways kitchen.Ways) (*formula.Re
 	}
 	r, err := d.Reckon()
 	return r, &d, err
-}
-
-func addNeeds(needs map[string]float64, d *formula.Drink, r *formula.Reckoning) {
-	for n, l := range r.Lines {
-		if i := d.Lines[n].Ingredient; i != nil && l.Err == nil && i.ID != "water" && i.ID != "ice" && !strings.HasPrefix(i.ID, "drink-") {
-			needs[i.ID] += l.MassG
-		}
-	}
-}
-
-// toBuy is what the plan needs less what there is, in packs where those are
-// known.
-func (s *server) toBuy(needs map[string]float64, ways kitchen.Ways) ([]ToBuy, error) {
-	there, err := s.store.Stock()
-	if err != nil {
-		return nil, err
-	}
-	larder, err := s.store.Larder()
-	if err != nil {
-		return nil, err
-	}
-	packs := map[string]store.Price{}
-	for _, p := range larder.Prices {
-		packs[p.Ingredient] = p
-	}
-	list := []ToBuy{}
-	for _, i := range ways.Catalogue.All() {
-		need := needs[i.ID]
-		if need <= 0 {
-			continue
-		}
-		b := ToBuy{ID: i.ID, Name: i.Name, NeedG: need, HaveG: there[i.ID], BuyG: math.Max(0, need-there[i.ID])}
-		if pack, ok := packs[i.ID]; ok && b.BuyG > 0 {
-			each := pack.PackG * pack.EdibleShare
-			b.Packs, b.Pack = int(math.Ceil(b.BuyG/each-1e-9)), pack.Pack
-			b.PacksG = float64(b.Packs) * each
-		}
-		list = append(list, b)
-	}
-	slices.SortStableFunc(list, func(a, b ToBuy) int { return bought(a) - bought(b) })
-	return list, nil
-}
-
-func bought(b ToBuy) int {
-	if b.BuyG > 0 {
-		return 0
-	}
-	return 1
-}
-
-// NewItem is a drink to be planned, at the size its draft has.
-type NewItem struct {
-	DrinkID int64  `json:"drinkID" minimum:"1"`
-	ReadyBy string `json:"readyBy" maxLength:"40" doc:"by the kitchen's clock, 2026-11-28T09:00, or with an offset"`
-}
-
-func (s *server) planDrink(in *body[NewItem]) (Plan, error) {
-	readyBy, err := s.readyBy(in.Body.ReadyBy)
-	if err != nil {
-		return Plan{}, err
-	}
-	drink, err := s.store.Drink(in.Body.DrinkID)
-	if err != nil {
-		return Plan{}, err
-	}
-	items, err := s.store.Plan()
-	if err != nil {
-		return Plan{}, err
-	}
-	if len(items) >= maxPlanned {
-		return Plan{}, fault.New("drinkID", "", fmt.Sprintf("%d drinks are planned already", len(items)), "take one off the plan first")
-	}
-	items = append(items, store.PlanItem{DrinkID: drink.ID, DrinkName: drink.Name, Formula: drink.Draft, ReadyBy: readyBy})
-	return s.keepPlan(items, len(items)-1)
-}
-
-const maxPlanned = 12
-
-// readyBy reads a time of the kitchen's clock within three weeks.
-func (s *server) readyBy(text string) (time.Time, error) {
-	now := s.now()
-	t, err := time.Parse(time.RFC3339, text)
-	if err != nil {
-		t, err = time.ParseInLocation("2006-01-02T15:04", text, now.Location())
-	}
-	t = t.In(now.Location())
-	switch {
-	case err != nil:
-		return t, fault.New("readyBy", text, "is not a day and time", "use the form 2026-11-28T09:00")
-	case !t.After(now):
-		return t, fault.New("readyBy", text, "is past", "choose a time to come")
-	case t.Sub(now) > 20*24*time.Hour:
-		return t, fault.New("readyBy", text, "is too far ahead", "choose a time within twenty days")
-	}
-	return t, nil
-}
-
-// keepPlan plans all items together and keeps that; asked is the one whose
-// readiness an error is about.
-func (s *server) keepPlan(items []store.PlanItem, asked int) (Plan, error) {
-	planned, err := s.scheduled(items, asked)
-	if err != nil {
-		return Plan{}, err
-	}
-	if err := s.store.KeepPlan(planned); err != nil {
-		return Plan{}, err
-	}
-	return s.plan(nil)
-}
-
-// scheduled are the items with their steps timed together. What is all done
-// stays as it is.
-func (s *server) scheduled(items []store.PlanItem, asked int) ([]store.PlanItem, error) {
-	rules, roomC, err := s.rules()
-	if err != nil {
-		return nil, err
-	}
-	ways, err := s.ways()
-	if err != nil {
-		return nil, err
-	}
-	out := slices.Clone(items)
-	var jobs []plan.Job
-	var places []int
-	for n, item := range items {
-		if isMade(item) {
-			continue
-		}
-		job, err := s.job(item, ways, roomC)
-		if err != nil {
-			return nil, err
-		}
-		job.ID = fmt.Sprint(n)
-		jobs, places = append(jobs, job), append(places, n)
-	}
-	made, problem := plan.Make(jobs, rules)
-	if problem != nil {
-		return nil, s.unplanned(problem, items, asked)
-	}
-	for k, lane := range made.Lanes {
-		out[places[k]] = timed(items[places[k]], lane)
-	}
-	return out, nil
-}
-
-func isMade(item store.PlanItem) bool {
-	return len(item.Steps) > 0 && !slices.ContainsFunc(item.Steps, func(s kitchen.PlanStep) bool { return s.HandsOn && s.DoneAt == nil })
-}
-
-func (s *server) rules() (plan.Rules, float64, error) {
-	settings, err := s.store.Settings()
-	if err != nil {
-		return plan.Rules{}, 0, err
-	}
-	rules := plan.Rules{From: s.now()}
-	if rules.Hands, err = kitchen.ParseQuiet("handsQuiet", settings.HandsQuiet); err != nil {
-		return rules, 0, err
-	}
-	rules.Noise, err = kitchen.ParseQuiet("noiseQuiet", settings.NoiseQuiet)
-	return rules, settings.KitchenC, err
-}
-
-func (s *server) job(item store.PlanItem, ways kitchen.Ways, roomC float64) (plan.Job, error) {
-	r, d, err := s.reckonItem(item, ways)
-	if err != nil {
-		return plan.Job{}, err
-	}
-	room := plan.Kitchen{TempC: roomC}
-	job := plan.Job{Name: item.DrinkName, ReadyBy: item.ReadyBy.In(s.now().Location()), Bench: plan.Steps(d, r, room, plan.OnTheBench), Fridge: plan.Steps(d, r, room, plan.InTheFridge)}
-	if len(job.Bench) == 0 {
-		return job, fault.New("drinkID", item.DrinkName, "comes to nothing yet", "give it a base or a liquid first")
-	}
-	job.Begun = begun(item.Steps)
-	if len(job.Begun) > 0 && item.Fridge {
-		job.Bench = job.Fridge // where it stands already
-	}
-	return job, nil
-}
-
-// begun are when the blocks of work began that have a step done, reckoned back
-// from the first that was.
-func begun(steps []kitchen.PlanStep) []time.Time {
-	var out []time.Time
-	inBlock, lead, found := false, time.Duration(0), false
-	for _, s := range steps {
-		if !s.HandsOn {
-			inBlock = false
-			continue
-		}
-		if !inBlock {
-			inBlock, lead, found = true, 0, false
-		}
-		lead += s.End.Sub(s.Start)
-		if s.DoneAt != nil && !found {
-			out, found = append(out, s.DoneAt.Add(-lead)), true
-		}
-	}
-	return out
-}
-
-// timed is the item with the lane's times. What was done stays done.
-func timed(item store.PlanItem, lane plan.Lane) store.PlanItem {
-	steps := make([]kitchen.PlanStep, len(lane.Steps))
-	moved := len(steps) != len(item.Steps)
-	for n, s := range lane.Steps {
-		steps[n] = kitchen.PlannedStep(s)
-		if n < len(item.Steps) && item.Steps[n].Kind == steps[n].Kind {
-			steps[n].DoneAt = item.Steps[n].DoneAt
-			moved = moved || !item.Steps[n].Start.Equal(steps[n].Start)
-		}
-	}
-	item.Steps, item.Fridge = steps, lane.Fridge || item.Fridge && len(begun(item.Steps)) > 0
-	if moved {
-		item.Sequence++
-	}
-	return item
-}
-
-// unplanned says why there is no plan, and the least change that makes one.
-func (s *server) unplanned(p *plan.Problem, items []store.PlanItem, asked int) error {
-	at := asked
-	if p.JobID != "" {
-		_, _ = fmt.Sscan(p.JobID, &at)
-	}
-	at = max(0, min(at, len(items)-1))
-	why := map[string]string{
-		"time":              "cannot be ready by then: there is too little time for its steps",
-		"quiet hours":       "cannot be ready by then without hands or the blender in the quiet hours",
-		"hands and blender": "cannot be ready by then: the other drinks need the hands and the blender",
-	}[p.Which]
-	accepts := "take a drink off the plan, or shorten the quiet hours"
-	if p.HasLater {
-		accepts = "ready by " + items[at].ReadyBy.In(s.now().Location()).Add(p.LaterBy).Format("Mon 15:04") + " it would fit"
-	}
-	return fault.New("readyBy", items[at].DrinkName, why, accepts)
-}
-
-// ReadyBy is when it is wanted.
-type ReadyBy struct {
-	ReadyBy string `json:"readyBy" maxLength:"40" doc:"by the kitchen's clock, 2026-11-28T09:00, or with an offset"`
-}
-
-type moveInput struct {
-	ByID
-	Body ReadyBy
-}
-
-func (s *server) moveItem(in *moveInput) (Plan, error) {
-	items, at, err := s.moved(in)
-	if err != nil {
-		return Plan{}, err
-	}
-	return s.keepPlan(items, at)
-}
-
-func (s *server) tryItem(in *moveInput) (Plan, error) {
-	items, at, err := s.moved(in)
-	if err != nil {
-		return Plan{}, err
-	}
-	if items, err = s.scheduled(items, at); err != nil {
-		return Plan{}, err
-	}
-	return s.presentPlan(items)
-}
-
-func (s *server) moved(in *moveInput) ([]store.PlanItem, int, error) {
-	readyBy, err := s.readyBy(in.Body.ReadyBy)
-	if err != nil {
-		return nil, 0, err
-	}
-	items, at, err := s.item(in.ID)
-	if err != nil {
-		return nil, 0, err
-	}
-	items[at].ReadyBy = readyBy
-	return items, at, nil
-}
-
-func (s *server) item(id int64) ([]store.PlanItem, int, error) {
-	items, err := s.store.Plan()
-	if err != nil {
-		return nil, 0, err
-	}
-	at := slices.IndexFunc(items, func(i store.PlanItem) bool { return i.ID == id })
-	if at < 0 {
-		return nil, 0, store.ErrNotFound
-	}
-	return items, at, nil
-}
-
-// takeOffPlan removes an item. One that was made has used up what it took.
-func (s *server) takeOffPlan(in *ByID) (Plan, error) {
-	items, at, err := s.item(in.ID)
-	if err != nil {
-		return Plan{}, err
-	}
-	used := map[string]float64{}
-	if isMade(items[at]) {
-		ways, err := s.ways()
-		if err != nil {
-			return Plan{}, err
-		}
-		r, d, err := s.reckonItem(items[at], ways)
-		if err != nil {
-			return Plan{}, err
-		}
-		addNeeds(used, d, r)
-	}
-	if err := s.store.TakeOffPlan(in.ID, used); err != nil {
-		return Plan{}, err
-	}
-	return s.plan(nil)
-}
-
-// Done is a step that was done, or that was not after all.
-type Done struct {
-	Step int  `json:"step" minimum:"0"`
-	Undo bool `json:"undo"`
-}
-
-type doneInput struct {
-	ByID
-	Body Done
-}
-
-// stepDone marks a step, and all before it, as done now; the rest is planned
-// anew from what really happened where it fits, and stays as it was where not.
-func (s *server) stepDone(in *doneInput) (Plan, error) {
-	items, at, err := s.item(in.ID)
-	if err != nil {
-		return Plan{}, err
-	}
-	steps := slices.Clone(items[at].Steps)
-	if in.Body.Step >= len(steps) || !steps[in.Body.Step].HandsOn {
-		return Plan{}, fault.New("step", fmt.Sprint(in.Body.Step), "is not a step to do", "choose one that needs hands")
-	}
-	now := s.now()
-	for n := range steps {
-		switch {
-		case in.Body.Undo && n >= in.Body.Step:
-			steps[n].DoneAt = nil
-		case !in.Body.Undo && n <= in.Body.Step && steps[n].HandsOn && steps[n].DoneAt == nil:
-			steps[n].DoneAt = &now
-		}
-	}
-	items[at].Steps = steps
-	planned, err := s.scheduled(items, at)
-	if err != nil {
-		planned = items
-	}
-	if err := s.store.KeepPlan(planned); err != nil {
-		return Plan{}, err
-	}
-	return s.plan(nil)
-}
-
-func (s *server) planAnew(*noInput) (Plan, error) {
-	items, err := s.store.Plan()
-	if err != nil {
-		return Plan{}, err
-	}
-	return s.keepPlan(items, 0)
-}
-
-// StockOf is how much there is.
-type StockOf struct {
-	MassG float64 `json:"massG" minimum:"0" maximum:"1000000"`
-}
-
-type stockInput struct {
-	Ingredient string `path:"ingredient" maxLength:"60"`
-	Body       StockOf
-}
-
-func (s *server) setStock(in *stockInput) (Pantry, error) {
-	if _, err := s.inCatalogue(in.Ingredient); err != nil {
-		return Pantry{}, err
-	}
-	if err := s.store.SetStock(in.Ingredient, in.Body.MassG); err != nil {
-		return Pantry{}, err
-	}
-	return s.pantryChanged()
-}
-
-func (s *server) inCatalogue(id string) (*ingredient.Ingredient, error) {
-	ways, err := s.ways()
-	if err != nil {
-		return nil, err
-	}
-	i, ok := ways.Catalogue.ByID(id)
-	if !ok {
-		return nil, store.ErrNotFound
-	}
-	return i, nil
-}
-
-// Bought is what was bought of an ingredient.
-type Bought struct {
-	Ingredient string  `json:"ingredient" maxLength:"60"`
-	MassG      float64 `json:"massG" minimum:"0.01" maximum:"1000000"`
-}
-
-func (s *server) bought(in *body[Bought]) (Plan, error) {
-	if _, err := s.inCatalogue(in.Body.Ingredient); err != nil {
-		return Plan{}, err
-	}
-	if err := s.store.AddStock(in.Body.Ingredient, in.Body.MassG); err != nil {
-		return Plan{}, err
-	}
-	s.changed()
-	return s.plan(nil)
 }

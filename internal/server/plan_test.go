@@ -19,7 +19,7 @@ func planned(t *testing.T) (*client, Plan) {
 	t.Helper()
 	c := newClient(t)
 	c.begun()
-	return c, call[Plan](c, "POST", "/api/plan/items", NewItem{1, "2026-11-25T14:00"})
+	return c, call[Plan](c, "POST", "/api/plan/items", NewItem{DrinkID: 1, ReadyBy: "2026-11-25T14:00"})
 }
 
 func step(t *testing.T, p Plan, kind string) (kitchen.PlanStep, int) {
@@ -55,20 +55,20 @@ func TestWhatDoesNotFitIsSaidAndNothingIsKept(t *testing.T) {
 	t.Parallel()
 	c := newClient(t)
 	c.begun()
-	p := c.refused("POST", "/api/plan/items", NewItem{1, "2026-11-24T15:00"})
+	p := c.refused("POST", "/api/plan/items", NewItem{DrinkID: 1, ReadyBy: "2026-11-24T15:00"})
 	assert.Equal(t, "body.readyBy", p.Errors[0].Location)
 	assert.Contains(t, p.Errors[0].Message, "too little time")
 	assert.Contains(t, p.Errors[0].Message, "it would fit")
 	c.now = time.Date(2026, 11, 24, 20, 0, 0, 0, time.UTC)
-	p = c.refused("POST", "/api/plan/items", NewItem{1, "2026-11-25T09:00"})
+	p = c.refused("POST", "/api/plan/items", NewItem{DrinkID: 1, ReadyBy: "2026-11-25T09:00"})
 	assert.Contains(t, p.Errors[0].Message, "quiet hours")
 	for _, when := range []string{"soon", "2026-11-20T09:00", "2027-11-20T09:00"} {
-		assert.Equal(t, "body.readyBy", c.refused("POST", "/api/plan/items", NewItem{1, when}).Errors[0].Location)
+		assert.Equal(t, "body.readyBy", c.refused("POST", "/api/plan/items", NewItem{DrinkID: 1, ReadyBy: when}).Errors[0].Location)
 	}
 	assert.Empty(t, call[Plan](c, "GET", "/api/plan", nil).Items)
 	call[Drink](c, "POST", "/api/drinks", NewDrink{Name: "nothing yet"})
-	assert.Contains(t, c.refused("POST", "/api/plan/items", NewItem{2, "2026-11-26T09:00"}).Errors[0].Message, "comes to nothing")
-	assert.Equal(t, http.StatusNotFound, c.refused("POST", "/api/plan/items", NewItem{9, "2026-11-26T09:00"}).Status)
+	assert.Contains(t, c.refused("POST", "/api/plan/items", NewItem{DrinkID: 2, ReadyBy: "2026-11-26T09:00"}).Errors[0].Message, "comes to nothing")
+	assert.Equal(t, http.StatusNotFound, c.refused("POST", "/api/plan/items", NewItem{DrinkID: 9, ReadyBy: "2026-11-26T09:00"}).Status)
 }
 
 func TestTryingIsNotKeeping(t *testing.T) {

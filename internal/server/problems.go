@@ -7,6 +7,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"plushladle/core/fault"
+	"plushladle/internal/device"
 	"plushladle/internal/store"
 )
 
@@ -15,6 +16,7 @@ func (s *server) problem(err error) error {
 	var field *fault.Error
 	var conflict *store.Conflict
 	var empty *store.EmptyError
+	var tooLittle *store.TooLittleError
 	switch {
 	case err == nil:
 		return nil
@@ -24,6 +26,12 @@ func (s *server) problem(err error) error {
 		return huma.Error409Conflict("This drink was changed in another tab or on another device since you opened it. Nothing was overwritten.")
 	case errors.As(err, &empty):
 		return fieldProblem("ml", "cannot be poured: "+empty.Error(), "")
+	case errors.As(err, &tooLittle):
+		return fieldProblem("bowlID", tooLittle.Error()+"; top it up, or draw less", "")
+	case errors.Is(err, store.ErrBottled):
+		return huma.Error409Conflict("It is bottled already, here or on another device. Nothing was bottled twice.")
+	case errors.Is(err, device.ErrUnplugged):
+		return huma.Error409Conflict("The scale cannot be read: it is not plugged in. Plug it in, or type what you weigh.")
 	case errors.Is(err, store.ErrMade):
 		return huma.Error409Conflict("The drink cannot be removed: " + err.Error())
 	case errors.Is(err, store.ErrNameTaken):

@@ -42,10 +42,19 @@ type Reckoning struct {
 	Cost        CostFigure   `json:"cost"`
 	ForWhom     []ForWhom    `json:"forWhom" doc:"the kitchen's drinkers, and why it is not for some"`
 	Chill       ChillFigure  `json:"chill"`
+	Raw         *RawFigure   `json:"raw,omitempty" doc:"absent where it is not marked raw"`
 	LeftoverML  float64      `json:"leftoverML" doc:"of a decoction, not used"`
 	SteamG      float64      `json:"steamG" doc:"water boiled away"`
 	FoamG       float64      `json:"foamG" doc:"skimmed off"`
 	Assumptions []string     `json:"assumptions"`
+}
+
+// RawFigure is a drink marked raw, held against the cook's own limit.
+type RawFigure struct {
+	LimitC   float64 `json:"limitC"`
+	WarmestC float64 `json:"warmestC"`
+	Warmest  string  `json:"warmest" doc:"the step or the ingredient that gets that warm"`
+	Kept     bool    `json:"kept" doc:"whether the mark holds"`
 }
 
 // LineFigure is one line at the drink's size.
@@ -193,6 +202,10 @@ func present(d *formula.Drink, keys []string, lineErrors []error, r *formula.Rec
 		Cost:    CostFigure{r.Cost.Known, r.Cost.Batch, r.Cost.PerLitre, r.Cost.PerServing, orEmpty(r.Cost.Unpriced)},
 		ForWhom: presentForWhom(r.ForWhom), Chill: ChillFigure(r.Chill), LeftoverML: r.LeftoverML, SteamG: r.SteamG, FoamG: r.FoamG,
 	}
+	if r.Raw != nil {
+		raw := RawFigure(*r.Raw)
+		out.Raw = &raw
+	}
 	if r.Drink == nil {
 		return out
 	}
@@ -212,9 +225,9 @@ func present(d *formula.Drink, keys []string, lineErrors []error, r *formula.Rec
 	return out
 }
 
-func orEmpty(list []string) []string {
+func orEmpty[T any](list []T) []T {
 	if list == nil {
-		return []string{}
+		return []T{}
 	}
 	return list
 }

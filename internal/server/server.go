@@ -16,6 +16,7 @@ import (
 	"github.com/gofiber/fiber/v3/middleware/compress"
 	"github.com/gofiber/fiber/v3/middleware/etag"
 
+	"plushladle/internal/device"
 	"plushladle/internal/store"
 )
 
@@ -38,6 +39,7 @@ type Config struct {
 	// the kitchen may be asked for.
 	Hosts []string
 	Log   *slog.Logger
+	Scale device.Scale // nil for a stand-in
 }
 
 type server struct {
@@ -46,6 +48,7 @@ type server struct {
 	log   *slog.Logger
 	known known
 	told  *changes
+	desk  *desk
 }
 
 // New builds the app.
@@ -57,8 +60,11 @@ func New(c Config) *fiber.App {
 		ErrorHandler: problemHandler(c.Log),
 	})
 	app.Use(calmly(c.Log), guard(c.Hosts), headers)
-	s := &server{store: c.Store, now: c.Now, log: c.Log, told: newChanges()}
-	app.Hooks().OnPreShutdown(s.told.close)
+	s := &server{store: c.Store, now: c.Now, log: c.Log, told: newChanges(), desk: newDesk(c.Scale)}
+	if c.Scale == nil {
+		s.desk.scale = device.NewStandIn(1, uint64(c.Now().UnixNano()))
+	}
+	app.Hooks().OnPreShutdown(s.close)
 	s.register(NewAPI(app))
 	app.Get("/api/plan.ics", s.calendar)
 	app.Get("/api/changes", s.told.stream)
@@ -69,6 +75,14 @@ func New(c Config) *fiber.App {
 	app.Use(compress.New(compress.Config{Level: compress.LevelBestSpeed}), etag.New(etag.Config{Weak: true}))
 	serveWeb(app, c.Web)
 	return app
+}
+
+// close ends what would hold up stopping: streams, and the scale.
+func (s *server) close() error {
+	if _, err := s.disconnectScale(nil); err != nil {
+		return err
+	}
+	return s.told.close()
 }
 
 func init() { huma.DefaultArrayNullable = false } // our lists are empty rather than null

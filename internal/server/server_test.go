@@ -28,6 +28,7 @@ type client struct {
 	now   time.Time
 	logs  bytes.Buffer
 	log   *slog.Logger
+	scale *scripted
 }
 
 func newClient(t testing.TB) *client {
@@ -39,7 +40,8 @@ func newClient(t testing.TB) *client {
 	t.Cleanup(func() { _ = s.Close() })
 	c.store, c.log = s, slog.New(slog.NewTextHandler(&c.logs, nil))
 	web := fstest.MapFS{"index.html": {Data: []byte("<p>page</p>")}, "assets/app-1.js": {Data: []byte("1")}, "ladle.svg": {Data: []byte("<svg/>")}}
-	c.app = New(Config{Store: s, Now: clock, Web: web, Hosts: []string{"galley.local"}, Log: c.log})
+	c.scale = &scripted{}
+	c.app = New(Config{Store: s, Now: clock, Web: web, Hosts: []string{"galley.local"}, Log: c.log, Scale: c.scale})
 	return c
 }
 

@@ -111,6 +111,7 @@ func fill(b NewBottle, r Reckoning, madeOn time.Time) store.Bottle {
 type Bottle struct {
 	ID          int64    `json:"id"`
 	DrinkID     int64    `json:"drinkID"`
+	BatchID     int64    `json:"batchID"`
 	DrinkName   string   `json:"drinkName"`
 	Version     int      `json:"version"`
 	Place       string   `json:"place"`
@@ -157,7 +158,7 @@ func (s *server) shelf(*noInput) (Shelf, error) {
 
 func (s *server) presentBottle(b *store.Bottle) Bottle {
 	out := Bottle{
-		ID: b.ID, DrinkID: b.Batch.DrinkID, DrinkName: b.Batch.DrinkName, Version: b.Batch.Version.Number,
+		ID: b.ID, DrinkID: b.Batch.DrinkID, BatchID: b.BatchID, DrinkName: b.Batch.DrinkName, Version: b.Batch.Version.Number,
 		Place: b.Place, VolumeML: b.VolumeML, LeftML: b.LeftML, FillShare: b.LeftML / b.VolumeML,
 		ServingML: b.ServingML, PourML: math.Min(b.ServingML, b.LeftML), Servings: b.LeftML / b.ServingML,
 		MadeOn: b.Batch.MadeOn, UseBy: b.UseBy, OtherUseBy: b.OtherUseBy, School: b.School, OtherSchool: string(keep.School(b.School).Other()),

@@ -118,6 +118,31 @@ var migrations = []*gormigrate.Migration{
 			left_s INTEGER NOT NULL,
 			created_at DATETIME NOT NULL)`,
 	)},
+	{ID: "0005-cook", Migrate: statements(
+		`ALTER TABLE plan_items ADD COLUMN pins TEXT NOT NULL DEFAULT '[]'`,
+		`ALTER TABLE plan_items ADD COLUMN bowl_id INTEGER NOT NULL DEFAULT 0`,
+		`ALTER TABLE plan_items ADD COLUMN drawn_g REAL NOT NULL DEFAULT 0`,
+		`ALTER TABLE plan_items ADD COLUMN batch_id INTEGER NOT NULL DEFAULT 0`,
+		`CREATE TABLE weighings (
+			item_id INTEGER NOT NULL REFERENCES plan_items(id) ON DELETE CASCADE,
+			key TEXT NOT NULL,
+			mass_g REAL NOT NULL CHECK (mass_g >= 0),
+			by_scale BOOLEAN NOT NULL,
+			taken BOOLEAN NOT NULL,
+			at DATETIME NOT NULL,
+			PRIMARY KEY (item_id, key))`,
+		`CREATE TABLE bowls (
+			id INTEGER PRIMARY KEY AUTOINCREMENT,
+			ingredient TEXT NOT NULL,
+			dry_g REAL NOT NULL CHECK (dry_g >= 0),
+			fridge BOOLEAN NOT NULL,
+			since DATETIME NOT NULL,
+			topped DATETIME NOT NULL,
+			changed DATETIME NOT NULL)`,
+		`ALTER TABLE batches ADD COLUMN pulp_g REAL`,
+		`ALTER TABLE batches ADD COLUMN used TEXT NOT NULL DEFAULT '[]'`,
+		`ALTER TABLE batches ADD COLUMN times TEXT NOT NULL DEFAULT '[]'`,
+	)},
 }
 
 // heatForBoiled rewrites a formula that was boiled or not as one with a heat.

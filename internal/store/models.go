@@ -37,6 +37,9 @@ type Batch struct {
 	MadeOn     string // a date, 2006-01-02
 	ForecastML float64
 	MeasuredML *float64
+	PulpG      *float64            // wet, where it was weighed
+	Used       []kitchen.UsedLine  `gorm:"serializer:json"` // empty where it was not cooked step by step
+	Times      []kitchen.StepTaken `gorm:"serializer:json"`
 	CreatedAt  time.Time
 	Bottles    []Bottle
 }
@@ -110,7 +113,32 @@ type PlanItem struct {
 	Fridge    bool               // it soaks in the fridge
 	Sequence  int                // grows with every change of its times
 	Steps     []kitchen.PlanStep `gorm:"serializer:json"`
+	Pins      []kitchen.Pin      `gorm:"serializer:json"` // blocks at a time of the cook's own
+	BowlID    int64              // the bowl its base is drawn from; 0 for none
+	DrawnG    float64            // what was drawn from it, as it was dry
+	BatchID   int64              // once it is bottled; 0 before
 	CreatedAt time.Time
+}
+
+// Weighing is what really went in of one amount of a planned drink.
+type Weighing struct {
+	ItemID  int64  `gorm:"primaryKey"`
+	Key     string `gorm:"primaryKey"` // of the amount
+	MassG   float64
+	ByScale bool // or typed
+	Taken   bool // as it is, though over or under
+	At      time.Time
+}
+
+// Bowl is a lot that soaks, topped up and drawn from.
+type Bowl struct {
+	ID         int64 `gorm:"primaryKey"`
+	Ingredient string
+	DryG       float64 // what is left, as it was dry
+	Fridge     bool
+	Since      time.Time // the oldest of it
+	Topped     time.Time // the newest of it
+	Changed    time.Time // its water
 }
 
 // Timer is a time to be told of. It is a moment and not a counter, so that it

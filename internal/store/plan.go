@@ -3,6 +3,8 @@ package store
 import (
 	"gorm.io/gorm"
 	"gorm.io/gorm/clause"
+
+	"plushladle/internal/kitchen"
 )
 
 // Plan lists what is planned, what is ready first first.
@@ -17,6 +19,9 @@ func (s *Store) Plan() ([]PlanItem, error) {
 func (s *Store) KeepPlan(items []PlanItem) error {
 	return s.db.Transaction(func(tx *gorm.DB) error {
 		for n := range items {
+			if items[n].Pins == nil {
+				items[n].Pins = []kitchen.Pin{}
+			}
 			if items[n].CreatedAt.IsZero() {
 				items[n].CreatedAt = s.now()
 			}
@@ -28,13 +33,25 @@ func (s *Store) KeepPlan(items []PlanItem) error {
 	})
 }
 
+// KeepDrawn writes the plan, and takes from bowls what its drinks drew of them
+// since: dryG by bowl, below nothing for what was given back.
+func (s *Store) KeepDrawn(items []PlanItem, dryG map[int64]float64) error {
+	return s.db.Transaction(func(tx *gorm.DB) error {
+		for id, g := range dryG {
+			if err := draw(tx, id, g); err != nil {
+				return err
+			}
+		}
+		return (&Store{db: tx, now: s.now}).KeepPlan(items)
+	})
+}
+
 // TakeOffPlan removes an item, and takes what it used from the stock where it
 // was made.
 func (s *Store) TakeOffPlan(id int64, usedG map[string]float64) error {
 	return s.db.Transaction(func(tx *gorm.DB) error {
 		for ingredient, g := range usedG {
-			err := tx.Exec("UPDATE stock SET mass_g = max(0, mass_g - ?) WHERE ingredient = ?", g, ingredient).Error
-			if err != nil {
+			if err := takeStock(tx, ingredient, g); err != nil {
 				return err
 			}
 		}

@@ -1,6 +1,7 @@
 package store
 
 import (
+	"errors"
 	"fmt"
 
 	"gorm.io/gorm"
@@ -15,7 +16,22 @@ type NewBatch struct {
 	ForecastML float64
 	MeasuredML *float64
 	Bottles    []Bottle
+	Cooked     *Cooked // where it was cooked step by step
 }
+
+// Cooked is how a planned drink was really made.
+type Cooked struct {
+	ItemID  int64
+	Formula kitchen.Formula // as it was planned
+	PulpG   *float64
+	Used    []kitchen.UsedLine
+	Times   []kitchen.StepTaken
+	StockG  map[string]float64 // what it took from the stock
+	Steps   []kitchen.PlanStep // of the plan, as they are now
+}
+
+// ErrBottled says that a planned drink is in bottles already.
+var ErrBottled = errors.New("it is bottled already")
 
 // MakeBatch records that a drink was made and bottled. A draft that differs
 // from the newest version becomes a version of its own first, so that the
@@ -27,6 +43,9 @@ func (s *Store) MakeBatch(made NewBatch) (*Batch, error) {
 		if err != nil {
 			return err
 		}
+		if made.Cooked != nil {
+			d.Draft = made.Cooked.Formula
+		}
 		version, err := s.versionOf(tx, d)
 		if err != nil {
 			return err
@@ -34,23 +53,57 @@ func (s *Store) MakeBatch(made NewBatch) (*Batch, error) {
 		batch = Batch{
 			DrinkID: d.ID, VersionID: version.ID, DrinkName: d.Name, MadeOn: made.MadeOn,
 			ForecastML: made.ForecastML, MeasuredML: made.MeasuredML, CreatedAt: s.now(), Bottles: made.Bottles,
+			Used: []kitchen.UsedLine{}, Times: []kitchen.StepTaken{},
 		}
 		for n := range batch.Bottles {
 			batch.Bottles[n].State, batch.Bottles[n].CreatedAt = InUse, s.now()
 		}
-		return tx.Create(&batch).Error
+		if made.Cooked != nil {
+			batch.PulpG, batch.Used, batch.Times = made.Cooked.PulpG, made.Cooked.Used, made.Cooked.Times
+		}
+		if err := tx.Create(&batch).Error; err != nil || made.Cooked == nil {
+			return err
+		}
+		return made.Cooked.settle(tx, batch.ID)
 	})
 	return &batch, err
 }
 
+// settle marks the planned drink as bottled and takes what it used from the
+// stock. Bottled once, it is not bottled again.
+func (c *Cooked) settle(tx *gorm.DB, batchID int64) error {
+	var item PlanItem
+	if err := found(tx.First(&item, c.ItemID).Error); err != nil {
+		return err
+	}
+	if item.BatchID != 0 {
+		return ErrBottled
+	}
+	for ingredient, g := range c.StockG {
+		if err := takeStock(tx, ingredient, g); err != nil {
+			return err
+		}
+	}
+	item.BatchID, item.Steps = batchID, c.Steps
+	return tx.Save(&item).Error
+}
+
+// Batch finds one batch.
+func (s *Store) Batch(id int64) (*Batch, error) {
+	var b Batch
+	err := s.db.Preload("Version").First(&b, id).Error
+	return &b, found(err)
+}
+
+// versionOf is the drink's version that says what its draft does; a new one
+// where none does.
 func (s *Store) versionOf(tx *gorm.DB, d *Drink) (*Version, error) {
 	next := 1
-	if len(d.Versions) > 0 {
-		newest := d.Versions[0]
-		if kitchen.Same(newest.Formula, d.Draft) {
-			return &newest, nil
+	for n := range d.Versions {
+		if kitchen.Same(d.Versions[n].Formula, d.Draft) {
+			return &d.Versions[n], nil
 		}
-		next = newest.Number + 1
+		next = max(next, d.Versions[n].Number+1)
 	}
 	v := Version{DrinkID: d.ID, Number: next, Note: "as made", Formula: d.Draft, CreatedAt: s.now()}
 	return &v, tx.Create(&v).Error

@@ -1,0 +1,22 @@
+package kitchen
+
+import "time"
+
+// UsedLine is what went into a batch of one ingredient.
+type UsedLine struct {
+	Name     string     `json:"name"`
+	PlannedG float64    `json:"plannedG" doc:"0 where no amount was given"`
+	UsedG    float64    `json:"usedG"`
+	How      string     `json:"how" enum:"scale,typed,as planned,left out,worked back,not known"`
+	LeastG   float64    `json:"leastG" doc:"where it was worked back"`
+	LargestG float64    `json:"largestG"`
+	At       *time.Time `json:"at,omitempty" doc:"when it was weighed"`
+}
+
+// StepTaken is a step of a batch and when it was done.
+type StepTaken struct {
+	Title   string    `json:"title"`
+	Planned time.Time `json:"planned" doc:"when it was to begin"`
+	DoneAt  time.Time `json:"doneAt"`
+	Skipped bool      `json:"skipped"`
+}

@@ -1,0 +1,212 @@
+package server
+
+import (
+	"slices"
+	"time"
+
+	"plushladle/core/formula"
+	"plushladle/core/plan"
+	"plushladle/internal/kitchen"
+	"plushladle/internal/store"
+)
+
+// Bottling is a cooked drink going into its bottles.
+type Bottling struct {
+	MeasuredML *float64    `json:"measuredML,omitempty" minimum:"1" maximum:"1000000" doc:"what it gave, if it was measured"`
+	PulpG      *float64    `json:"pulpG,omitempty" minimum:"1" maximum:"1000000" doc:"the wet pulp, if it was weighed"`
+	Bottles    []NewBottle `json:"bottles" minItems:"1" maxItems:"60"`
+}
+
+type bottlingInput struct {
+	ByID
+	Body Bottling
+}
+
+// asMade is a planned drink with what really went into it.
+type asMade struct {
+	item     store.PlanItem // its steps with what was used
+	planned  *formula.Reckoning
+	drink    formula.Drink
+	reckoned *formula.Reckoning
+	worked   map[string]formula.WorkedBack
+}
+
+// bottleItem fills the bottles from what really went in, and records it.
+func (s *server) bottleItem(in *bottlingInput) (Plan, error) {
+	items, at, err := s.item(in.ID)
+	if err != nil {
+		return Plan{}, err
+	}
+	if items[at].BatchID != 0 {
+		return Plan{}, store.ErrBottled
+	}
+	l, err := s.look()
+	if err != nil {
+		return Plan{}, err
+	}
+	m, err := s.asMade(items[at], l, in.Body)
+	if err != nil {
+		return Plan{}, err
+	}
+	keys := make([]string, len(m.drink.Lines))
+	r := present(&m.drink, keys, make([]error, len(keys)), m.reckoned, l.now)
+	made := NewBatch{MeasuredML: in.Body.MeasuredML, Bottles: in.Body.Bottles}
+	if err := canBeMade(made, r); err != nil {
+		return Plan{}, err
+	}
+	steps, err := marked(items[at].Steps, Done{Step: bottleStep(items[at].Steps)}, l.now)
+	if err != nil {
+		return Plan{}, err
+	}
+	batch := store.NewBatch{DrinkID: items[at].DrinkID, MadeOn: l.now.Format(dateLayout), ForecastML: r.DrinkML, MeasuredML: in.Body.MeasuredML}
+	for _, b := range in.Body.Bottles {
+		batch.Bottles = append(batch.Bottles, fill(b, r, l.now))
+	}
+	batch.Cooked = &store.Cooked{
+		ItemID: in.ID, Formula: items[at].Formula, PulpG: in.Body.PulpG, Steps: steps,
+		Used: m.used(), Times: timesOf(steps), StockG: m.stockG(),
+	}
+	defer s.changed()
+	if _, err := s.store.MakeBatch(batch); err != nil {
+		return Plan{}, err
+	}
+	return s.plan(nil)
+}
+
+func bottleStep(steps []kitchen.PlanStep) int {
+	return slices.IndexFunc(steps, func(s kitchen.PlanStep) bool { return s.Kind == string(plan.Bottle) })
+}
+
+// asMade reckons a planned drink with what really went in; what was left open
+// and never weighed is worked back where milk and pulp tell of it.
+func (s *server) asMade(item store.PlanItem, l look, in Bottling) (asMade, error) {
+	planned, d, err := s.reckonItem(item, l.ways)
+	if err != nil {
+		return asMade{}, err
+	}
+	m := asMade{item: item, planned: planned, worked: map[string]formula.WorkedBack{}}
+	m.item.Steps = withUsed(item.Steps, l.weighings[item.ID], l.room.ScaleG)
+	used := usedG(m.item.Steps)
+	m.drink = d.AsUsed(planned, used)
+	if m.reckoned, err = m.drink.Reckon(); err != nil || in.MeasuredML == nil || in.PulpG == nil {
+		return m, err
+	}
+	for range 2 { // the second time with the drink's own density
+		found, err := m.drink.WorkBack(*in.MeasuredML*m.density(), *in.PulpG)
+		if err != nil || len(found) == 0 {
+			return m, nil // what it was stays unknown, which is no reason not to bottle it
+		}
+		for _, w := range found {
+			m.worked[w.Key], used[w.Key] = w, w.MassG
+		}
+		known := d.AsUsed(planned, used)
+		if m.reckoned, err = known.Reckon(); err != nil {
+			return m, err
+		}
+	}
+	m.drink = d.AsUsed(planned, used)
+	return m, nil
+}
+
+// plantMilkGPerML is the density of a drink whose lines do not tell it yet
+// (common practice, no source).
+const plantMilkGPerML = 1.01
+
+func (m asMade) density() float64 {
+	if m.reckoned.Drink == nil {
+		return plantMilkGPerML
+	}
+	return m.reckoned.Drink.MassG / m.reckoned.Drink.VolumeML
+}
+
+// used is what went in, line by line, and how that is known.
+func (m asMade) used() []kitchen.UsedLine {
+	out := []kitchen.UsedLine{}
+	for _, step := range m.item.Steps {
+		for _, a := range step.Amounts {
+			if a.Soaked {
+				continue
+			}
+			line := kitchen.UsedLine{Name: a.Name, PlannedG: a.MassG, UsedG: a.MassG, How: "as planned"}
+			worked, isWorked := m.worked[a.Line]
+			switch {
+			case a.Used != nil:
+				at := a.Used.At
+				line.UsedG, line.How, line.At = a.Used.MassG, a.Used.By, &at
+			case step.Skipped:
+				line.UsedG, line.How = 0, "left out"
+			case isWorked:
+				line.UsedG, line.How, line.LeastG, line.LargestG = worked.MassG, "worked back", worked.LeastG, worked.LargestG
+			case a.Open:
+				line.How = "not known"
+			}
+			out = append(out, line)
+		}
+	}
+	if m.item.DrawnG > 0 {
+		out = append(out, m.drawnLines()...)
+	}
+	return out
+}
+
+// drawnLines are the bases that came out of a bowl.
+func (m asMade) drawnLines() []kitchen.UsedLine {
+	var out []kitchen.UsedLine
+	for n, line := range m.drink.Lines {
+		if l := m.planned.Lines[n]; l.SoakedInG > 0 {
+			out = append(out, kitchen.UsedLine{Name: line.Ingredient.Name + ", from the bowl, as dry", PlannedG: l.MassG, UsedG: l.MassG, How: "as planned"})
+		}
+	}
+	return out
+}
+
+// stockG is what it took from the pantry; what came out of a bowl was taken
+// when it went in to soak.
+func (m asMade) stockG() map[string]float64 {
+	used := map[string]float64{}
+	addNeeds(used, &m.drink, m.reckoned)
+	if m.item.DrawnG > 0 {
+		for n, line := range m.drink.Lines {
+			if m.planned.Lines[n].SoakedInG > 0 {
+				delete(used, line.Ingredient.ID)
+			}
+		}
+	}
+	return used
+}
+
+func timesOf(steps []kitchen.PlanStep) []kitchen.StepTaken {
+	out := []kitchen.StepTaken{}
+	for _, s := range steps {
+		if s.DoneAt != nil {
+			out = append(out, kitchen.StepTaken{Title: s.Title, Planned: s.Start, DoneAt: *s.DoneAt, Skipped: s.Skipped})
+		}
+	}
+	return out
+}
+
+// Batch is how a drink was really made.
+type Batch struct {
+	ID         int64               `json:"id"`
+	DrinkID    int64               `json:"drinkID"`
+	DrinkName  string              `json:"drinkName"`
+	Version    int                 `json:"version"`
+	MadeOn     string              `json:"madeOn"`
+	ForecastML float64             `json:"forecastML"`
+	MeasuredML *float64            `json:"measuredML,omitempty"`
+	PulpG      *float64            `json:"pulpG,omitempty"`
+	Used       []kitchen.UsedLine  `json:"used" doc:"empty where it was not cooked step by step"`
+	Times      []kitchen.StepTaken `json:"times"`
+	CreatedAt  time.Time           `json:"createdAt"`
+}
+
+func (s *server) batch(in *ByID) (Batch, error) {
+	b, err := s.store.Batch(in.ID)
+	if err != nil {
+		return Batch{}, err
+	}
+	return Batch{
+		ID: b.ID, DrinkID: b.DrinkID, DrinkName: b.DrinkName, Version: b.Version.Number, MadeOn: b.MadeOn, ForecastML: b.ForecastML,
+		MeasuredML: b.MeasuredML, PulpG: b.PulpG, Used: orEmpty(b.Used), Times: orEmpty(b.Times), CreatedAt: b.CreatedAt,
+	}, nil
+}

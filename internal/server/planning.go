@@ -1,0 +1,436 @@
+package server
+
+import (
+	"fmt"
+	"slices"
+	"time"
+
+	"plushladle/core/fault"
+	"plushladle/core/plan"
+	"plushladle/internal/kitchen"
+	"plushladle/internal/store"
+)
+
+// NewItem is a drink to be planned, at the size its draft has.
+type NewItem struct {
+	DrinkID  int64  `json:"drinkID" minimum:"1"`
+	ReadyBy  string `json:"readyBy" maxLength:"40" doc:"by the kitchen's clock, 2026-11-28T09:00, or with an offset; not looked at where it starts now"`
+	StartNow bool   `json:"startNow,omitempty" doc:"begun at once, and ready as soon as it can be"`
+	BowlID   int64  `json:"bowlID,omitempty" minimum:"0" doc:"the bowl its base is drawn from; 0 for none"`
+}
+
+func (s *server) planDrink(in *body[NewItem]) (Plan, error) {
+	drink, err := s.store.Drink(in.Body.DrinkID)
+	if err != nil {
+		return Plan{}, err
+	}
+	items, err := s.store.Plan()
+	if err != nil {
+		return Plan{}, err
+	}
+	if len(items) >= maxPlanned {
+		return Plan{}, fault.New("drinkID", "", fmt.Sprintf("%d drinks are planned already", len(items)), "take one off the plan first")
+	}
+	item := store.PlanItem{DrinkID: drink.ID, DrinkName: drink.Name, Formula: drink.Draft, BowlID: in.Body.BowlID}
+	if item.BowlID != 0 {
+		if err := s.canDraw(item); err != nil {
+			return Plan{}, err
+		}
+	}
+	items = append(items, item)
+	if in.Body.StartNow {
+		err = s.startNow(items)
+	} else {
+		items[len(items)-1].ReadyBy, err = s.readyBy(in.Body.ReadyBy)
+	}
+	if err != nil {
+		return Plan{}, err
+	}
+	return s.keepPlan(items, len(items)-1)
+}
+
+// startNow sets the last of the items to begin at once.
+func (s *server) startNow(items []store.PlanItem) error {
+	last := len(items) - 1
+	items[last].ReadyBy = s.now().Add(time.Minute)
+	w, err := s.work(items)
+	if err != nil {
+		return err
+	}
+	job, ok := plan.StartNow(w.jobs, len(w.jobs)-1, w.rules)
+	if !ok {
+		return fault.New("readyBy", items[last].DrinkName, "cannot be begun now and finished within four days", "shorten the quiet hours, or take a drink off the plan")
+	}
+	items[last].ReadyBy, items[last].Pins = job.ReadyBy, []kitchen.Pin{}
+	for _, p := range job.Pins {
+		items[last].Pins = append(items[last].Pins, kitchen.Pin(p))
+	}
+	return nil
+}
+
+const maxPlanned = 12
+
+// readyBy reads a time of the kitchen's clock within three weeks.
+func (s *server) readyBy(text string) (time.Time, error) { return s.moment("readyBy", text) }
+
+// moment reads a time to come of the kitchen's clock; the error names the field.
+func (s *server) moment(field, text string) (time.Time, error) {
+	now := s.now()
+	t, err := time.Parse(time.RFC3339, text)
+	if err != nil {
+		t, err = time.ParseInLocation("2006-01-02T15:04", text, now.Location())
+	}
+	t = t.In(now.Location())
+	switch {
+	case err != nil:
+		return t, fault.New(field, text, "is not a day and time", "use the form 2026-11-28T09:00")
+	case !t.After(now):
+		return t, fault.New(field, text, "is past", "choose a time to come")
+	case t.Sub(now) > 20*24*time.Hour:
+		return t, fault.New(field, text, "is too far ahead", "choose a time within twenty days")
+	}
+	return t, nil
+}
+
+// keepPlan plans all items together and keeps that; asked is the one whose
+// readiness an error is about.
+func (s *server) keepPlan(items []store.PlanItem, asked int) (Plan, error) {
+	planned, err := s.scheduled(items, asked)
+	if err != nil {
+		return Plan{}, err
+	}
+	if err := s.store.KeepPlan(planned); err != nil {
+		return Plan{}, err
+	}
+	return s.plan(nil)
+}
+
+// work is what is to be planned.
+type work struct {
+	items  []store.PlanItem
+	jobs   []plan.Job
+	places []int // of the jobs, among the items
+	rules  plan.Rules
+}
+
+// work makes jobs of the items. What is all done stays as it is. A bowl that
+// is gone leaves a drink to soak for itself.
+func (s *server) work(items []store.PlanItem) (work, error) {
+	w := work{items: slices.Clone(items)}
+	settings, err := s.store.Settings()
+	if err != nil {
+		return w, err
+	}
+	if w.rules, err = s.rules(settings); err != nil {
+		return w, err
+	}
+	l, err := s.look()
+	if err != nil {
+		return w, err
+	}
+	for n := range w.items {
+		item := &w.items[n]
+		if isMade(*item) {
+			continue
+		}
+		if item.DrawnG == 0 && l.bowl(item.BowlID) == nil {
+			item.BowlID = 0
+		}
+		item.Pins = s.livePins(*item)
+		job, err := s.job(*item, l)
+		if err != nil {
+			return w, err
+		}
+		job.ID = fmt.Sprint(n)
+		w.jobs, w.places = append(w.jobs, job), append(w.places, n)
+	}
+	return w, nil
+}
+
+// livePins are the pins of blocks that are not begun and not past.
+func (s *server) livePins(item store.PlanItem) []kitchen.Pin {
+	begun := len(begun(item.Steps))
+	out := []kitchen.Pin{}
+	for _, p := range item.Pins {
+		if p.Block >= begun && !p.At.Before(s.now()) {
+			out = append(out, p)
+		}
+	}
+	return out
+}
+
+// scheduled are the items with their steps timed together.
+func (s *server) scheduled(items []store.PlanItem, asked int) ([]store.PlanItem, error) {
+	w, err := s.work(items)
+	if err != nil {
+		return nil, err
+	}
+	made, problem := plan.Make(w.jobs, w.rules)
+	if problem != nil {
+		return nil, s.unplanned(problem, w.items, asked)
+	}
+	for k, lane := range made.Lanes {
+		w.items[w.places[k]] = timed(w.items[w.places[k]], lane)
+	}
+	return w.items, nil
+}
+
+func isMade(item store.PlanItem) bool {
+	return len(item.Steps) > 0 && !slices.ContainsFunc(item.Steps, func(s kitchen.PlanStep) bool { return s.HandsOn && s.DoneAt == nil })
+}
+
+func (s *server) rules(settings store.Settings) (plan.Rules, error) {
+	rules := plan.Rules{From: s.now()}
+	var err error
+	if rules.Hands, err = kitchen.ParseQuiet("handsQuiet", settings.HandsQuiet); err != nil {
+		return rules, err
+	}
+	rules.Noise, err = kitchen.ParseQuiet("noiseQuiet", settings.NoiseQuiet)
+	return rules, err
+}
+
+func (s *server) job(item store.PlanItem, l look) (plan.Job, error) {
+	r, d, err := s.reckonItem(item, l.ways)
+	if err != nil {
+		return plan.Job{}, err
+	}
+	zone := s.now().Location()
+	job := plan.Job{Name: item.DrinkName, ReadyBy: item.ReadyBy.In(zone), Begun: begun(item.Steps)}
+	if item.BowlID != 0 {
+		job.Bench = plan.Steps(d, r, l.room, plan.FromABowl)
+		if b := l.bowl(item.BowlID); b != nil && len(job.Begun) == 0 {
+			state := l.bowlOf(*b).In(l.room, l.now)
+			job.Between = plan.Span{From: state.Ready.In(zone), To: state.Within.In(zone)}
+		}
+	} else {
+		job.Bench, job.Fridge = plan.Steps(d, r, l.room, plan.OnTheBench), plan.Steps(d, r, l.room, plan.InTheFridge)
+	}
+	if len(job.Bench) == 0 {
+		return job, fault.New("drinkID", item.DrinkName, "comes to nothing yet", "give it a base or a liquid first")
+	}
+	if len(job.Begun) > 0 && item.Fridge {
+		job.Bench = job.Fridge // where it stands already
+	}
+	for _, p := range item.Pins {
+		job.Pins = append(job.Pins, plan.Pin{Block: p.Block, At: p.At.In(zone)})
+	}
+	return job, nil
+}
+
+// begun are when the blocks of work began that have a step done, reckoned back
+// from the first that was.
+func begun(steps []kitchen.PlanStep) []time.Time {
+	var out []time.Time
+	inBlock, lead, found := false, time.Duration(0), false
+	for _, s := range steps {
+		if !s.HandsOn {
+			inBlock = false
+			continue
+		}
+		if !inBlock {
+			inBlock, lead, found = true, 0, false
+		}
+		lead += s.End.Sub(s.Start)
+		if s.DoneAt != nil && !found {
+			out, found = append(out, s.DoneAt.Add(-lead)), true
+		}
+	}
+	return out
+}
+
+// timed is the item with the lane's times. What was done stays done, though
+// there may be more loads now than there were.
+func timed(item store.PlanItem, lane plan.Lane) store.PlanItem {
+	type which struct {
+		kind string
+		nth  int
+	}
+	before, count := map[which]kitchen.PlanStep{}, map[string]int{}
+	for _, old := range item.Steps {
+		before[which{old.Kind, count[old.Kind]}] = old
+		count[old.Kind]++
+	}
+	clear(count)
+	steps := make([]kitchen.PlanStep, len(lane.Steps))
+	moved := len(steps) != len(item.Steps)
+	for n, s := range lane.Steps {
+		steps[n] = kitchen.PlannedStep(s)
+		old, known := before[which{steps[n].Kind, count[steps[n].Kind]}]
+		count[steps[n].Kind]++
+		steps[n].DoneAt, steps[n].Skipped = old.DoneAt, old.Skipped
+		moved = moved || !known || !old.Start.Equal(steps[n].Start)
+	}
+	item.Fridge = lane.Fridge || item.Fridge && len(begun(item.Steps)) > 0
+	item.Steps = steps
+	if moved {
+		item.Sequence++
+	}
+	return item
+}
+
+// unplanned says why there is no plan, and the least change that makes one.
+func (s *server) unplanned(p *plan.Problem, items []store.PlanItem, asked int) error {
+	at := asked
+	if p.JobID != "" {
+		_, _ = fmt.Sscan(p.JobID, &at)
+	}
+	at = max(0, min(at, len(items)-1))
+	why := map[string]string{
+		"time":              "cannot be ready by then: there is too little time for its steps",
+		"quiet hours":       "cannot be ready by then without hands or the blender in the quiet hours",
+		"hands and blender": "cannot be ready by then: the other drinks need the hands and the blender",
+	}[p.Which]
+	accepts := "take a drink off the plan, or shorten the quiet hours"
+	if items[at].BowlID != 0 && items[at].DrawnG == 0 {
+		accepts += ", or let it soak for itself: the bowl is ready too late or kept too short"
+	}
+	if p.HasLater {
+		accepts = "ready by " + items[at].ReadyBy.In(s.now().Location()).Add(p.LaterBy).Format("Mon 15:04") + " it would fit"
+	}
+	return fault.New("readyBy", items[at].DrinkName, why, accepts)
+}
+
+// ReadyBy is when it is wanted.
+type ReadyBy struct {
+	ReadyBy string `json:"readyBy" maxLength:"40" doc:"by the kitchen's clock, 2026-11-28T09:00, or with an offset"`
+}
+
+type moveInput struct {
+	ByID
+	Body ReadyBy
+}
+
+func (s *server) moveItem(in *moveInput) (Plan, error) {
+	items, at, err := s.moved(in)
+	if err != nil {
+		return Plan{}, err
+	}
+	return s.keepPlan(items, at)
+}
+
+func (s *server) tryItem(in *moveInput) (Plan, error) {
+	items, at, err := s.moved(in)
+	if err != nil {
+		return Plan{}, err
+	}
+	if items, err = s.scheduled(items, at); err != nil {
+		return Plan{}, err
+	}
+	return s.presentPlan(items)
+}
+
+func (s *server) moved(in *moveInput) ([]store.PlanItem, int, error) {
+	readyBy, err := s.readyBy(in.Body.ReadyBy)
+	if err != nil {
+		return nil, 0, err
+	}
+	items, at, err := s.item(in.ID)
+	if err != nil {
+		return nil, 0, err
+	}
+	items[at].ReadyBy = readyBy
+	items[at].Pins = []kitchen.Pin{} // its blocks follow it
+	return items, at, nil
+}
+
+func (s *server) item(id int64) ([]store.PlanItem, int, error) {
+	items, err := s.store.Plan()
+	if err != nil {
+		return nil, 0, err
+	}
+	at := slices.IndexFunc(items, func(i store.PlanItem) bool { return i.ID == id })
+	if at < 0 {
+		return nil, 0, store.ErrNotFound
+	}
+	return items, at, nil
+}
+
+// takeOffPlan removes an item. One that was made and never bottled has used up
+// what it took all the same.
+func (s *server) takeOffPlan(in *ByID) (Plan, error) {
+	items, at, err := s.item(in.ID)
+	if err != nil {
+		return Plan{}, err
+	}
+	used := map[string]float64{}
+	if isMade(items[at]) {
+		l, err := s.look()
+		if err != nil {
+			return Plan{}, err
+		}
+		r, d, err := s.reckonItem(items[at], l.ways)
+		if err != nil {
+			return Plan{}, err
+		}
+		used = l.needsOf(items[at], d, r)
+	}
+	if err := s.store.TakeOffPlan(in.ID, used); err != nil {
+		return Plan{}, err
+	}
+	return s.plan(nil)
+}
+
+// Done is a step that was done or left out, or that was not after all.
+type Done struct {
+	Step int  `json:"step" minimum:"0"`
+	Undo bool `json:"undo"`
+	Skip bool `json:"skip,omitempty" doc:"it is left out; what goes in at it does not go in"`
+}
+
+type doneInput struct {
+	ByID
+	Body Done
+}
+
+// stepDone marks a step, and all before it, as done now, or the one as left
+// out; the rest is planned anew from what really happened where it fits, and
+// stays as it was where not.
+func (s *server) stepDone(in *doneInput) (Plan, error) {
+	items, at, err := s.item(in.ID)
+	if err != nil {
+		return Plan{}, err
+	}
+	if items[at].Steps, err = marked(items[at].Steps, in.Body, s.now()); err != nil {
+		return Plan{}, err
+	}
+	drawn, err := s.drawn(&items[at])
+	if err != nil {
+		return Plan{}, err
+	}
+	planned, err := s.scheduled(items, at)
+	if err != nil {
+		planned = items
+	}
+	if err := s.store.KeepDrawn(planned, drawn); err != nil {
+		return Plan{}, err
+	}
+	return s.plan(nil)
+}
+
+// marked are the steps with one marked, and all before it that were not.
+func marked(steps []kitchen.PlanStep, d Done, now time.Time) ([]kitchen.PlanStep, error) {
+	if d.Step >= len(steps) || !steps[d.Step].HandsOn {
+		return nil, fault.New("step", fmt.Sprint(d.Step), "is not a step to do", "choose one that needs hands")
+	}
+	if never := steps[d.Step].Never; d.Skip && never != "" {
+		return nil, fault.New("step", steps[d.Step].Title, "is not left out", never)
+	}
+	steps = slices.Clone(steps)
+	for n := range steps {
+		switch {
+		case d.Undo && n >= d.Step:
+			steps[n].DoneAt, steps[n].Skipped = nil, false
+		case !d.Undo && n <= d.Step && steps[n].HandsOn && steps[n].DoneAt == nil:
+			steps[n].DoneAt, steps[n].Skipped = &now, d.Skip && n == d.Step
+		}
+	}
+	return steps, nil
+}
+
+func (s *server) planAnew(*noInput) (Plan, error) {
+	items, err := s.store.Plan()
+	if err != nil {
+		return Plan{}, err
+	}
+	return s.keepPlan(items, 0)
+}

@@ -1,0 +1,121 @@
+package server
+
+import (
+	"math"
+	"slices"
+	"strings"
+
+	"plushladle/core/formula"
+	"plushladle/core/ingredient"
+	"plushladle/internal/kitchen"
+	"plushladle/internal/store"
+)
+
+// ToBuy is an ingredient that the plan needs.
+type ToBuy struct {
+	ID     string  `json:"id"`
+	Name   string  `json:"name"`
+	NeedG  float64 `json:"needG"`
+	HaveG  float64 `json:"haveG"`
+	BuyG   float64 `json:"buyG" doc:"0 where there is enough"`
+	Packs  int     `json:"packs" doc:"0 where no pack is known"`
+	Pack   string  `json:"pack"`
+	PacksG float64 `json:"packsG" doc:"what those packs hold that can be eaten"`
+}
+
+func addNeeds(needs map[string]float64, d *formula.Drink, r *formula.Reckoning) {
+	for n, l := range r.Lines {
+		if i := d.Lines[n].Ingredient; i != nil && l.Err == nil && i.ID != "water" && i.ID != "ice" && !strings.HasPrefix(i.ID, "drink-") {
+			needs[i.ID] += l.MassG
+		}
+	}
+}
+
+// toBuy is what the plan needs less what there is, in packs where those are
+// known.
+func (s *server) toBuy(needs map[string]float64, ways kitchen.Ways) ([]ToBuy, error) {
+	there, err := s.store.Stock()
+	if err != nil {
+		return nil, err
+	}
+	larder, err := s.store.Larder()
+	if err != nil {
+		return nil, err
+	}
+	packs := map[string]store.Price{}
+	for _, p := range larder.Prices {
+		packs[p.Ingredient] = p
+	}
+	list := []ToBuy{}
+	for _, i := range ways.Catalogue.All() {
+		need := needs[i.ID]
+		if need <= 0 {
+			continue
+		}
+		b := ToBuy{ID: i.ID, Name: i.Name, NeedG: need, HaveG: there[i.ID], BuyG: math.Max(0, need-there[i.ID])}
+		if pack, ok := packs[i.ID]; ok && b.BuyG > 0 {
+			each := pack.PackG * pack.EdibleShare
+			b.Packs, b.Pack = int(math.Ceil(b.BuyG/each-1e-9)), pack.Pack
+			b.PacksG = float64(b.Packs) * each
+		}
+		list = append(list, b)
+	}
+	slices.SortStableFunc(list, func(a, b ToBuy) int { return bought(a) - bought(b) })
+	return list, nil
+}
+
+func bought(b ToBuy) int {
+	if b.BuyG > 0 {
+		return 0
+	}
+	return 1
+}
+
+// StockOf is how much there is.
+type StockOf struct {
+	MassG float64 `json:"massG" minimum:"0" maximum:"1000000"`
+}
+
+type stockInput struct {
+	Ingredient string `path:"ingredient" maxLength:"60"`
+	Body       StockOf
+}
+
+func (s *server) setStock(in *stockInput) (Pantry, error) {
+	if _, err := s.inCatalogue(in.Ingredient); err != nil {
+		return Pantry{}, err
+	}
+	if err := s.store.SetStock(in.Ingredient, in.Body.MassG); err != nil {
+		return Pantry{}, err
+	}
+	return s.pantryChanged()
+}
+
+func (s *server) inCatalogue(id string) (*ingredient.Ingredient, error) {
+	ways, err := s.ways()
+	if err != nil {
+		return nil, err
+	}
+	i, ok := ways.Catalogue.ByID(id)
+	if !ok {
+		return nil, store.ErrNotFound
+	}
+	return i, nil
+}
+
+// Bought is what was bought of an ingredient.
+type Bought struct {
+	Ingredient string  `json:"ingredient" maxLength:"60"`
+	MassG      float64 `json:"massG" minimum:"0.01" maximum:"1000000"`
+}
+
+func (s *server) bought(in *body[Bought]) (Plan, error) {
+	if _, err := s.inCatalogue(in.Body.Ingredient); err != nil {
+		return Plan{}, err
+	}
+	if err := s.store.AddStock(in.Body.Ingredient, in.Body.MassG); err != nil {
+		return Plan{}, err
+	}
+	s.changed()
+	return s.plan(nil)
+}

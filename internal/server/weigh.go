@@ -1,0 +1,256 @@
+package server
+
+import (
+	"fmt"
+	"net/http"
+	"slices"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"plushladle/core/fault"
+	"plushladle/core/formula"
+	"plushladle/core/plan"
+	"plushladle/internal/kitchen"
+	"plushladle/internal/store"
+)
+
+func (s *server) registerWeigh(api huma.API) {
+	operation(s, api, http.MethodPost, "/api/plan/items/{id}/weighings", "weigh", "Take down what really went in", telling(s, s.weigh))
+	operation(s, api, http.MethodDelete, "/api/plan/items/{id}/weighings", "unweigh", "Forget what went in of an amount", telling(s, s.unweigh))
+	operation(s, api, http.MethodPost, "/api/plan/items/{id}/batch", "bottle-item", "Bottle a cooked drink, and record how it was made", telling(s, s.bottleItem))
+	operation(s, api, http.MethodGet, "/api/batches/{id}", "batch", "How a drink was really made", s.batch)
+	operation(s, api, http.MethodPost, "/api/plan/items/{id}/rescale", "rescale", "Let what is still to come follow an amount that is over or under", telling(s, s.rescale))
+}
+
+// withUsed are the steps with what really went in of their amounts.
+func withUsed(steps []kitchen.PlanStep, weighed map[string]store.Weighing, scaleG float64) []kitchen.PlanStep {
+	out := slices.Clone(steps)
+	for n := range out {
+		out[n].Amounts = slices.Clone(out[n].Amounts)
+		if out[n].Amounts == nil {
+			out[n].Amounts = []kitchen.PlanAmount{}
+		}
+		for k := range out[n].Amounts {
+			a := &out[n].Amounts[k]
+			if w, ok := weighed[a.Key]; ok {
+				a.Used = usedOf(*a, w, scaleG)
+			}
+		}
+	}
+	return out
+}
+
+func usedOf(a kitchen.PlanAmount, w store.Weighing, scaleG float64) *kitchen.Weighed {
+	verdict := plan.Band{LowG: a.LowG, HighG: a.HighG}.Judge(w.MassG, scaleG)
+	used := kitchen.Weighed{MassG: w.MassG, By: "typed", Verdict: verdict, Settled: plan.Settled(verdict, w.Taken), At: w.At}
+	if w.ByScale {
+		used.By = "scale"
+	}
+	if !a.Open {
+		used.OffBy = w.MassG - a.MassG
+	}
+	return &used
+}
+
+// isWeighed tells whether an amount is one to put on the scale: what soaked
+// goes in whole, unless it is shared among loads.
+func isWeighed(step kitchen.PlanStep, a kitchen.PlanAmount) bool {
+	return !a.Soaked || step.Loads > 1 || step.Kind == string(plan.GetReady)
+}
+
+// toWeigh is the first amount of a step that is still to be weighed; -1 where
+// none is.
+func toWeigh(step kitchen.PlanStep) int {
+	return slices.IndexFunc(step.Amounts, func(a kitchen.PlanAmount) bool {
+		return isWeighed(step, a) && (a.Used == nil || !a.Used.Settled)
+	})
+}
+
+// usedG is what went in of the lines of which something was weighed or left
+// out; what was not weighed yet counts as planned.
+func usedG(steps []kitchen.PlanStep) map[string]float64 {
+	sums, touched := map[string]float64{}, map[string]bool{}
+	for _, step := range steps {
+		for _, a := range step.Amounts {
+			switch {
+			case a.Soaked:
+			case a.Used != nil:
+				sums[a.Line] += a.Used.MassG
+				touched[a.Line] = true
+			case step.Skipped:
+				touched[a.Line] = true
+			default:
+				sums[a.Line] += a.MassG
+			}
+		}
+	}
+	out := map[string]float64{}
+	for line := range touched {
+		out[line] = sums[line]
+	}
+	return out
+}
+
+// Overshoot is an amount that went over, and what either way out comes to.
+type Overshoot struct {
+	Key        string  `json:"key"`
+	Name       string  `json:"name"`
+	OverG      float64 `json:"overG"`
+	AsItIs     string  `json:"asItIs" doc:"what the drink comes to where it is left"`
+	CanRescale bool    `json:"canRescale" doc:"something is still to come that can follow"`
+	Rescaled   string  `json:"rescaled" doc:"what the drink comes to where that follows"`
+}
+
+// overshoot is the first amount of the front step that is over and not taken.
+func overshoot(steps []kitchen.PlanStep, f *Front, d *formula.Drink, r *formula.Reckoning) *Overshoot {
+	step := steps[f.Step]
+	at := slices.IndexFunc(step.Amounts, func(a kitchen.PlanAmount) bool {
+		return a.Used != nil && a.Used.Verdict == plan.Over && !a.Used.Settled
+	})
+	if at < 0 {
+		return nil
+	}
+	a := step.Amounts[at]
+	out := Overshoot{Key: a.Key, Name: a.Name, OverG: a.Used.OffBy}
+	asUsed := d.AsUsed(r, usedG(steps))
+	if taken, err := asUsed.Reckon(); err == nil {
+		out.AsItIs = comesTo(formula.Apart(r, taken))
+	}
+	scaled, followers := followed(steps, a, d, r)
+	if after, err := scaled.Reckon(); err == nil && followers > 0 {
+		out.CanRescale, out.Rescaled = true, comesTo(formula.Apart(r, after))
+	}
+	return &out
+}
+
+func comesTo(apart string) string {
+	if apart == "" {
+		return "no figure changes"
+	}
+	return apart
+}
+
+// followed is the drink with what is still to come following an amount, and
+// how many lines follow.
+func followed(steps []kitchen.PlanStep, a kitchen.PlanAmount, d *formula.Drink, r *formula.Reckoning) (formula.Drink, int) {
+	used := usedG(steps)
+	isIn := map[string]bool{}
+	for _, step := range steps {
+		for _, b := range step.Amounts {
+			isIn[b.Line] = isIn[b.Line] || step.DoneAt != nil
+		}
+	}
+	followers := 0
+	for n, line := range d.Lines {
+		l := r.Lines[n]
+		if _, weighed := used[line.Key]; !weighed && !isIn[line.Key] && !line.Locked && l.MassG > 0 {
+			followers++
+		}
+		if line.Key == a.Line && a.MassG > 0 {
+			used[line.Key] = l.MassG * a.Used.MassG / a.MassG
+		}
+	}
+	scaled, _ := d.Rescaled(r, used, a.Line, func(key string) bool { return isIn[key] })
+	return scaled, followers
+}
+
+// WeighedNow is what really went in of an amount.
+type WeighedNow struct {
+	Key   string  `json:"key" maxLength:"200"`
+	MassG float64 `json:"massG" doc:"above 0, to 100 kg"`
+	Taken bool    `json:"taken,omitempty" doc:"as it is, though over or under"`
+}
+
+type weighInput struct {
+	ByID
+	Body WeighedNow
+}
+
+const mostWeighedG = 100_000
+
+func (s *server) weigh(in *weighInput) (Plan, error) {
+	if !(in.Body.MassG > 0 && in.Body.MassG <= mostWeighedG) {
+		return Plan{}, fault.New("massG", fmt.Sprint(in.Body.MassG), "is not a mass that goes in", "enter grams above 0, at most 100000")
+	}
+	if _, _, err := s.amount(in.ID, in.Body.Key); err != nil {
+		return Plan{}, err
+	}
+	err := s.store.Weigh(store.Weighing{ItemID: in.ID, Key: in.Body.Key, MassG: in.Body.MassG, Taken: in.Body.Taken})
+	if err != nil {
+		return Plan{}, err
+	}
+	return s.plan(nil)
+}
+
+// amount finds an amount of a planned drink, with the drink as it is.
+func (s *server) amount(id int64, key string) (store.PlanItem, kitchen.PlanAmount, error) {
+	items, at, err := s.item(id)
+	if err != nil {
+		return store.PlanItem{}, kitchen.PlanAmount{}, err
+	}
+	l, err := s.look()
+	if err != nil {
+		return store.PlanItem{}, kitchen.PlanAmount{}, err
+	}
+	item := items[at]
+	item.Steps = withUsed(item.Steps, l.weighings[id], l.room.ScaleG)
+	for _, step := range item.Steps {
+		for _, a := range step.Amounts {
+			if a.Key == key {
+				return item, a, nil
+			}
+		}
+	}
+	return item, kitchen.PlanAmount{}, fault.New("key", key, "is not an amount of this drink any more", "look at the step again")
+}
+
+type unweighInput struct {
+	ByID
+	Key string `query:"key" maxLength:"200" required:"true"`
+}
+
+func (s *server) unweigh(in *unweighInput) (Plan, error) {
+	if err := s.store.Unweigh(in.ID, in.Key); err != nil {
+		return Plan{}, err
+	}
+	return s.plan(nil)
+}
+
+// Rescale names the amount that the rest is to follow.
+type Rescale struct {
+	Key string `json:"key" maxLength:"200"`
+}
+
+type rescaleInput struct {
+	ByID
+	Body Rescale
+}
+
+// rescale lets what is still to come follow an amount that was weighed.
+func (s *server) rescale(in *rescaleInput) (Plan, error) {
+	item, a, err := s.amount(in.ID, in.Body.Key)
+	if err != nil {
+		return Plan{}, err
+	}
+	if a.Used == nil || a.MassG == 0 {
+		return Plan{}, fault.New("key", a.Name, "is not weighed yet", "weigh it first")
+	}
+	items, at, err := s.item(in.ID)
+	if err != nil {
+		return Plan{}, err
+	}
+	ways, err := s.ways()
+	if err != nil {
+		return Plan{}, err
+	}
+	r, d, err := s.reckonItem(item, ways)
+	if err != nil {
+		return Plan{}, err
+	}
+	scaled, followers := followed(item.Steps, a, d, r)
+	if followers == 0 {
+		return Plan{}, fault.New("key", a.Name, "has nothing to follow it: all the rest is in already", "leave it as it is")
+	}
+	items[at].Formula = items[at].Formula.WithAmounts(&scaled)
+	return s.keepPlan(items, at)
+}

@@ -1,0 +1,295 @@
+package server
+
+import (
+	"fmt"
+	"net/http"
+	"sync"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"plushladle/internal/device"
+	"plushladle/internal/kitchen"
+)
+
+// scripted is a scale that reads what a test says.
+type scripted struct {
+	mu       sync.Mutex
+	readings chan device.Reading
+	tares    int
+	at       time.Time
+}
+
+func (s *scripted) Name() string { return "scripted scale" }
+
+func (s *scripted) Connect() (<-chan device.Reading, error) {
+	s.readings = make(chan device.Reading)
+	return s.readings, nil
+}
+
+func (s *scripted) Tare() error {
+	s.mu.Lock()
+	defer s.mu.Unlock()
+	s.tares++
+	return nil
+}
+
+func (s *scripted) Disconnect() {}
+
+// rests lets the scale come to rest at a mass for two seconds.
+func (s *scripted) rests(massG float64) {
+	for range 20 {
+		s.at = s.at.Add(100 * time.Millisecond)
+		s.readings <- device.Reading{MassG: massG, Unit: "g", Steady: true, At: s.at}
+	}
+}
+
+// weighing is a kitchen with a spiced almond milk on the plan and on the scale.
+func weighing(t *testing.T, lines ...string) *client {
+	t.Helper()
+	c := newClient(t)
+	drink := call[Drink](c, "POST", "/api/drinks", NewDrink{"Almond milk"})
+	f := kitchen.New("us")
+	for n, text := range lines {
+		line := call[kitchen.Line](c, "POST", "/api/lines", TypedLine{text})
+		line.Key = fmt.Sprint("line-", n+1)
+		f.Lines = append(f.Lines, line)
+	}
+	call[Drink](c, "PUT", "/api/drinks/1/draft", Draft{"Almond milk", f, drink.Revision})
+	call[Plan](c, "POST", "/api/plan/items", NewItem{DrinkID: 1, ReadyBy: "2026-11-25T14:00"})
+	return c
+}
+
+func (c *client) plan() PlanItem { return call[Plan](c, "GET", "/api/plan", nil).Items[0] }
+
+func (c *client) done(step int) PlanItem {
+	return call[Plan](c, "POST", "/api/plan/items/1/done", Done{Step: step}).Items[0]
+}
+
+func usedOfFront(i PlanItem, n int) *kitchen.Weighed { return i.Steps[i.Front.Step].Amounts[n].Used }
+
+func TestAScaleWeighsOutLineByLine(t *testing.T) {
+	t.Parallel()
+	c := weighing(t, "200 g almonds", "800 g water", "20 g maple syrup", "1 g salt")
+	now := call[ScaleNow](c, "POST", "/api/scale/connect", ForItem{1})
+	assert.True(t, now.Connected)
+	assert.Equal(t, "Almonds", now.Amount)
+	assert.InDelta(t, 200, now.TargetG, .01)
+	tares := c.scale.tares
+	c.scale.rests(120)
+	now = call[ScaleNow](c, "GET", "/api/scale", nil)
+	assert.Equal(t, "under", string(now.Verdict))
+	assert.InDelta(t, 80, now.ToGoG, .01)
+	assert.Nil(t, usedOfFront(c.plan(), 0), "nothing is taken down before its time")
+	c.scale.rests(203)
+	assert.Eventually(t, func() bool { return c.plan().Front.Amount == -1 }, 5*time.Second, 5*time.Millisecond)
+	used := usedOfFront(c.plan(), 0)
+	assert.Equal(t, 203., used.MassG)
+	assert.Equal(t, "scale", used.By)
+	assert.Empty(t, call[ScaleNow](c, "GET", "/api/scale", nil).Key, "all of this step is weighed")
+	assert.Greater(t, c.scale.tares, tares, "tared in between")
+
+	item := c.done(c.plan().Front.Step)
+	item = c.done(item.Front.Step) // drained
+	require.Equal(t, "grind", item.Steps[item.Front.Step].Kind)
+	assert.Equal(t, "Water", call[ScaleNow](c, "GET", "/api/scale", nil).Amount, "the soaked almonds go in whole")
+	assert.Equal(t, "Salt", call[ScaleNow](c, "POST", "/api/scale/amount", ForAmount{"line-4"}).Amount)
+	assert.Equal(t, "body.key", c.refused("POST", "/api/scale/amount", ForAmount{"line-3"}).Errors[0].Location, "syrup comes later")
+}
+
+func TestUnpluggedMidPourNothingIsLost(t *testing.T) {
+	t.Parallel()
+	c := weighing(t, "200 g almonds", "800 g water")
+	call[ScaleNow](c, "POST", "/api/scale/connect", ForItem{1})
+	c.scale.rests(130)
+	close(c.scale.readings)
+	gone := func() ScaleNow { return call[ScaleNow](c, "GET", "/api/scale", nil) }
+	require.Eventually(t, func() bool { return !gone().Connected }, 5*time.Second, 5*time.Millisecond)
+	assert.Contains(t, gone().Note, "The scale is gone.")
+	assert.InDelta(t, 130, gone().MassG, .01, "what lay on it is remembered")
+	now := call[ScaleNow](c, "POST", "/api/scale/connect", ForItem{1})
+	assert.Empty(t, now.Note)
+	c.scale.rests(70)
+	require.Eventually(t, func() bool { return usedOfFront(c.plan(), 0) != nil }, 5*time.Second, 5*time.Millisecond)
+	assert.Equal(t, 200., usedOfFront(c.plan(), 0).MassG, "before and after together")
+	call[ScaleNow](c, "POST", "/api/scale/disconnect", nil)
+	assert.Empty(t, gone().Note, "disconnected by the cook is no fault")
+	assert.Equal(t, "body.massG", c.refused("POST", "/api/scale/take", nil).Errors[0].Location)
+	assert.Equal(t, "body.pourG", c.refused("POST", "/api/scale/stand-in", Drive{PourG: 5}).Errors[0].Location)
+}
+
+func TestTooMuchIsTakenOrFollowed(t *testing.T) {
+	t.Parallel()
+	c := weighing(t, "200 g almonds", "800 g water", "20 g maple syrup")
+	call[ScaleNow](c, "POST", "/api/scale/connect", ForItem{1})
+	c.scale.rests(240)
+	require.Eventually(t, func() bool { return c.plan().Front.Over != nil }, 5*time.Second, 5*time.Millisecond)
+	item := c.plan()
+	over := item.Front.Over
+	assert.InDelta(t, 40, over.OverG, .01)
+	assert.Contains(t, over.AsItIs, "fat ")
+	assert.True(t, over.CanRescale)
+	assert.Contains(t, over.Rescaled, "mL")
+	assert.Equal(t, 0, item.Front.Amount, "it is not settled")
+	key := item.Steps[item.Front.Step].Amounts[0].Key
+	c.scale.rests(204)
+	require.Eventually(t, func() bool { return c.plan().Front.Over == nil }, 5*time.Second, 5*time.Millisecond, "some was taken out again")
+
+	weigh := func(g float64, taken bool) PlanItem {
+		return call[Plan](c, "POST", "/api/plan/items/1/weighings", WeighedNow{key, g, taken}).Items[0]
+	}
+	require.NotNil(t, weigh(250, false).Front.Over)
+	assert.Nil(t, weigh(250, true).Front.Over, "taken as it is")
+	require.NotNil(t, weigh(240, false).Front.Over)
+	item = call[Plan](c, "POST", "/api/plan/items/1/rescale", Rescale{key}).Items[0]
+	assert.Nil(t, item.Front.Over)
+	assert.True(t, usedOfFront(item, 0).Settled)
+	for _, s := range item.Steps {
+		for _, a := range s.Amounts {
+			switch a.Name {
+			case "Water":
+				assert.InDelta(t, 960, a.MassG, .1, "more water for more almonds")
+			case "Maple syrup":
+				assert.InDelta(t, 24, a.MassG, .01)
+			}
+		}
+	}
+	assert.Equal(t, "body.massG", c.refused("POST", "/api/plan/items/1/weighings", WeighedNow{key, 0, false}).Errors[0].Location)
+	assert.Equal(t, "body.key", c.refused("POST", "/api/plan/items/1/weighings", WeighedNow{"gone", 5, false}).Errors[0].Location)
+	item = call[Plan](c, "DELETE", "/api/plan/items/1/weighings?key="+key, nil).Items[0]
+	assert.Nil(t, usedOfFront(item, 0))
+}
+
+// What was really used, and when, is on the batch; what was left open is worked
+// back from the milk and the pulp.
+func TestABatchRecordsHowItWasReallyMade(t *testing.T) {
+	t.Parallel()
+	c := weighing(t, "200 g almonds", "water", "20 g maple syrup", "1 g salt")
+	call[Pantry](c, "PUT", "/api/pantry/stock/almond", StockOf{1000})
+	item := c.plan()
+	require.Len(t, item.Ready.Lines, 3)
+	assert.Equal(t, 2, item.Ready.Short, "syrup and salt are not in")
+	assert.NotEmpty(t, item.Ready.Tools)
+	key := item.Steps[0].Amounts[0].Key
+	call[Plan](c, "POST", "/api/plan/items/1/weighings", WeighedNow{key, 204, false})
+	begun := c.now
+	item = c.done(0)
+	assert.Nil(t, item.Ready, "it is begun")
+	c.now = c.now.Add(12 * time.Hour)
+	for item.Steps[item.Front.Step].Kind != "stir in" {
+		item = c.done(item.Front.Step)
+	}
+	item = call[Plan](c, "POST", "/api/plan/items/1/done", Done{Step: item.Front.Step, Skip: true}).Items[0]
+	for item.Steps[item.Front.Step].Kind != "bottle" {
+		item = c.done(item.Front.Step)
+	}
+	measured, pulp := 840., 330.
+	assert.Equal(t, "body.bottles", c.refused("POST", "/api/plan/items/1/batch", Bottling{&measured, &pulp, []NewBottle{{2000, "fridge"}}}).Errors[0].Location)
+	item = call[Plan](c, "POST", "/api/plan/items/1/batch", Bottling{&measured, &pulp, []NewBottle{{500, "fridge"}, {300, "freezer"}}}).Items[0]
+	assert.Equal(t, int64(1), item.BatchID)
+	assert.Equal(t, "wash up", item.Steps[item.Front.Step].Kind)
+	status, _, _ := c.send(request("POST", "/api/plan/items/1/batch", Bottling{&measured, nil, []NewBottle{{500, "fridge"}}}))
+	assert.Equal(t, http.StatusConflict, status, "bottled once")
+
+	b := call[Batch](c, "GET", "/api/batches/1", nil)
+	how := map[string]kitchen.UsedLine{}
+	for _, l := range b.Used {
+		how[l.Name] = l
+	}
+	assert.Equal(t, "typed", how["Almonds"].How)
+	assert.Equal(t, 204., how["Almonds"].UsedG)
+	assert.Equal(t, "left out", how["Maple syrup"].How)
+	water := how["Water"]
+	assert.Equal(t, "worked back", water.How)
+	assert.InDelta(t, 900, water.UsedG, 60)
+	assert.Less(t, water.LeastG, water.UsedG)
+	assert.Equal(t, pulp, *b.PulpG)
+	assert.True(t, b.Times[0].DoneAt.Equal(begun), "when it really was")
+	assert.Len(t, call[Shelf](c, "GET", "/api/shelf", nil).Bottles, 2)
+	assert.InDelta(t, 1000-204, call[Pantry](c, "GET", "/api/pantry", nil).Ingredients[0].StockG, .01, "what was really used is out of the pantry")
+	call[Plan](c, "DELETE", "/api/plan/items/1", nil)
+	assert.InDelta(t, 1000-204, call[Pantry](c, "GET", "/api/pantry", nil).Ingredients[0].StockG, .01, "and not twice")
+}
+
+func TestSoyIsNeverLeftRaw(t *testing.T) {
+	t.Parallel()
+	c := weighing(t, "100 g soybeans", "700 g water")
+	drink := call[Drink](c, "GET", "/api/drinks/1", nil)
+	f := drink.Draft
+	f.Heat, f.CookMin = "boil", 15
+	call[Drink](c, "PUT", "/api/drinks/1/draft", Draft{"Soy", f, drink.Revision})
+	call[Plan](c, "POST", "/api/plan/items", NewItem{DrinkID: 1, ReadyBy: "2026-11-26T14:00"})
+	p := call[Plan](c, "GET", "/api/plan", nil)
+	for n, s := range p.Items[1].Steps {
+		if s.Kind == "heat" {
+			refused := c.refused("POST", "/api/plan/items/2/done", Done{Step: n, Skip: true})
+			assert.Contains(t, refused.Errors[0].Message, "never taken raw")
+			return
+		}
+	}
+	t.Fatal("it has no step of heating")
+}
+
+func TestABowlIsDrawnFrom(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	c.begun()
+	call[Pantry](c, "PUT", "/api/pantry/stock/almond", StockOf{1000})
+	p := call[Plan](c, "POST", "/api/bowls", NewBowl{"almond", 300, true})
+	require.Len(t, p.Bowls, 1)
+	bowl := p.Bowls[0]
+	assert.InDelta(t, 300*1.45, bowl.WetG, .01)
+	assert.Equal(t, c.now.Add(36*time.Hour), bowl.Within.UTC())
+	assert.Contains(t, p.Next[0].Title, "Change the water of the almonds")
+	assert.Contains(t, bowl.Enough, "no drink")
+	assert.InDelta(t, 700, call[Pantry](c, "GET", "/api/pantry", nil).Ingredients[0].StockG, .01)
+	c.now = c.now.Add(23 * time.Hour)
+	p = call[Plan](c, "PUT", "/api/bowls/1", BowlChange{FreshWater: true, Fridge: true})
+	assert.Equal(t, c.now, p.Bowls[0].Changed.UTC())
+
+	p = call[Plan](c, "POST", "/api/plan/items", NewItem{DrinkID: 1, StartNow: true, BowlID: 1})
+	assert.Contains(t, p.Items[0].Steps[0].Title, "from the bowl")
+	assert.Contains(t, p.Bowls[0].Enough, "157 g over")
+	assert.Empty(t, p.ToBuy, "what soaks is not bought again")
+	p = call[Plan](c, "POST", "/api/plan/items/1/done", Done{Step: 0})
+	assert.InDelta(t, 157, p.Bowls[0].DryG, .1)
+	p = call[Plan](c, "POST", "/api/plan/items/1/done", Done{Step: 0, Undo: true})
+	assert.InDelta(t, 300, p.Bowls[0].DryG, .1, "given back")
+	call[Plan](c, "POST", "/api/plan/items/1/done", Done{Step: 0})
+	p = call[Plan](c, "POST", "/api/bowls/1/top-up", MoreIn{100})
+	assert.InDelta(t, 257, p.Bowls[0].DryG, .1)
+
+	assert.Equal(t, "body.ingredient", c.refused("POST", "/api/bowls", NewBowl{"hemp", 300, true}).Errors[0].Location)
+	call[Plan](c, "POST", "/api/bowls", NewBowl{"cashew", 300, true})
+	assert.Equal(t, "body.bowlID", c.refused("POST", "/api/plan/items", NewItem{DrinkID: 1, StartNow: true, BowlID: 2}).Errors[0].Location)
+	c.now = c.now.Add(30 * time.Hour)
+	p = call[Plan](c, "GET", "/api/plan", nil)
+	assert.True(t, p.Bowls[0].Past)
+	assert.Equal(t, "body.dryG", c.refused("POST", "/api/bowls/1/top-up", MoreIn{100}).Errors[0].Location)
+	assert.Equal(t, "body.fridge", c.refused("PUT", "/api/bowls/1", BowlChange{}).Errors[0].Location)
+	assert.Len(t, call[Plan](c, "DELETE", "/api/bowls/1", nil).Bowls, 1)
+}
+
+func TestABlockIsMovedAndLetGo(t *testing.T) {
+	t.Parallel()
+	c, p := planned(t)
+	block := p.Items[0].Blocks[1]
+	earlier := block.From.Add(-15 * time.Minute)
+	to := BlockAt{earlier.Format(time.RFC3339)}
+	tried := call[Plan](c, "POST", "/api/plan/items/1/blocks/1/tries", to)
+	assert.True(t, tried.Items[0].Blocks[1].From.Equal(earlier))
+	assert.True(t, c.plan().Blocks[1].From.Equal(block.From), "a try keeps nothing")
+	moved := call[Plan](c, "PUT", "/api/plan/items/1/blocks/1", to)
+	assert.True(t, moved.Items[0].Blocks[1].Pinned)
+	assert.True(t, moved.Items[0].Blocks[0].From.Before(p.Items[0].Blocks[0].From), "the soak before it follows")
+	refused := c.refused("PUT", "/api/plan/items/1/blocks/1", BlockAt{"2026-11-25T03:00"})
+	assert.Equal(t, "body.at", refused.Errors[0].Location)
+	assert.Contains(t, refused.Errors[0].Message, "it can begin from Tue 15:40 to Wed 10:30")
+	assert.True(t, c.plan().Blocks[1].From.Equal(earlier), "it stays where it was")
+	free := call[Plan](c, "DELETE", "/api/plan/items/1/blocks", nil)
+	assert.True(t, free.Items[0].Blocks[1].From.Equal(block.From))
+	c.done(0)
+	assert.Equal(t, "body.at", c.refused("PUT", "/api/plan/items/1/blocks/0", to).Errors[0].Location, "what is begun is not moved")
+}
