@@ -1,6 +1,8 @@
 package formula
 
 import (
+	"fmt"
+
 	"plushladle/core/extract"
 	"plushladle/core/ingredient"
 )
@@ -24,6 +26,14 @@ type Raw struct {
 	WarmestC float64
 	Warmest  string // the step or the ingredient that gets that warm
 	Kept     bool   // whether the mark holds
+}
+
+// Words say whether the mark holds, and what gets warmest.
+func (r Raw) Words() string {
+	if r.Kept {
+		return fmt.Sprintf("Raw by your %s °C: the warmest is %s, %.0f °C.", figure(r.LimitC), r.Warmest, r.WarmestC)
+	}
+	return fmt.Sprintf("Not raw by your %s °C: %s gets to %.0f °C.", figure(r.LimitC), r.Warmest, r.WarmestC)
 }
 
 // blendingWarmsC is what the blender warms a load by in all.

@@ -126,6 +126,9 @@ func notes(r *formula.Reckoning) []string {
 		contains = "Contains " + strings.Join(r.Allergens, ", ") + "."
 	}
 	out := []string{contains}
+	if r.Raw != nil {
+		out = append(out, r.Raw.Words())
+	}
 	if r.Keeps.Known() {
 		out = append(out, fmt.Sprintf("Keeps %.2g days in the fridge by the cautious school, %.2g by custom. Shake first. Smell, fizz, slime or bulging: out, whatever the date.", r.Keeps.CautiousDays, r.Keeps.CustomaryDays))
 	}

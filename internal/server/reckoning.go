@@ -51,10 +51,8 @@ type Reckoning struct {
 
 // RawFigure is a drink marked raw, held against the cook's own limit.
 type RawFigure struct {
-	LimitC   float64 `json:"limitC"`
-	WarmestC float64 `json:"warmestC"`
-	Warmest  string  `json:"warmest" doc:"the step or the ingredient that gets that warm"`
-	Kept     bool    `json:"kept" doc:"whether the mark holds"`
+	Kept  bool   `json:"kept" doc:"whether the mark holds"`
+	Words string `json:"words" doc:"and what gets warmest"`
 }
 
 // LineFigure is one line at the drink's size.
@@ -203,8 +201,7 @@ func present(d *formula.Drink, keys []string, lineErrors []error, r *formula.Rec
 		ForWhom: presentForWhom(r.ForWhom), Chill: ChillFigure(r.Chill), LeftoverML: r.LeftoverML, SteamG: r.SteamG, FoamG: r.FoamG,
 	}
 	if r.Raw != nil {
-		raw := RawFigure(*r.Raw)
-		out.Raw = &raw
+		out.Raw = &RawFigure{r.Raw.Kept, r.Raw.Words()}
 	}
 	if r.Drink == nil {
 		return out

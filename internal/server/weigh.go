@@ -96,6 +96,7 @@ type Overshoot struct {
 	Key        string  `json:"key"`
 	Name       string  `json:"name"`
 	OverG      float64 `json:"overG"`
+	UsedG      float64 `json:"usedG" doc:"what is in"`
 	AsItIs     string  `json:"asItIs" doc:"what the drink comes to where it is left"`
 	CanRescale bool    `json:"canRescale" doc:"something is still to come that can follow"`
 	Rescaled   string  `json:"rescaled" doc:"what the drink comes to where that follows"`
@@ -111,7 +112,7 @@ func overshoot(steps []kitchen.PlanStep, f *Front, d *formula.Drink, r *formula.
 		return nil
 	}
 	a := step.Amounts[at]
-	out := Overshoot{Key: a.Key, Name: a.Name, OverG: a.Used.OffBy}
+	out := Overshoot{Key: a.Key, Name: a.Name, OverG: a.Used.OffBy, UsedG: a.Used.MassG}
 	asUsed := d.AsUsed(r, usedG(steps))
 	if taken, err := asUsed.Reckon(); err == nil {
 		out.AsItIs = comesTo(formula.Apart(r, taken))

@@ -1,7 +1,7 @@
 import { keepPreviousData, replaceEqualDeep, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useRef } from 'react'
 import { answer, api } from './client'
-import type { Formula, Kitchen, NewBatch, Pantry, Plan, Reckoning, Timers } from './schema'
+import type { Formula, Kitchen, NewBatch, Pantry, Plan, Reckoning, ScaleNow, Timers } from './schema'
 
 export const useKitchen = () => useQuery({ queryKey: ['kitchen'], queryFn: () => answer(api.GET('/api/kitchen')) })
 
@@ -109,9 +109,28 @@ export function useFollow() {
       client.invalidateQueries({ queryKey: ['plan'] })
       client.invalidateQueries({ queryKey: ['timers'] })
     }
+    changes.addEventListener('scale', (e) => client.setQueryData(['scale'], JSON.parse(e.data) as ScaleNow))
     return () => changes.close()
   }, [client])
 }
+
+/** useScale is what the scale shows; it is told of by useFollow from then on. */
+export const useScale = () => useQuery({ queryKey: ['scale'], queryFn: () => answer(api.GET('/api/scale')) })
+
+/** useScaleChange does something to the scale. */
+export function useScaleChange<In>(change: (input: In) => Promise<ScaleNow>) {
+  const client = useQueryClient()
+  return useMutation({
+    mutationFn: change,
+    onSuccess: (scale) => client.setQueryData(['scale'], scale),
+  })
+}
+
+export const useBatch = (id: number) =>
+  useQuery({
+    queryKey: ['batch', id],
+    queryFn: () => answer(api.GET('/api/batches/{id}', { params: { path: { id } } })),
+  })
 
 /** useTimers asks for the timers again and again: soon where one is about to ring. */
 export const useTimers = () =>
@@ -137,7 +156,7 @@ export function usePlanChange<In>(change: (input: In) => Promise<Plan>) {
     mutationFn: change,
     onSuccess: (plan) => {
       client.setQueryData(['plan'], plan)
-      client.invalidateQueries({ queryKey: ['pantry'] })
+      for (const key of ['pantry', 'shelf']) client.invalidateQueries({ queryKey: [key] })
     },
   })
 }

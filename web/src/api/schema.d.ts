@@ -4,6 +4,23 @@
  */
 
 export interface paths {
+    "/api/batches/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How a drink was really made */
+        get: operations["batch"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/blends": {
         parameters: {
             query?: never;
@@ -66,6 +83,58 @@ export interface paths {
         put?: never;
         /** Throw a bottle out, and why */
         post: operations["throw-out"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bowls": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a lot in to soak, to draw from */
+        post: operations["start-bowl"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bowls/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change a bowl's water, or where it stands */
+        put: operations["change-bowl"];
+        post?: never;
+        /** Take a bowl away: used up or thrown out */
+        delete: operations["end-bowl"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bowls/{id}/top-up": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put more into a bowl */
+        post: operations["top-up-bowl"];
         delete?: never;
         options?: never;
         head?: never;
@@ -606,6 +675,74 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plan/items/{id}/batch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bottle a cooked drink, and record how it was made */
+        post: operations["bottle-item"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/items/{id}/blocks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Let the planner place all blocks again */
+        delete: operations["free-blocks"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/items/{id}/blocks/{block}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Begin a block of work at another time */
+        put: operations["move-block"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/items/{id}/blocks/{block}/tries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What the plan would be with a block moved */
+        post: operations["try-block"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plan/items/{id}/done": {
         parameters: {
             query?: never;
@@ -615,8 +752,25 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Say that a step was done, and plan the rest anew */
+        /** Say that a step was done or left out, and plan the rest anew */
         post: operations["step-done"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/items/{id}/rescale": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Let what is still to come follow an amount that is over or under */
+        post: operations["rescale"];
         delete?: never;
         options?: never;
         head?: never;
@@ -640,6 +794,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plan/items/{id}/weighings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take down what really went in */
+        post: operations["weigh"];
+        /** Forget what went in of an amount */
+        delete: operations["unweigh"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/reckonings": {
         parameters: {
             query?: never;
@@ -651,6 +823,125 @@ export interface paths {
         put?: never;
         /** Reckon a drink */
         post: operations["reckon"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scale": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the scale shows, and what is weighed on it */
+        get: operations["scale"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scale/amount": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Weigh another amount next */
+        post: operations["choose-amount"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scale/connect": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read the scale for a planned drink */
+        post: operations["connect-scale"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scale/disconnect": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read the scale no more */
+        post: operations["disconnect-scale"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scale/stand-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Pour onto the stand-in scale, or pull its plug */
+        post: operations["drive-stand-in"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scale/take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take down what the scale shows as it is */
+        post: operations["take-reading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scale/tare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Make what lies on the scale the new zero */
+        post: operations["tare-scale"];
         delete?: never;
         options?: never;
         head?: never;
@@ -814,6 +1105,27 @@ export interface components {
             /** Format: double */
             to: number;
         };
+        Batch: {
+            /** Format: date-time */
+            createdAt: string;
+            /** Format: int64 */
+            drinkID: number;
+            drinkName: string;
+            /** Format: double */
+            forecastML: number;
+            /** Format: int64 */
+            id: number;
+            madeOn: string;
+            /** Format: double */
+            measuredML?: number;
+            /** Format: double */
+            pulpG?: number;
+            times: components["schemas"]["StepTaken"][];
+            /** @description empty where it was not cooked step by step */
+            used: components["schemas"]["UsedLine"][];
+            /** Format: int64 */
+            version: number;
+        };
         Blended: {
             /** Format: double */
             aG: number;
@@ -828,8 +1140,25 @@ export interface components {
             /** Format: double */
             solidsPct: number;
         };
+        Block: {
+            /** @description something of it is done, so that it stays where it was */
+            begun: boolean;
+            /** Format: date-time */
+            from: string;
+            /** @description at a time of the cook's own */
+            pinned: boolean;
+            /** Format: date-time */
+            to: string;
+            words: string;
+        };
+        BlockAt: {
+            /** @description by the kitchen's clock, 2026-11-28T09:00, or with an offset */
+            at: string;
+        };
         Bottle: {
             allergens: string[];
+            /** Format: int64 */
+            batchID: number;
             /**
              * Format: int64
              * @description 0 on its last day, negative once past
@@ -883,10 +1212,81 @@ export interface components {
             /** Format: double */
             volumeML: number;
         };
+        Bottling: {
+            bottles: components["schemas"]["NewBottle"][];
+            /**
+             * Format: double
+             * @description what it gave, if it was measured
+             */
+            measuredML?: number;
+            /**
+             * Format: double
+             * @description the wet pulp, if it was weighed
+             */
+            pulpG?: number;
+        };
         Bought: {
             ingredient: string;
             /** Format: double */
             massG: number;
+        };
+        Bowl: {
+            /**
+             * Format: date-time
+             * @description its water, before the quiet hours where it would fall into them
+             */
+            changeBy: string;
+            /**
+             * Format: date-time
+             * @description its water, last
+             */
+            changed: string;
+            /**
+             * Format: double
+             * @description what is left, as it was dry
+             */
+            dryG: number;
+            /** @description how far it goes for what is planned, in words */
+            enough: string;
+            fridge: boolean;
+            /** Format: int64 */
+            id: number;
+            /** @description its id */
+            ingredient: string;
+            name: string;
+            /** @description it is beyond its time */
+            past: boolean;
+            /**
+             * Format: date-time
+             * @description from when it has soaked long enough
+             */
+            ready: string;
+            /**
+             * Format: double
+             * @description dry, missing for what is planned
+             */
+            shortG: number;
+            /** Format: date-time */
+            since: string;
+            /**
+             * Format: double
+             * @description what it needs to swell in; 0 where it is not known
+             */
+            vesselML: number;
+            /**
+             * Format: double
+             * @description what is left, drained
+             */
+            wetG: number;
+            /**
+             * Format: date-time
+             * @description until when it is to be used
+             */
+            within: string;
+        };
+        BowlChange: {
+            freshWater: boolean;
+            fridge: boolean;
         };
         Caution: {
             code: string;
@@ -983,6 +1383,8 @@ export interface components {
             value: number;
         };
         Done: {
+            /** @description it is left out; what goes in at it does not go in */
+            skip?: boolean;
             /** Format: int64 */
             step: number;
             undo: boolean;
@@ -1040,6 +1442,22 @@ export interface components {
              * @description 0 where it is not known
              */
             weightKG: number;
+        };
+        Drive: {
+            /**
+             * Format: double
+             * @description how fast; 0 for a usual hand
+             */
+            gPerS?: number;
+            /** @description everything off */
+            lift?: boolean;
+            plug?: boolean;
+            /**
+             * Format: double
+             * @description less than nothing is taken off
+             */
+            pourG?: number;
+            unplug?: boolean;
         };
         ErrorDetail: {
             /** @description Where the error occurred, e.g. 'body.items[3].tags' or 'path.thing-id' */
@@ -1101,6 +1519,13 @@ export interface components {
             /** Format: double */
             sugarsG: number;
         };
+        ForAmount: {
+            key: string;
+        };
+        ForItem: {
+            /** Format: int64 */
+            itemID: number;
+        };
         ForWhom: {
             name: string;
             not: boolean;
@@ -1140,6 +1565,12 @@ export interface components {
              * @description cups a day, where sized by days
              */
             perDay: number;
+            portions?: components["schemas"]["Portion"][];
+            /**
+             * Format: double
+             * @description the cook's own limit of a drink marked raw, °C; 0 where it is not
+             */
+            rawC: number;
             /**
              * Format: double
              * @description 0 for the usual serving of its style
@@ -1176,13 +1607,25 @@ export interface components {
             system: "us" | "metric" | "au" | "imperial";
             /**
              * Format: double
+             * @description what a minute in the blender warms by, °C; 0 for the usual
+             */
+            warmsC: number;
+            /**
+             * Format: double
              * @description temperature of the grinding water, °C
              */
             waterC: number;
         };
         Front: {
+            /**
+             * Format: int64
+             * @description the first of the step's amounts that is still to be weighed; -1 where none is
+             */
+            amount: number;
             /** Format: int64 */
             of: number;
+            /** @description what to do about an amount that is over */
+            over?: components["schemas"]["Overshoot"];
             /**
              * Format: int64
              * @description its place among the steps that need hands, from 1
@@ -1424,6 +1867,14 @@ export interface components {
             reached: components["schemas"]["Figures"];
             unmet: string[];
         };
+        MoreIn: {
+            /** Format: double */
+            dryG: number;
+        };
+        Named: {
+            id: string;
+            name: string;
+        };
         NewBatch: {
             bottles: components["schemas"]["NewBottle"][];
             madeOn: string;
@@ -1439,14 +1890,28 @@ export interface components {
             /** Format: double */
             volumeML: number;
         };
+        NewBowl: {
+            /** Format: double */
+            dryG: number;
+            fridge: boolean;
+            /** @description its id */
+            ingredient: string;
+        };
         NewDrink: {
             name: string;
         };
         NewItem: {
+            /**
+             * Format: int64
+             * @description the bowl its base is drawn from; 0 for none
+             */
+            bowlID?: number;
             /** Format: int64 */
             drinkID: number;
-            /** @description by the kitchen's clock, 2026-11-28T09:00, or with an offset */
+            /** @description by the kitchen's clock, 2026-11-28T09:00, or with an offset; not looked at where it starts now */
             readyBy: string;
+            /** @description begun at once, and ready as soon as it can be */
+            startNow?: boolean;
         };
         NewTimer: {
             /**
@@ -1459,8 +1924,16 @@ export interface components {
         NextStep: {
             /** Format: date-time */
             at: string;
+            /**
+             * Format: int64
+             * @description 0 where it is of a drink
+             */
+            bowlID: number;
             drink: string;
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description 0 where it is of a bowl
+             */
             itemID: number;
             late: boolean;
             /** Format: int64 */
@@ -1514,6 +1987,23 @@ export interface components {
         OnBench: {
             formula: components["schemas"]["Formula"];
             name: string;
+        };
+        Overshoot: {
+            /** @description what the drink comes to where it is left */
+            asItIs: string;
+            /** @description something is still to come that can follow */
+            canRescale: boolean;
+            key: string;
+            name: string;
+            /** Format: double */
+            overG: number;
+            /** @description what the drink comes to where that follows */
+            rescaled: string;
+            /**
+             * Format: double
+             * @description what is in
+             */
+            usedG: number;
         };
         OwnMeasure: {
             name: string;
@@ -1630,6 +2120,8 @@ export interface components {
         Plan: {
             /** @description when it runs */
             blender: components["schemas"]["Stretch"][];
+            /** @description what soaks to be drawn from */
+            bowls: components["schemas"]["Bowl"][];
             /** @description the path of the calendar */
             calendar: string;
             /**
@@ -1648,6 +2140,8 @@ export interface components {
             now: string;
             /** @description when nothing needs hands */
             quiet: components["schemas"]["Stretch"][];
+            /** @description what can stand in a bowl */
+            soakable: components["schemas"]["Named"][];
             /** Format: date-time */
             to: string;
             toBuy: components["schemas"]["ToBuy"][];
@@ -1660,17 +2154,46 @@ export interface components {
             volumeML: number;
         };
         PlanAmount: {
+            /** Format: double */
+            highG: number;
+            /** @description the same however often it is planned */
+            key: string;
+            /** @description the key of its line */
+            line: string;
             /**
              * Format: double
-             * @description of that in each load; 0 where it goes in as one
+             * @description from here on it is near enough; 0 with highG 0 for what was left open
              */
-            loadG: number;
+            lowG: number;
             /** Format: double */
             massG: number;
             name: string;
+            /** @description no amount was given: what goes in is taken down */
+            open: boolean;
+            /** @description counted when it went to soak; weighs what it took up besides */
+            soaked: boolean;
             text: string;
+            /** @description absent until it is weighed */
+            used?: components["schemas"]["Weighed"];
+            /**
+             * Format: double
+             * @description of its mass, what it took up
+             */
+            wetG: number;
         };
         PlanItem: {
+            /**
+             * Format: int64
+             * @description once it is bottled; 0 before
+             */
+            batchID: number;
+            /** @description its work, in goes */
+            blocks: components["schemas"]["Block"][];
+            /**
+             * Format: int64
+             * @description the bowl its base is drawn from; 0 for none
+             */
+            bowlID: number;
             /** Format: int64 */
             drinkID: number;
             /** @description it soaks in the fridge, since the bench left no time that fits */
@@ -1684,6 +2207,8 @@ export interface components {
             /** Format: double */
             ml: number;
             name: string;
+            /** @description what to have out; absent once it is begun */
+            ready?: components["schemas"]["ReadyList"];
             /** Format: date-time */
             readyBy: string;
             steps: components["schemas"]["PlanStep"][];
@@ -1704,15 +2229,27 @@ export interface components {
              * @description the earliest end that still is long enough
              */
             least: string;
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description which filling of the jug, from 1; 0 where it is not filled
+             */
+            load: number;
+            /**
+             * Format: int64
+             * @description fillings of the jug or of the strainer
+             */
             loads: number;
             /**
              * Format: date-time
              * @description the latest end that still is not too long
              */
             most: string;
+            /** @description why it must not be left out; empty where it may be */
+            never: string;
             /** @description what right looks like */
             right: string;
+            /** @description left out, at the time it is marked done */
+            skipped: boolean;
             /** Format: date-time */
             start: string;
             /**
@@ -1742,9 +2279,34 @@ export interface components {
             /** Format: double */
             byVolume: number;
         };
+        RawFigure: {
+            /** @description whether the mark holds */
+            kept: boolean;
+            /** @description and what gets warmest */
+            words: string;
+        };
         ReadyBy: {
             /** @description by the kitchen's clock, 2026-11-28T09:00, or with an offset */
             readyBy: string;
+        };
+        ReadyLine: {
+            name: string;
+            /** Format: double */
+            needG: number;
+            /**
+             * Format: double
+             * @description what is missing, by the pantry; 0 where it is there
+             */
+            shortG: number;
+        };
+        ReadyList: {
+            lines: components["schemas"]["ReadyLine"][];
+            /**
+             * Format: int64
+             * @description how many of the lines are not all there
+             */
+            short: number;
+            tools: string[];
         };
         Reckoning: {
             allergens: string[];
@@ -1785,6 +2347,8 @@ export interface components {
             /** Format: double */
             pulpG: number;
             ratio?: components["schemas"]["RatioFigure"];
+            /** @description absent where it is not marked raw */
+            raw?: components["schemas"]["RawFigure"];
             /** @description false where there is nothing to reckon, or the base is refused */
             reckoned: boolean;
             /** Format: double */
@@ -1803,6 +2367,9 @@ export interface components {
             /** Format: double */
             waterActivity: number;
         };
+        Rescale: {
+            key: string;
+        };
         Rung: {
             /** Format: double */
             fatPct: number;
@@ -1817,6 +2384,59 @@ export interface components {
             sweetG: number;
             /** Format: double */
             waterG: number;
+        };
+        ScaleNow: {
+            /** @description its name */
+            amount: string;
+            connected: boolean;
+            /**
+             * Format: int64
+             * @description that it reads to
+             */
+            decimals: number;
+            /**
+             * Format: double
+             * @description how far the bar is filled
+             */
+            fillPct: number;
+            /** Format: double */
+            highPct: number;
+            /**
+             * Format: int64
+             * @description the planned drink it weighs for; 0 for none
+             */
+            itemID: number;
+            /** @description the amount on it; empty where all of the step is weighed */
+            key: string;
+            /**
+             * Format: double
+             * @description where the band lies on it
+             */
+            lowPct: number;
+            /**
+             * Format: double
+             * @description of the amount so far
+             */
+            massG: number;
+            name: string;
+            /** @description what happened to the scale; empty where all is well */
+            note: string;
+            /** @description it is not a real one: the screen pours onto it */
+            standIn: boolean;
+            steady: boolean;
+            /**
+             * Format: double
+             * @description 0 for what was left open
+             */
+            targetG: number;
+            /**
+             * Format: double
+             * @description to the target; negative where over
+             */
+            toGoG: number;
+            unit: string;
+            /** @enum {string} */
+            verdict: "nothing" | "under" | "within" | "over";
         };
         Second: {
             /** Format: double */
@@ -1852,6 +2472,17 @@ export interface components {
             formula: components["schemas"]["Formula"];
             name: string;
             reckoning: components["schemas"]["Reckoning"];
+        };
+        StepTaken: {
+            /** Format: date-time */
+            doneAt: string;
+            /**
+             * Format: date-time
+             * @description when it was to begin
+             */
+            planned: string;
+            skipped: boolean;
+            title: string;
         };
         StockOf: {
             /** Format: double */
@@ -2029,6 +2660,30 @@ export interface components {
         TypedLine: {
             text: string;
         };
+        UsedLine: {
+            /**
+             * Format: date-time
+             * @description when it was weighed
+             */
+            at?: string;
+            /** @enum {string} */
+            how: "scale" | "typed" | "as planned" | "left out" | "worked back" | "not known";
+            /** Format: double */
+            largestG: number;
+            /**
+             * Format: double
+             * @description where it was worked back
+             */
+            leastG: number;
+            name: string;
+            /**
+             * Format: double
+             * @description 0 where no amount was given
+             */
+            plannedG: number;
+            /** Format: double */
+            usedG: number;
+        };
         Version: {
             /** Format: date-time */
             created: string;
@@ -2039,6 +2694,33 @@ export interface components {
         };
         VersionNote: {
             note: string;
+        };
+        Weighed: {
+            /** Format: date-time */
+            at: string;
+            /** @enum {string} */
+            by: "scale" | "typed";
+            /** Format: double */
+            massG: number;
+            /**
+             * Format: double
+             * @description over its target; negative where under
+             */
+            offByG: number;
+            /** @description near enough, or taken as it is */
+            settled: boolean;
+            /** @enum {string} */
+            verdict: "nothing" | "under" | "within" | "over";
+        };
+        WeighedNow: {
+            key: string;
+            /**
+             * Format: double
+             * @description above 0, to 100 kg
+             */
+            massG: number;
+            /** @description as it is, though over or under */
+            taken?: boolean;
         };
         Why: {
             why: string;
@@ -2052,9 +2734,15 @@ export interface components {
 }
 export type Addition = components['schemas']['Addition'];
 export type Band = components['schemas']['Band'];
+export type Batch = components['schemas']['Batch'];
 export type Blended = components['schemas']['Blended'];
+export type Block = components['schemas']['Block'];
+export type BlockAt = components['schemas']['BlockAt'];
 export type Bottle = components['schemas']['Bottle'];
+export type Bottling = components['schemas']['Bottling'];
 export type Bought = components['schemas']['Bought'];
+export type Bowl = components['schemas']['Bowl'];
+export type BowlChange = components['schemas']['BowlChange'];
 export type Caution = components['schemas']['Caution'];
 export type ChillFigure = components['schemas']['ChillFigure'];
 export type Compared = components['schemas']['Compared'];
@@ -2068,10 +2756,13 @@ export type Draft = components['schemas']['Draft'];
 export type Drink = components['schemas']['Drink'];
 export type DrinkName = components['schemas']['DrinkName'];
 export type Drinker = components['schemas']['Drinker'];
+export type Drive = components['schemas']['Drive'];
 export type ErrorDetail = components['schemas']['ErrorDetail'];
 export type ErrorModel = components['schemas']['ErrorModel'];
 export type Exported = components['schemas']['Exported'];
 export type Figures = components['schemas']['Figures'];
+export type ForAmount = components['schemas']['ForAmount'];
+export type ForItem = components['schemas']['ForItem'];
 export type ForWhom = components['schemas']['ForWhom'];
 export type Formula = components['schemas']['Formula'];
 export type Front = components['schemas']['Front'];
@@ -2086,8 +2777,11 @@ export type Ladder = components['schemas']['Ladder'];
 export type Line = components['schemas']['Line'];
 export type LineFigure = components['schemas']['LineFigure'];
 export type Matched = components['schemas']['Matched'];
+export type MoreIn = components['schemas']['MoreIn'];
+export type Named = components['schemas']['Named'];
 export type NewBatch = components['schemas']['NewBatch'];
 export type NewBottle = components['schemas']['NewBottle'];
+export type NewBowl = components['schemas']['NewBowl'];
 export type NewDrink = components['schemas']['NewDrink'];
 export type NewItem = components['schemas']['NewItem'];
 export type NewTimer = components['schemas']['NewTimer'];
@@ -2097,6 +2791,7 @@ export type Nudged = components['schemas']['Nudged'];
 export type NudgedLine = components['schemas']['NudgedLine'];
 export type Nutrition = components['schemas']['Nutrition'];
 export type OnBench = components['schemas']['OnBench'];
+export type Overshoot = components['schemas']['Overshoot'];
 export type OwnMeasure = components['schemas']['OwnMeasure'];
 export type OwnRow = components['schemas']['OwnRow'];
 export type PackPrice = components['schemas']['PackPrice'];
@@ -2113,14 +2808,20 @@ export type PlanStep = components['schemas']['PlanStep'];
 export type Portion = components['schemas']['Portion'];
 export type Poured = components['schemas']['Poured'];
 export type RatioFigure = components['schemas']['RatioFigure'];
+export type RawFigure = components['schemas']['RawFigure'];
 export type ReadyBy = components['schemas']['ReadyBy'];
+export type ReadyLine = components['schemas']['ReadyLine'];
+export type ReadyList = components['schemas']['ReadyList'];
 export type Reckoning = components['schemas']['Reckoning'];
+export type Rescale = components['schemas']['Rescale'];
 export type Rung = components['schemas']['Rung'];
+export type ScaleNow = components['schemas']['ScaleNow'];
 export type Second = components['schemas']['Second'];
 export type Shelf = components['schemas']['Shelf'];
 export type SoakFigure = components['schemas']['SoakFigure'];
 export type Split = components['schemas']['Split'];
 export type SplitDrink = components['schemas']['SplitDrink'];
+export type StepTaken = components['schemas']['StepTaken'];
 export type StockOf = components['schemas']['StockOf'];
 export type Stretch = components['schemas']['Stretch'];
 export type Suggestion = components['schemas']['Suggestion'];
@@ -2139,11 +2840,45 @@ export type Tried = components['schemas']['Tried'];
 export type Turn = components['schemas']['Turn'];
 export type Turned = components['schemas']['Turned'];
 export type TypedLine = components['schemas']['TypedLine'];
+export type UsedLine = components['schemas']['UsedLine'];
 export type Version = components['schemas']['Version'];
 export type VersionNote = components['schemas']['VersionNote'];
+export type Weighed = components['schemas']['Weighed'];
+export type WeighedNow = components['schemas']['WeighedNow'];
 export type Why = components['schemas']['Why'];
 export type $defs = Record<string, never>;
 export interface operations {
+    batch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Batch"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     blend: {
         parameters: {
             query?: never;
@@ -2265,6 +3000,140 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Bottle"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "start-bowl": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewBowl"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Plan"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "change-bowl": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BowlChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Plan"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "end-bowl": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Plan"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "top-up-bowl": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoreIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Plan"];
                 };
             };
             /** @description Error */
@@ -3513,6 +4382,144 @@ export interface operations {
             };
         };
     };
+    "bottle-item": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Bottling"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Plan"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "free-blocks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Plan"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "move-block": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                block: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BlockAt"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Plan"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "try-block": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                block: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BlockAt"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Plan"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "step-done": {
         parameters: {
             query?: never;
@@ -3525,6 +4532,41 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Done"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Plan"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    rescale: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Rescale"];
             };
         };
         responses: {
@@ -3583,6 +4625,74 @@ export interface operations {
             };
         };
     };
+    weigh: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WeighedNow"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Plan"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    unweigh: {
+        parameters: {
+            query: {
+                key: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Plan"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     reckon: {
         parameters: {
             query?: never;
@@ -3603,6 +4713,221 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Reckoning"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    scale: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScaleNow"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "choose-amount": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ForAmount"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScaleNow"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "connect-scale": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ForItem"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScaleNow"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "disconnect-scale": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScaleNow"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "drive-stand-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Drive"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScaleNow"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "take-reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Plan"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "tare-scale": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScaleNow"];
                 };
             };
             /** @description Error */

@@ -11,6 +11,7 @@ const help = [
   ['Alt+↑, Alt+↓', 'move the line you are on'],
   ['Ctrl+Z, Ctrl+Y', 'undo, redo'],
   ['Space in Cook', 'the step is done'],
+  ['T in Cook', 'tare the scale'],
   ['P and 1 to 9 in Cook', 'hold the last timer; hold a timer by its number, or answer it'],
   ['F1', 'show these keys'],
 ]

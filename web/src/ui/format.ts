@@ -39,6 +39,9 @@ export function toMoney(v: number, currency: string): string {
   }
 }
 
+/** toFixed writes a figure to as many decimals as a scale reads to. */
+export const toFixed = (v: number, decimals: number) => number(decimals, decimals).format(v)
+
 const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric' })
 const dayAndMonth = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })
 const month = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' })

@@ -118,6 +118,12 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
             reckoned={r?.reckoned ?? false}
             onOpen={setWork}
           />
+          {r?.raw && <p className="text-center text-[15px]">{r.raw.words}</p>}
+          {(bench.draft.formula.portions ?? []).length > 0 && (
+            <p className="text-center text-[15px] text-mute">
+              Once finished, divided into {bench.draft.formula.portions?.map((p) => p.name).join(' and ')}.
+            </p>
+          )}
         </div>
         {r && <Dials r={r} bench={turnable} onDetails={() => setSheet('details')} />}
       </div>

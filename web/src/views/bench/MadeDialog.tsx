@@ -1,25 +1,15 @@
-import { Plus, Trash2 } from 'lucide-react'
 import { type FormEvent, useState } from 'react'
 import { useLocation } from 'wouter'
 import { Refused } from '../../api/client'
 import { useKitchen, useMakeBatch, useReckoning } from '../../api/hooks'
-import type { Keeps, NewBottle, Reckoning } from '../../api/schema'
-import { Button, IconButton } from '../../ui/Button'
+import type { Reckoning } from '../../api/schema'
+import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
 import { ErrorText, Field } from '../../ui/Field'
-import { toDayAndMonth, toMillilitres } from '../../ui/format'
-import { Select } from '../../ui/Select'
+import { toMillilitres } from '../../ui/format'
+import { asNumber } from '../../ui/NumberField'
+import { BottleRows, BottlingCare, oneBottle, toBottles } from '../bottling/BottleRows'
 import type { BenchDraft } from './useDraft'
-
-const places = [
-  { value: 'fridge', label: 'Fridge' },
-  { value: 'freezer', label: 'Freezer' },
-]
-
-/** Filling is a bottle in the form; its volume as typed. */
-type Filling = { key: number; volume: string; place: NewBottle['place'] }
-
-const asNumber = (typed: string) => Number(typed.replace(',', '.'))
 
 /** MadeDialog marks the drink as made and puts it into bottles. */
 export function MadeDialog({
@@ -34,9 +24,7 @@ export function MadeDialog({
   const kitchen = useKitchen()
   const [madeOn, setMadeOn] = useState<string>()
   const [measured, setMeasured] = useState('')
-  const [bottles, setBottles] = useState<Filling[]>([
-    { key: 0, volume: String(Math.floor(expected.drinkML)), place: 'fridge' },
-  ])
+  const [bottles, setBottles] = useState(() => oneBottle(expected.drinkML))
   const make = useMakeBatch(bench.kept.id)
   const [, go] = useLocation()
   const [unsaved, setUnsaved] = useState(false)
@@ -55,13 +43,11 @@ export function MadeDialog({
       {
         madeOn: day,
         measuredML: measured.trim() === '' ? undefined : asNumber(measured),
-        bottles: bottles.map((b) => ({ volumeML: asNumber(b.volume), place: b.place })),
+        bottles: toBottles(bottles),
       },
       { onSuccess: () => go('/shelf') },
     )
   }
-  const set = (key: number, change: Partial<Filling>) =>
-    setBottles(bottles.map((b) => (b.key === key ? { ...b, ...change } : b)))
 
   return (
     <Dialog
@@ -90,24 +76,13 @@ export function MadeDialog({
             error={refused?.fields.measuredML && 'Enter a volume from 1 mL, or leave it empty.'}
           />
         </div>
-        <ul aria-label="Bottles" className="grid gap-2">
-          {bottles.map((b, n) => (
-            <BottleRow
-              key={b.key}
-              n={n}
-              bottle={b}
-              keeps={(reckoning.data ?? expected).keeps}
-              error={refused?.fields[`bottles[${n}].volumeML`]}
-              onChange={(change) => set(b.key, change)}
-              onRemove={bottles.length > 1 ? () => setBottles(bottles.filter((o) => o !== b)) : undefined}
-            />
-          ))}
-        </ul>
+        <BottleRows
+          bottles={bottles}
+          keeps={(reckoning.data ?? expected).keeps}
+          fields={refused?.fields ?? {}}
+          onChange={setBottles}
+        />
         <div>
-          <Button onClick={() => setBottles([...bottles, { key: Date.now(), volume: '', place: 'fridge' }])}>
-            <Plus size={18} aria-hidden /> Another bottle
-          </Button>
-          <ErrorText id="bottles-error">{refused?.fields.bottles}</ErrorText>
           {unsaved && (
             <ErrorText id="unsaved-error">The drink could not be saved first, so nothing was bottled.</ErrorText>
           )}
@@ -115,10 +90,7 @@ export function MadeDialog({
             <ErrorText id="make-error">{refused.message}</ErrorText>
           )}
         </div>
-        <p className="text-sm text-mute">
-          Clean hands, and bottles and cloth boiled and dried. Leave a tenth of a bottle empty in the freezer: water
-          swells, and full glass cracks. Shake before use.
-        </p>
+        <BottlingCare />
         <div className="flex justify-end gap-2">
           <Button onClick={onClose}>Not yet</Button>
           <Button primary type="submit" disabled={make.isPending}>
@@ -127,54 +99,5 @@ export function MadeDialog({
         </div>
       </form>
     </Dialog>
-  )
-}
-
-type RowProps = {
-  n: number
-  bottle: Filling
-  keeps?: Keeps
-  error?: string
-  onChange: (change: Partial<Filling>) => void
-  onRemove?: () => void
-}
-
-function BottleRow({ n, bottle, keeps, error, onChange, onRemove }: RowProps) {
-  const until = bottle.place === 'freezer' ? keeps?.freezerUseBy : keeps?.useBy
-  return (
-    <li>
-      <div className="flex items-end gap-2">
-        <Field
-          label={`Bottle ${n + 1}`}
-          unit="mL"
-          inputMode="decimal"
-          className="w-32"
-          value={bottle.volume}
-          onChange={(e) => onChange({ volume: e.target.value })}
-        />
-        <Select
-          label="in the"
-          value={bottle.place}
-          choices={places}
-          onChange={(v) => onChange({ place: v as NewBottle['place'] })}
-        />
-        {onRemove && (
-          <IconButton label={`Remove bottle ${n + 1}`} className="mb-1 ml-auto" onClick={onRemove}>
-            <Trash2 size={18} aria-hidden />
-          </IconButton>
-        )}
-      </div>
-      <ErrorText id={`bottle-${bottle.key}-error`}>{error && 'Enter a volume from 1 mL.'}</ErrorText>
-      {keeps && until && (
-        <p className="mt-1 text-[15px]">
-          use by <b>{toDayAndMonth(until)}</b>
-          <span className="text-mute">
-            {bottle.place === 'freezer'
-              ? '; then thaw in the fridge and use within 2 days'
-              : `: ${keeps.reasons.join('; ')}`}
-          </span>
-        </p>
-      )}
-    </li>
   )
 }

@@ -7,6 +7,7 @@ import type { Plan, PlanItem } from '../../api/schema'
 import { useKeys } from '../../app/keys'
 import { ErrorText } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
+import { BottlingDialog } from './BottlingDialog'
 import { StepCard } from './StepCard'
 import { TimerRow } from './TimerRow'
 import { useAwake } from './useAwake'
@@ -54,25 +55,39 @@ function NothingToCook() {
 
 function AtWork({ item }: { item: PlanItem }) {
   const [problem, setProblem] = useState<string>()
-  const mark = usePlanChange((body: { step: number; undo: boolean }) =>
+  const [bottling, setBottling] = useState(false)
+  const mark = usePlanChange((body: { step: number; undo: boolean; skip?: boolean }) =>
     answer(api.POST('/api/plan/items/{id}/done', { params: { path: { id: item.id } }, body })),
   )
   const front = item.front
-  const set = (step: number, undo: boolean) => {
+  const set = (step: number, how: { undo?: boolean; skip?: boolean }) => {
     if (step < 0 || mark.isPending) return
-    mark.mutate({ step, undo }, { onError: (e) => setProblem(e.message), onSuccess: () => setProblem(undefined) })
+    mark.mutate(
+      { step, undo: false, ...how },
+      { onError: (e) => setProblem(e.message), onSuccess: () => setProblem(undefined) },
+    )
   }
   useKeys((e) => {
-    if (e.key !== ' ' || !front || e.repeat) return
-    if (e.target instanceof HTMLElement && e.target.closest('input, button, a')) return
+    if (e.key !== ' ' || !front || e.repeat || bottling) return
+    if (e.target instanceof HTMLElement && e.target.closest('input, button, a, summary')) return
     e.preventDefault()
-    set(front.step, false)
+    const step = item.steps[front.step]
+    if (step?.kind === 'bottle' && item.batchID === 0) setBottling(true)
+    else set(front.step, {})
   })
   if (!front) return null
   return (
     <>
-      <StepCard item={item} front={front} onDone={() => set(front.step, false)} onUndo={() => set(front.undo, true)} />
+      <StepCard
+        item={item}
+        front={front}
+        onDone={() => set(front.step, {})}
+        onSkip={() => set(front.step, { skip: true })}
+        onUndo={() => set(front.undo, { undo: true })}
+        onBottle={() => setBottling(true)}
+      />
       <ErrorText id="cook-error">{problem}</ErrorText>
+      {bottling && <BottlingDialog item={item} onClose={() => setBottling(false)} />}
     </>
   )
 }

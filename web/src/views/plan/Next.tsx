@@ -23,14 +23,30 @@ export function Next({ plan }: { plan: Plan }) {
   )
   const off = usePlanChange((id: number) => answer(api.DELETE('/api/plan/items/{id}', { params: { path: { id } } })))
   const onError = (e: Error) => setProblem(e instanceof Refused ? e.message : 'It could not be kept.')
+  const water = usePlanChange((id: number) =>
+    answer(
+      api.PUT('/api/bowls/{id}', {
+        params: { path: { id } },
+        body: { freshWater: true, fridge: plan.bowls.find((b) => b.id === id)?.fridge ?? true },
+      }),
+    ),
+  )
+  const free = usePlanChange((id: number) =>
+    answer(api.DELETE('/api/plan/items/{id}/blocks', { params: { path: { id } } })),
+  )
   const mark = (n: NextStep) =>
-    done.mutate({ itemID: n.itemID, step: n.step, undo: false }, { onError, onSuccess: () => setProblem(undefined) })
+    n.bowlID > 0
+      ? water.mutate(n.bowlID, { onError })
+      : done.mutate(
+          { itemID: n.itemID, step: n.step, undo: false },
+          { onError, onSuccess: () => setProblem(undefined) },
+        )
   return (
     <Tray label="Next in the kitchen">
       <h2 className="text-xl">Next in the kitchen</h2>
       <ul>
         {plan.next.slice(0, shownAtOnce).map((n) => (
-          <li key={`${n.itemID}-${n.step}`} className="flex items-center gap-3 border-t border-line py-1.5">
+          <li key={`${n.itemID}-${n.bowlID}-${n.step}`} className="flex items-center gap-3 border-t border-line py-1.5">
             <div className="grow">
               <p className="leading-tight">
                 <b>{n.title}</b>
@@ -51,15 +67,13 @@ export function Next({ plan }: { plan: Plan }) {
       <ul aria-label="On the plan" className="mt-3 flex flex-wrap gap-2 border-t border-line pt-3">
         {plan.items.map((i) => (
           <li key={i.id} className="flex flex-wrap items-center gap-2">
-            {i.made && (
-              <Link href={`/bench/${i.drinkID}`} className="font-bold text-rim underline">
-                Bottle {i.name}
-              </Link>
-            )}
-            {!i.made && (
-              <Link href={`/cook/${i.id}`} className="font-bold text-rim underline">
-                Cook {i.name}
-              </Link>
+            <Link href={`/cook/${i.id}`} className="font-bold text-rim underline">
+              {i.made && i.batchID === 0 ? 'Bottle' : 'Cook'} {i.name}
+            </Link>
+            {i.blocks.some((b) => b.pinned) && (
+              <Button className="!min-h-9 !px-3 max-sm:!min-h-11" onClick={() => free.mutate(i.id, { onError })}>
+                Times by the planner
+              </Button>
             )}
             <Button className="!min-h-9 !px-3 max-sm:!min-h-11" onClick={() => off.mutate(i.id, { onError })}>
               Take {i.name} off

@@ -7,6 +7,7 @@ import { Button } from '../../ui/Button'
 import { toMillilitres, toMinutes } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
 import { Tray } from '../../ui/Tray'
+import { Bowls } from '../bowls/Bowls'
 import { AddDrink } from './AddDrink'
 import { Next } from './Next'
 import { Strip } from './Strip'
@@ -55,22 +56,30 @@ export function PlanView() {
       )}
       {(problem ?? refused) && <Notice urgent>{problem ?? refused}</Notice>}
       {shown.items.length === 0 ? (
-        <Tray className="max-w-xl">
-          <h2 className="text-2xl">Nothing is planned</h2>
-          <p className="my-2">
-            Say when a drink is wanted, and the plan counts back: when to soak, when to grind, around your quiet hours,
-            with one blender and one pair of hands.
-          </p>
-          <Button primary onClick={() => setAdding(true)}>
-            Plan a drink
-          </Button>
-        </Tray>
+        <>
+          <Tray className="max-w-xl">
+            <h2 className="text-2xl">Nothing is planned</h2>
+            <p className="my-2">
+              Say when a drink is wanted, and the plan counts back: when to soak, when to grind, around your quiet
+              hours, with one blender and one pair of hands.
+            </p>
+            <Button primary onClick={() => setAdding(true)}>
+              Plan a drink
+            </Button>
+          </Tray>
+          <div className="max-w-xl">
+            <Bowls plan={plan.data} />
+          </div>
+        </>
       ) : (
         <>
           <Strip plan={shown} onTry={setTried} onProblem={setProblem} />
           <div className="grid items-start gap-4 lg:grid-cols-2">
             <Next plan={plan.data} />
-            <ToBuy plan={plan.data} />
+            <div className="grid gap-4">
+              <ToBuy plan={plan.data} />
+              <Bowls plan={plan.data} />
+            </div>
           </div>
           <p className="text-[15px] text-mute">
             To keep a calendar up to date by itself, let it subscribe to {window.location.origin}
@@ -78,7 +87,7 @@ export function PlanView() {
           </p>
         </>
       )}
-      {adding && <AddDrink onClose={() => setAdding(false)} />}
+      {adding && <AddDrink bowls={plan.data.bowls} onClose={() => setAdding(false)} />}
     </main>
   )
 }

@@ -2,6 +2,7 @@ import type { Plan, PlanItem, PlanStep } from '../../api/schema'
 import { classes } from '../../ui/classes'
 import { toClock, toMillilitres, toWeekday } from '../../ui/format'
 import { Tray } from '../../ui/Tray'
+import { BlockMark } from './BlockMark'
 import { ReadyMark } from './ReadyMark'
 
 type Props = { plan: Plan; onTry: (plan?: Plan) => void; onProblem: (problem?: string) => void }
@@ -26,7 +27,7 @@ export function Strip({ plan, onTry, onProblem }: Props) {
         </div>
         <ul className="relative">
           {plan.items.map((item) => (
-            <li key={item.id} className="flex min-h-16 items-stretch border-t border-line">
+            <li key={item.id} className="flex min-h-20 items-stretch border-t border-line">
               <div className="w-40 shrink-0 py-2 pr-2">
                 <p className="font-bold leading-tight">{item.name}</p>
                 <p className="text-[13px] text-mute">
@@ -38,6 +39,20 @@ export function Strip({ plan, onTry, onProblem }: Props) {
               <div className="relative grow">
                 <Shades plan={plan} scale={scale} />
                 <Lane item={item} scale={scale} />
+                {item.blocks.map(
+                  (b, n) =>
+                    !b.begun && (
+                      <BlockMark
+                        key={b.words}
+                        item={item}
+                        scale={scale}
+                        block={b}
+                        n={n}
+                        onTry={onTry}
+                        onProblem={onProblem}
+                      />
+                    ),
+                )}
                 <ReadyMark item={item} scale={scale} onTry={onTry} onProblem={onProblem} />
               </div>
             </li>
@@ -110,13 +125,13 @@ function Lane({ item, scale }: { item: PlanItem; scale: Scale }) {
         <span key={s.start + s.kind} title={titleOf(s)}>
           {!s.handsOn && s.kind !== 'chill' && (
             <span
-              className="absolute top-3 h-9 rounded-full bg-water"
+              className="absolute top-7 h-9 rounded-full bg-water"
               style={{ left: `${scale.at(s.start)}%`, width: `${scale.at(later(s)) - scale.at(s.start)}%` }}
             />
           )}
           <span
             className={classes(
-              'absolute top-3 flex h-9 items-center overflow-hidden rounded-full text-[13px] font-bold whitespace-nowrap',
+              'absolute top-7 flex h-9 items-center overflow-hidden rounded-full text-[13px] font-bold whitespace-nowrap',
               s.handsOn ? 'min-w-2.5' : 'px-3',
               colourOf(s),
             )}

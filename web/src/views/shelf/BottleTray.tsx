@@ -9,11 +9,13 @@ import { ErrorText, Field } from '../../ui/Field'
 import { toDayAndMonth, toMillilitres, toTwoFigures, toWhole } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
 import { Tray } from '../../ui/Tray'
+import { BatchDialog } from './BatchDialog'
 
 /** BottleTray tells all about one bottle and pours from it. */
 export function BottleTray({ b }: { b: Bottle }) {
   const act = useBottle(b.id)
   const [throwing, setThrowing] = useState(false)
+  const [looking, setLooking] = useState(false)
   const past = b.standing === 'past'
   const error = act.pour.error ?? act.finish.error
   const busy = act.pour.isPending || act.finish.isPending
@@ -28,7 +30,11 @@ export function BottleTray({ b }: { b: Bottle }) {
           made {toDayAndMonth(b.madeOn)} · {toMillilitres(b.volumeML)} ·{' '}
           <Link href={`/bench/${b.drinkID}`} className="underline">
             version {b.version}
-          </Link>
+          </Link>{' '}
+          ·{' '}
+          <button type="button" className="underline" onClick={() => setLooking(true)}>
+            how it was made
+          </button>
         </p>
       </div>
       <div className="grid grid-cols-2 gap-4">
@@ -77,6 +83,7 @@ export function BottleTray({ b }: { b: Bottle }) {
         </Button>
       </div>
       <ErrorText id="bottle-error">{error instanceof Refused ? error.message : undefined}</ErrorText>
+      {looking && <BatchDialog id={b.batchID} onClose={() => setLooking(false)} />}
       {throwing && <ThrowOutDialog b={b} onClose={() => setThrowing(false)} />}
     </Tray>
   )

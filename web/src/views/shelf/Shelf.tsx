@@ -1,10 +1,11 @@
 import { useRef, useState } from 'react'
 import { Link } from 'wouter'
-import { useKitchen, useShelf } from '../../api/hooks'
+import { useKitchen, usePlan, useShelf } from '../../api/hooks'
 import type { Bottle } from '../../api/schema'
 import { toMillilitres } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
 import { Tray } from '../../ui/Tray'
+import { Bowls } from '../bowls/Bowls'
 import { BottleTray } from './BottleTray'
 import { Place } from './Place'
 
@@ -12,6 +13,7 @@ import { Place } from './Place'
 export function Shelf() {
   const shelf = useShelf()
   const kitchen = useKitchen()
+  const plan = usePlan()
   const [chosen, setChosen] = useState<number>()
   const tray = useRef<HTMLDivElement>(null)
   if (shelf.error) return <Notice urgent>{shelf.error.message}</Notice>
@@ -57,6 +59,7 @@ export function Shelf() {
             <BottleTray key={bottle.id} b={bottle} />
           </div>
         )}
+        {plan.data && <Bowls plan={plan.data} />}
       </div>
     </main>
   )

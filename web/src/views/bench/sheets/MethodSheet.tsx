@@ -12,6 +12,9 @@ const heats = [
   { value: 'boil', label: 'Boiled, sterilised bottle' },
 ]
 
+/** The limit commonly kept to; any other may be typed. */
+const usualRawC = 46
+
 const schools = [
   { value: 'linear', label: 'grow with the batch' },
   { value: 'eased', label: 'ease above double' },
@@ -59,6 +62,24 @@ export function MethodSheet({
           onNumber={(waterC) => set({ waterC })}
         />
       </div>
+      <NumberField
+        label="A minute in the blender warms it by"
+        unit="°C"
+        hint="Empty for 10 °C."
+        value={formula.warmsC || undefined}
+        onNumber={(warmsC) => set({ warmsC })}
+        onEmpty={() => set({ warmsC: 0 })}
+      />
+      <Check label="Marked raw" checked={formula.rawC > 0} onChange={(raw) => set({ rawC: raw ? usualRawC : 0 })} />
+      {formula.rawC > 0 && (
+        <NumberField
+          label="Raw up to"
+          unit="°C"
+          hint="Your own limit. The mark says nothing of safety."
+          value={formula.rawC}
+          onNumber={(rawC) => set({ rawC })}
+        />
+      )}
       <Check
         label="Ground coarse, and left to stand cold"
         checked={formula.coarse}

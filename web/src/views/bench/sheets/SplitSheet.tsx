@@ -20,10 +20,14 @@ const portionOf = (t: Typed): Portion => ({ name: t.name, ml: t.ml, lines: t.tex
 /** SplitSheet divides one base into drinks that are finished each in its own way. */
 export function SplitSheet({ bench, onClose }: { bench: BenchDraft; onClose: () => void }) {
   const { name, formula } = bench.draft
-  const [portions, setPortions] = useState<Typed[]>([
-    { key: 1, name: `${name}, one`, ml: 0, text: '' },
-    { key: 2, name: `${name}, other`, ml: 0, text: '' },
-  ])
+  const [portions, setPortions] = useState<Typed[]>(() => {
+    const kept = formula.portions ?? []
+    if (kept.length > 0) return kept.map((p, n) => ({ key: n + 1, name: p.name, ml: p.ml, text: p.lines.join('\n') }))
+    return [
+      { key: 1, name: `${name}, one`, ml: 0, text: '' },
+      { key: 2, name: `${name}, other`, ml: 0, text: '' },
+    ]
+  })
   const body = { name, formula, portions: portions.map(portionOf) }
   const split = useAsk('split', body, () => answer(api.POST('/api/splits', { body })))
   const set = (key: number, change: Partial<Typed>) =>
@@ -85,6 +89,25 @@ export function SplitSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
         <Plus size={18} aria-hidden /> Another drink
       </Button>
       <ErrorText id="split-error">{split.fields.portions ?? write.problem}</ErrorText>
+      <Button
+        disabled={!split.data}
+        onClick={() => {
+          bench.setFormula({ portions: portions.map(portionOf) })
+          onClose()
+        }}
+      >
+        Keep the split with the drink: cooking divides it
+      </Button>
+      {(formula.portions ?? []).length > 0 && (
+        <Button
+          onClick={() => {
+            bench.setFormula({ portions: undefined })
+            onClose()
+          }}
+        >
+          Leave it undivided
+        </Button>
+      )}
       <Button primary disabled={!split.data} onClick={() => split.data && write.all(split.data)}>
         Write them down as drinks
       </Button>

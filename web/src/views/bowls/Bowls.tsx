@@ -1,0 +1,92 @@
+import { Soup } from 'lucide-react'
+import { useState } from 'react'
+import { answer, api, Refused } from '../../api/client'
+import { usePlanChange } from '../../api/hooks'
+import type { Bowl, Plan } from '../../api/schema'
+import { Button } from '../../ui/Button'
+import { classes } from '../../ui/classes'
+import { ErrorText } from '../../ui/Field'
+import { toDayAndClock, toGrams, toMillilitres } from '../../ui/format'
+import { Notice } from '../../ui/Notice'
+import { NumberField } from '../../ui/NumberField'
+import { Tray } from '../../ui/Tray'
+import { StartBowl } from './StartBowl'
+
+/** Bowls are the lots that soak, topped up and drawn from for several drinks. */
+export function Bowls({ plan }: { plan: Plan }) {
+  const [starting, setStarting] = useState(false)
+  return (
+    <Tray label="Soaking bowls" className="grid gap-2">
+      <h2 className="text-xl">Soaking bowls</h2>
+      {plan.bowls.length === 0 && (
+        <p className="text-[15px] text-mute">One lot in to soak can do for several drinks: draw from it, top it up.</p>
+      )}
+      <ul className="grid gap-3">
+        {plan.bowls.map((b) => (
+          <BowlRow key={b.id} b={b} />
+        ))}
+      </ul>
+      <div>
+        <Button onClick={() => setStarting(true)}>
+          <Soup size={18} aria-hidden /> Start a bowl
+        </Button>
+      </div>
+      {starting && <StartBowl soakable={plan.soakable} onClose={() => setStarting(false)} />}
+    </Tray>
+  )
+}
+
+function BowlRow({ b }: { b: Bowl }) {
+  const params = { path: { id: b.id } }
+  const [more, setMore] = useState<number>()
+  const change = usePlanChange((body: { freshWater: boolean; fridge: boolean }) =>
+    answer(api.PUT('/api/bowls/{id}', { params, body })),
+  )
+  const topUp = usePlanChange((dryG: number) => answer(api.POST('/api/bowls/{id}/top-up', { params, body: { dryG } })))
+  const end = usePlanChange(() => answer(api.DELETE('/api/bowls/{id}', { params })))
+  const problem = [change.error, topUp.error, end.error].find((e) => e instanceof Refused)
+  return (
+    <li className="grid gap-1.5 border-t border-line pt-2">
+      <p className="leading-tight">
+        <b>{b.name}</b>{' '}
+        <span className="text-mute">
+          {toGrams(b.dryG)} as dry, {toGrams(b.wetG)} soaked, {b.fridge ? 'in the fridge' : 'on the bench'}
+        </span>
+      </p>
+      <p className="text-[15px]">
+        In since {toDayAndClock(b.since)}, soaked enough from {toDayAndClock(b.ready)},{' '}
+        <b className={classes(b.past && 'text-hibiscus-deep')}>use within {toDayAndClock(b.within)}</b>. Water changed{' '}
+        {toDayAndClock(b.changed)}
+        {b.vesselML > 0 && `; a vessel of ${toMillilitres(b.vesselML)}`}.
+      </p>
+      <p className={classes('text-[15px]', b.shortG > 0 ? 'font-bold text-hibiscus-deep' : 'text-mute')}>{b.enough}</p>
+      {b.past && <Notice>It is past its time. Smell, slime or fizz: out with it.</Notice>}
+      <div className="flex flex-wrap items-end gap-2">
+        <Button
+          aria-label={`Water changed: ${b.name}`}
+          onClick={() => change.mutate({ freshWater: true, fridge: b.fridge })}
+        >
+          Water changed
+        </Button>
+        <Button onClick={() => change.mutate({ freshWater: false, fridge: !b.fridge })}>
+          {b.fridge ? 'To the bench' : 'Into the fridge'}
+        </Button>
+        <Button onClick={() => end.mutate(undefined)}>{b.past ? 'Thrown out' : 'Empty it'}</Button>
+      </div>
+      <div className="flex flex-wrap items-end gap-2">
+        <NumberField
+          className="w-36"
+          label={`Top up ${b.name}`}
+          unit="g dry"
+          value={more}
+          onNumber={setMore}
+          onEmpty={() => setMore(undefined)}
+        />
+        <Button disabled={!more} onClick={() => more && topUp.mutate(more, { onSuccess: () => setMore(undefined) })}>
+          Top up
+        </Button>
+      </div>
+      <ErrorText id={`bowl-${b.id}-error`}>{problem?.message}</ErrorText>
+    </li>
+  )
+}

@@ -1,0 +1,134 @@
+import { Check, Undo2 } from 'lucide-react'
+import { type FormEvent, useState } from 'react'
+import { answer, api, Refused } from '../../api/client'
+import { usePlanChange, useScale, useScaleChange } from '../../api/hooks'
+import type { Front, PlanAmount, PlanItem, PlanStep, WeighedNow } from '../../api/schema'
+import { Button, IconButton } from '../../ui/Button'
+import { classes } from '../../ui/classes'
+import { ErrorText, Field } from '../../ui/Field'
+import { toGrams } from '../../ui/format'
+import { asNumber } from '../../ui/NumberField'
+import { Tray } from '../../ui/Tray'
+import { Over } from './Over'
+import { Scale } from './Scale'
+
+type Props = { item: PlanItem; step: PlanStep; front: Front }
+
+/** Amounts is what goes in at the step, weighed on the scale or typed by hand. */
+export function Amounts({ item, step, front }: Props) {
+  const scale = useScale().data
+  const [chosen, setChosen] = useState<string>()
+  const put = useScaleChange((key: string) => answer(api.POST('/api/scale/amount', { body: { key } })))
+  const onScale = scale?.connected && scale.itemID === item.id
+  const active = onScale ? scale.key : (chosen ?? step.amounts[front.amount]?.key)
+  const choose = (a: PlanAmount) => (onScale ? put.mutate(a.key) : setChosen(a.key))
+  return (
+    <Tray label="What goes in" className="grid content-start gap-4">
+      <Scale itemID={item.id} />
+      {front.over && <Over itemID={item.id} over={front.over} />}
+      <ul className="text-xl">
+        {step.amounts.map((a) => (
+          <AmountRow
+            key={a.key}
+            item={item}
+            amount={a}
+            active={a.key === active}
+            onChoose={() => choose(a)}
+            onDone={() => setChosen(undefined)}
+          />
+        ))}
+      </ul>
+    </Tray>
+  )
+}
+
+type RowProps = { item: PlanItem; amount: PlanAmount; active: boolean; onChoose: () => void; onDone: () => void }
+
+function AmountRow({ item, amount, active, onChoose, onDone }: RowProps) {
+  const path = { path: { id: item.id } }
+  const forget = usePlanChange(() =>
+    answer(api.DELETE('/api/plan/items/{id}/weighings', { params: { ...path, query: { key: amount.key } } })),
+  )
+  const { used } = amount
+  return (
+    <li className="border-t border-line py-1.5">
+      <div className="flex items-center gap-2">
+        <button
+          type="button"
+          aria-pressed={active}
+          onClick={onChoose}
+          className={classes('min-h-11 grow text-left leading-tight', active ? 'font-bold' : '')}
+        >
+          {amount.name}
+          <span className="block text-base font-normal text-mute">
+            {[amount.text, amount.open ? 'as much as it takes' : toGrams(amount.massG)].filter(Boolean).join(' · ')}
+          </span>
+        </button>
+        {used && (
+          <>
+            <b
+              className={classes(
+                'flex items-center gap-1 text-right',
+                used.settled ? 'text-pandan' : 'text-hibiscus-deep',
+              )}
+            >
+              {used.settled && <Check size={20} aria-hidden />}
+              {toGrams(used.massG)}
+            </b>
+            <IconButton label={`Forget what was weighed of ${amount.name}`} onClick={() => forget.mutate(undefined)}>
+              <Undo2 size={20} aria-hidden />
+            </IconButton>
+          </>
+        )}
+      </div>
+      {active && <Typed item={item} amount={amount} onDone={onDone} />}
+    </li>
+  )
+}
+
+/** Typed takes down what was weighed by hand. */
+function Typed({ item, amount, onDone }: { item: PlanItem; amount: PlanAmount; onDone: () => void }) {
+  const [typed, setTyped] = useState('')
+  const weigh = usePlanChange((body: WeighedNow) =>
+    answer(api.POST('/api/plan/items/{id}/weighings', { params: { path: { id: item.id } }, body })),
+  )
+  const { used } = amount
+  const submit = (e: FormEvent) => {
+    e.preventDefault()
+    const massG = asNumber(typed)
+    weigh.mutate(
+      { key: amount.key, massG: Number.isNaN(massG) ? 0 : massG },
+      {
+        onSuccess: () => {
+          setTyped('')
+          onDone()
+        },
+      },
+    )
+  }
+  const under = used?.verdict === 'under' && !used.settled
+  return (
+    <form onSubmit={submit} className="flex flex-wrap items-end gap-2 pt-1 text-base">
+      <Field
+        className="w-36"
+        label={`Weighed: ${amount.name}`}
+        unit="g"
+        inputMode="decimal"
+        autoComplete="off"
+        value={typed}
+        error={weigh.error instanceof Refused ? weigh.error.message : undefined}
+        onChange={(e) => setTyped(e.target.value)}
+      />
+      <Button type="submit">Take down</Button>
+      {under && (
+        <>
+          <Button onClick={() => weigh.mutate({ key: amount.key, massG: used.massG, taken: true })}>Leave it</Button>
+          <p className="w-full font-bold text-hibiscus-deep">{toGrams(-used.offByG)} to go.</p>
+        </>
+      )}
+      <ErrorText id="weigh-error">
+        {weigh.error && !(weigh.error instanceof Refused) ? 'It could not be kept.' : undefined}
+      </ErrorText>
+    </form>
+  )
+}

@@ -1,0 +1,71 @@
+import { type FormEvent, useState } from 'react'
+import { answer, api, Refused } from '../../api/client'
+import { usePlanChange } from '../../api/hooks'
+import type { Bottling, PlanItem } from '../../api/schema'
+import { Button } from '../../ui/Button'
+import { Dialog } from '../../ui/Dialog'
+import { ErrorText, Field } from '../../ui/Field'
+import { toMillilitres } from '../../ui/format'
+import { asNumber } from '../../ui/NumberField'
+import { BottleRows, BottlingCare, oneBottle, toBottles } from '../bottling/BottleRows'
+
+const measured = (typed: string) => (typed.trim() === '' ? undefined : asNumber(typed))
+
+/** BottlingDialog puts a cooked drink into bottles, and records how it was really made. */
+export function BottlingDialog({ item, onClose }: { item: PlanItem; onClose: () => void }) {
+  const [gave, setGave] = useState('')
+  const [pulp, setPulp] = useState('')
+  const [bottles, setBottles] = useState(() => oneBottle(item.ml))
+  const bottle = usePlanChange((body: Bottling) =>
+    answer(api.POST('/api/plan/items/{id}/batch', { params: { path: { id: item.id } }, body })),
+  )
+  const refused = bottle.error instanceof Refused ? bottle.error : undefined
+  const hasOpen = item.steps.some((s) => s.amounts.some((a) => a.open && !a.used))
+  const submit = (e: FormEvent) => {
+    e.preventDefault()
+    bottle.mutate(
+      { measuredML: measured(gave), pulpG: measured(pulp), bottles: toBottles(bottles) },
+      { onSuccess: onClose },
+    )
+  }
+  return (
+    <Dialog onClose={onClose} title={`Bottle ${item.name}`} intro={`About ${toMillilitres(item.ml)} was expected.`}>
+      <form onSubmit={submit} className="grid gap-4">
+        <div className="grid gap-3 sm:grid-cols-2">
+          <Field
+            label="It gave, if you measured it"
+            unit="mL"
+            inputMode="decimal"
+            value={gave}
+            error={refused?.fields.measuredML && 'Enter a volume from 1 mL, or leave it empty.'}
+            onChange={(e) => setGave(e.target.value)}
+          />
+          <Field
+            label="Wet pulp, if you weighed it"
+            unit="g"
+            inputMode="decimal"
+            value={pulp}
+            error={refused?.fields.pulpG && 'Enter a mass from 1 g, or leave it empty.'}
+            onChange={(e) => setPulp(e.target.value)}
+          />
+        </div>
+        {hasOpen && (
+          <p className="text-[15px] text-mute">
+            An amount was left open: from these two it is worked back, with how sure that is.
+          </p>
+        )}
+        <BottleRows bottles={bottles} fields={refused?.fields ?? {}} onChange={setBottles} />
+        <BottlingCare />
+        <ErrorText id="bottling-error">
+          {bottle.error && Object.keys(refused?.fields ?? {}).length === 0 ? bottle.error.message : undefined}
+        </ErrorText>
+        <div className="flex justify-end gap-2">
+          <Button onClick={onClose}>Not yet</Button>
+          <Button primary type="submit" disabled={bottle.isPending}>
+            Bottle it
+          </Button>
+        </div>
+      </form>
+    </Dialog>
+  )
+}

@@ -1,0 +1,37 @@
+import type { ReadyList } from '../../api/schema'
+import { classes } from '../../ui/classes'
+import { toGrams } from '../../ui/format'
+
+/** HaveOut is what to have out before it begins, and what is missing. */
+export function HaveOut({ ready }: { ready: ReadyList }) {
+  return (
+    <section aria-label="To have out" className="rounded-2xl bg-linen px-4 py-3">
+      <h2 className="text-xl">To have out</h2>
+      <p className={classes('text-lg', ready.short > 0 && 'font-bold text-hibiscus-deep')}>
+        {ready.short > 0
+          ? `By the pantry, ${ready.short} of ${ready.lines.length} are not all there.`
+          : 'By the pantry, all of it is there.'}
+      </p>
+      <div className="grid gap-x-6 text-lg sm:grid-cols-2">
+        <ul>
+          {ready.lines.map((l) => (
+            <li key={l.name} className="flex justify-between gap-3 border-t border-line py-1">
+              <span>{l.name}</span>
+              <span className="text-right whitespace-nowrap">
+                {toGrams(l.needG)}
+                {l.shortG > 0 && <b className="block text-hibiscus-deep">{toGrams(l.shortG)} missing</b>}
+              </span>
+            </li>
+          ))}
+        </ul>
+        <ul>
+          {ready.tools.map((tool) => (
+            <li key={tool} className="border-t border-line py-1">
+              {tool}
+            </li>
+          ))}
+        </ul>
+      </div>
+    </section>
+  )
+}

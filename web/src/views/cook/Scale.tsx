@@ -1,0 +1,130 @@
+import { Plug, Scale as ScaleIcon, Unplug } from 'lucide-react'
+import { useState } from 'react'
+import { answer, api, Refused } from '../../api/client'
+import { usePlanChange, useScale, useScaleChange } from '../../api/hooks'
+import type { Drive, ScaleNow } from '../../api/schema'
+import { isTyping, useKeys } from '../../app/keys'
+import { Button } from '../../ui/Button'
+import { classes } from '../../ui/classes'
+import { ErrorText } from '../../ui/Field'
+import { toFixed } from '../../ui/format'
+import { Notice } from '../../ui/Notice'
+import { asNumber } from '../../ui/NumberField'
+
+const tare = () => answer(api.POST('/api/scale/tare'))
+
+/** Scale is what lies on the scale, against what is to lie there. */
+export function Scale({ itemID }: { itemID: number }) {
+  const scale = useScale().data
+  const connect = useScaleChange(() => answer(api.POST('/api/scale/connect', { body: { itemID } })))
+  const disconnect = useScaleChange(() => answer(api.POST('/api/scale/disconnect')))
+  const zero = useScaleChange(tare)
+  const take = usePlanChange(() => answer(api.POST('/api/scale/take')))
+  const mine = scale?.connected && scale.itemID === itemID
+  useKeys((e) => {
+    if (e.key.toLowerCase() !== 't' || isTyping(e) || e.altKey || e.ctrlKey || e.metaKey || !mine) return
+    zero.mutate(undefined)
+  })
+  if (!scale) return null
+  const refused = [connect.error, zero.error, take.error].find((e) => e instanceof Refused)
+  return (
+    <div className="grid gap-3">
+      {scale.note && <Notice urgent>{scale.note}</Notice>}
+      {!mine && (
+        <Button className="justify-self-start" onClick={() => connect.mutate(undefined)}>
+          <ScaleIcon size={20} aria-hidden /> {scale.note ? 'Connect the scale again' : 'Weigh with the scale'}
+        </Button>
+      )}
+      {mine && (
+        <>
+          <Reading scale={scale} />
+          <div className="flex flex-wrap gap-2">
+            <Button onClick={() => zero.mutate(undefined)}>
+              Tare <span className="font-normal text-mute">T</span>
+            </Button>
+            {scale.key && (
+              <Button disabled={scale.verdict === 'nothing'} onClick={() => take.mutate(undefined)}>
+                Take it as it is
+              </Button>
+            )}
+            <Button onClick={() => disconnect.mutate(undefined)}>No scale</Button>
+          </div>
+        </>
+      )}
+      {scale.standIn && (mine || scale.note) && <StandIn toGoG={scale.toGoG} />}
+      <ErrorText id="scale-error">{refused?.message}</ErrorText>
+    </div>
+  )
+}
+
+function Reading({ scale }: { scale: ScaleNow }) {
+  return (
+    <div>
+      <p className="text-mute">{scale.key ? scale.amount : 'All of this step is weighed'}</p>
+      <p className="font-head text-[64px] leading-none font-bold max-sm:text-[48px]">
+        <output aria-label="On the scale">{toFixed(scale.massG, scale.decimals)}</output>
+        <span className="ml-2 text-3xl">{scale.unit}</span>
+      </p>
+      {scale.targetG > 0 && (
+        <>
+          <p className="mt-1 text-lg text-mute">
+            of {toFixed(scale.targetG, scale.decimals)} {scale.unit}, {goWords(scale)}
+          </p>
+          <div aria-hidden className="relative mt-2 h-6 overflow-hidden rounded-full bg-oat">
+            <span
+              className={classes(
+                'absolute inset-y-0 left-0',
+                scale.verdict === 'over' ? 'bg-hibiscus' : scale.verdict === 'within' ? 'bg-pandan' : 'bg-turmeric',
+              )}
+              style={{ width: `${scale.fillPct}%` }}
+            />
+            <span
+              className="absolute inset-y-0 min-w-1 border-x-2 border-pandan bg-pandan/30"
+              style={{ left: `${scale.lowPct}%`, width: `${scale.highPct - scale.lowPct}%` }}
+            />
+          </div>
+        </>
+      )}
+    </div>
+  )
+}
+
+function goWords(s: ScaleNow): string {
+  if (s.verdict === 'within') return s.steady ? 'near enough' : 'near enough, still moving'
+  if (s.toGoG < 0) return `${toFixed(-s.toGoG, s.decimals)} ${s.unit} over`
+  return `${toFixed(s.toGoG, s.decimals)} ${s.unit} to go`
+}
+
+/** StandIn pours onto the scale that is not there. */
+function StandIn({ toGoG }: { toGoG: number }) {
+  const drive = useScaleChange((body: Drive) => answer(api.POST('/api/scale/stand-in', { body })))
+  const [typed, setTyped] = useState('50')
+  const grams = asNumber(typed)
+  return (
+    <details className="rounded-2xl bg-linen px-4 py-2 text-[15px]">
+      <summary className="min-h-8 cursor-pointer font-bold">Stand-in scale: pour from the screen</summary>
+      <div className="flex flex-wrap items-center gap-2 py-2">
+        {toGoG > 0 && <Button onClick={() => drive.mutate({ pourG: toGoG })}>Pour what is missing</Button>}
+        <label className="flex min-h-11 items-center gap-2 rounded-full border-2 border-rim bg-enamel px-4">
+          <span className="sr-only">Grams to pour</span>
+          <input
+            className="w-16 bg-transparent outline-none"
+            inputMode="decimal"
+            value={typed}
+            onChange={(e) => setTyped(e.target.value)}
+          />
+          g
+        </label>
+        <Button disabled={!(Math.abs(grams) > 0)} onClick={() => drive.mutate({ pourG: grams })}>
+          Pour
+        </Button>
+        <Button onClick={() => drive.mutate({ unplug: true })}>
+          <Unplug size={18} aria-hidden /> Pull the plug
+        </Button>
+        <Button onClick={() => drive.mutate({ plug: true })}>
+          <Plug size={18} aria-hidden /> Plug in
+        </Button>
+      </div>
+    </details>
+  )
+}
