@@ -6,6 +6,7 @@ const selectors = {
   menuitem: '[role=menuitem], [role=menuitemcheckbox]',
   slider: '[role=slider]',
   checkbox: '[role=checkbox]',
+  summary: 'summary',
   combobox: '[role=combobox]:not(input)',
 }
 const textOf = (el) => {

@@ -50,7 +50,7 @@ func (c *compiler) amount(n int) Amount {
 	}
 	a := Amount{Key: line.Key, Line: line.Key, Name: line.Ingredient.Name, MassG: l.MassG, Text: text, Open: l.MassG == 0}
 	if !a.Open {
-		a.Band = BandOf(l.MassG, l.Tolerance, c.kitchen.ScaleG)
+		a.Band, a.Fine = BandOf(l.MassG, l.Tolerance, c.kitchen.ScaleG), TooFine(l.MassG, l.Tolerance, c.kitchen.ScaleG)
 	}
 	return a
 }
@@ -204,7 +204,7 @@ func (c *compiler) loaded(load, loads int) []Amount {
 			a.MassG, a.WetG = a.MassG/float64(loads), a.WetG/float64(loads)
 			a.Text = share(a.Text, loads)
 			if !a.Open {
-				a.Band = BandOf(a.MassG, l.Tolerance, c.kitchen.ScaleG)
+				a.Band, a.Fine = BandOf(a.MassG, l.Tolerance, c.kitchen.ScaleG), TooFine(a.MassG, l.Tolerance, c.kitchen.ScaleG)
 			}
 		}
 		out = append(out, a)
@@ -216,6 +216,10 @@ func (c *compiler) loaded(load, loads int) []Amount {
 func share(text string, parts int) string {
 	if text == "" {
 		return ""
+	}
+	words := [...]string{2: "half", 3: "a third", 4: "a quarter"}
+	if parts < len(words) {
+		return words[parts] + " of " + text
 	}
 	return fmt.Sprintf("1 of %d parts of %s", parts, text)
 }

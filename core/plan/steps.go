@@ -65,6 +65,7 @@ type Amount struct {
 	MassG  float64
 	Band   Band    // how near is near enough; what was left open has none
 	Text   string  // as it is measured
+	Fine   bool    // finer than the scale reads: spoons tell better
 	Open   bool    // no amount was given: what goes in is taken down
 	Soaked bool    // was counted when it went to soak, and weighs what it took up besides
 	WetG   float64 // of MassG, what it took up

@@ -30,12 +30,9 @@ const (
 // there is any of it.
 func (b Band) Judge(g, resolutionG float64) Verdict {
 	switch {
-	case g < math.Max(resolutionG, minWeighedG) && b.LowG > 0:
+	case g < math.Max(resolutionG, minWeighedG):
 		return Nothing
 	case b == (Band{}):
-		if g < math.Max(resolutionG, minWeighedG) {
-			return Nothing
-		}
 		return Within
 	case g < b.LowG-roundingG:
 		return Under
@@ -43,6 +40,12 @@ func (b Band) Judge(g, resolutionG float64) Verdict {
 		return Over
 	}
 	return Within
+}
+
+// TooFine tells whether an amount is finer than a scale can tell to the
+// tolerance: what it may err by is more.
+func TooFine(targetG, tolerance, resolutionG float64) bool {
+	return resolutionG/2 > targetG*tolerance
 }
 
 const (

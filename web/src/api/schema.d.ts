@@ -2154,6 +2154,8 @@ export interface components {
             volumeML: number;
         };
         PlanAmount: {
+            /** @description finer than the scale reads: spoons tell better */
+            fine: boolean;
             /** Format: double */
             highG: number;
             /** @description the same however often it is planned */

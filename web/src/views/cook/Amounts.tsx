@@ -81,6 +81,9 @@ function AmountRow({ item, amount, active, onChoose, onDone }: RowProps) {
           </>
         )}
       </div>
+      {active && amount.fine && (
+        <p className="text-base text-mute">Finer than the scale reads; a spoon tells better.</p>
+      )}
       {active && <Typed item={item} amount={amount} onDone={onDone} />}
     </li>
   )
@@ -93,11 +96,9 @@ function Typed({ item, amount, onDone }: { item: PlanItem; amount: PlanAmount; o
     answer(api.POST('/api/plan/items/{id}/weighings', { params: { path: { id: item.id } }, body })),
   )
   const { used } = amount
-  const submit = (e: FormEvent) => {
-    e.preventDefault()
-    const massG = asNumber(typed)
+  const take = (massG: number, taken = false) =>
     weigh.mutate(
-      { key: amount.key, massG: Number.isNaN(massG) ? 0 : massG },
+      { key: amount.key, massG, taken },
       {
         onSuccess: () => {
           setTyped('')
@@ -105,6 +106,10 @@ function Typed({ item, amount, onDone }: { item: PlanItem; amount: PlanAmount; o
         },
       },
     )
+  const submit = (e: FormEvent) => {
+    e.preventDefault()
+    const massG = asNumber(typed)
+    take(Number.isNaN(massG) ? 0 : massG)
   }
   const under = used?.verdict === 'under' && !used.settled
   return (
@@ -120,9 +125,14 @@ function Typed({ item, amount, onDone }: { item: PlanItem; amount: PlanAmount; o
         onChange={(e) => setTyped(e.target.value)}
       />
       <Button type="submit">Take down</Button>
+      {amount.text && !amount.open && !used && (
+        <Button onClick={() => take(amount.massG)}>
+          <span>As written{amount.fine && ', by the spoon'}</span>
+        </Button>
+      )}
       {under && (
         <>
-          <Button onClick={() => weigh.mutate({ key: amount.key, massG: used.massG, taken: true })}>Leave it</Button>
+          <Button onClick={() => take(used.massG, true)}>Leave it</Button>
           <p className="w-full font-bold text-hibiscus-deep">{toGrams(-used.offByG)} to go.</p>
         </>
       )}

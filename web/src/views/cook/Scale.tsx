@@ -62,8 +62,8 @@ function Reading({ scale }: { scale: ScaleNow }) {
     <div>
       <p className="text-mute">{scale.key ? scale.amount : 'All of this step is weighed'}</p>
       <p className="font-head text-[64px] leading-none font-bold max-sm:text-[48px]">
-        <output aria-label="On the scale">{toFixed(scale.massG, scale.decimals)}</output>
-        <span className="ml-2 text-3xl">{scale.unit}</span>
+        <output aria-label="On the scale">{toFixed(scale.massG, scale.decimals)}</output>{' '}
+        <span className="text-3xl">{scale.unit}</span>
       </p>
       {scale.targetG > 0 && (
         <>

@@ -32,26 +32,9 @@ export function StepCard({ item, front, onDone, onSkip, onUndo, onBottle }: Prop
         {step ? <Work step={step} /> : <AllDone item={item} onBottle={onBottle} />}
         {item.ready && front.place === 1 && <HaveOut ready={item.ready} />}
         {step && <SetTimer key={step.title} name={timerName(item, front, step)} seconds={front.waitS || step.timerS} />}
-        <div className="sticky bottom-0 mt-auto flex flex-wrap gap-3 bg-enamel py-2">
-          {step && (
-            <Button primary className="min-h-16 grow text-2xl" onClick={bottles ? onBottle : onDone}>
-              {bottles ? 'Bottle it' : 'Done'} <span className="text-lg font-normal max-sm:hidden">space</span>
-            </Button>
-          )}
-          {step && !step.never && (
-            <Button className="min-h-16 text-xl max-sm:grow" onClick={onSkip}>
-              <SkipForward size={24} aria-hidden /> Leave it out
-            </Button>
-          )}
-          {front.undo >= 0 && (
-            <Button className="min-h-16 text-xl max-sm:grow" onClick={onUndo}>
-              <Undo2 size={24} aria-hidden /> Not done after all
-            </Button>
-          )}
-        </div>
       </Tray>
       {step && step.amounts.length > 0 && (
-        <div className="max-lg:order-first">
+        <div>
           {front.amount >= 0 || step.amounts.some((a) => a.used) ? (
             <Amounts key={step.title} item={item} step={step} front={front} />
           ) : (
@@ -59,6 +42,23 @@ export function StepCard({ item, front, onDone, onSkip, onUndo, onBottle }: Prop
           )}
         </div>
       )}
+      <div className="sticky bottom-0 flex flex-wrap gap-3 bg-linen py-3 lg:col-span-2">
+        {step && (
+          <Button primary className="min-h-16 grow text-2xl" onClick={bottles ? onBottle : onDone}>
+            {bottles ? 'Bottle it' : 'Done'} <span className="text-lg font-normal max-sm:hidden">space</span>
+          </Button>
+        )}
+        {step && !step.never && (
+          <Button className="min-h-16 text-xl max-sm:grow" onClick={onSkip}>
+            <SkipForward size={24} aria-hidden /> Leave it out
+          </Button>
+        )}
+        {front.undo >= 0 && (
+          <Button className="min-h-16 text-xl max-sm:grow" onClick={onUndo}>
+            <Undo2 size={24} aria-hidden /> Not done after all
+          </Button>
+        )}
+      </div>
     </div>
   )
 }
