@@ -239,6 +239,11 @@ func (p *page) drag(name string, byX float64) {
 	p.mouse(input.DispatchMouseEventTypeMouseReleased, f.X+byX, f.Y)
 }
 
+// busy tells whether something that was moved is still being kept.
+func (p *page) busy() bool {
+	return evaluate[bool](p, "(() => document.querySelector('[aria-busy=true]') !== null)")
+}
+
 func (p *page) mouse(kind input.DispatchMouseEventType, x, y float64) {
 	p.t.Helper()
 	p.do(chromedp.Func(func(ctx context.Context, t *chromedp.Target) error {

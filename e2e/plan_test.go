@@ -35,6 +35,7 @@ func TestABreakfastIsPlannedMovedAndFollowed(t *testing.T) {
 	p.until("a quarter of an hour later", func() bool { return strings.Contains(ready(), "11:15") })
 	p.drag("Pecan flask creamer ready by", 60)
 	p.until("later still", func() bool { return ready() != before && !strings.Contains(ready(), "11:15") })
+	p.until("it is kept", func() bool { return !p.busy() })
 	p.reload()
 	p.until("and it is still so", func() bool { return ready() != "" && !strings.Contains(ready(), "11:15") })
 

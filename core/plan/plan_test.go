@@ -553,10 +553,10 @@ func TestAWeighOutIsTakenWhenItStandsStill(t *testing.T) {
 		assert.Equal(t, tt.taken, taken, tt)
 	}
 	for g, verdict := range map[float64]Verdict{0: Nothing, 97.9: Under, 98: Within, 102: Within, 102.1: Over} {
-		assert.Equal(t, verdict, w.Band.Judge(g, 1), g)
+		assert.Equal(t, verdict, w.Band.Judge(g), g)
 	}
 	assert.Equal(t, Band{0, 2}, BandOf(1, .02, 1), "never narrower than the scale reads")
-	assert.Equal(t, Nothing, BandOf(1, .02, 1).Judge(0, 0), "an empty scale is never near enough")
+	assert.Equal(t, Nothing, BandOf(1, .02, 1).Judge(0), "an empty scale is never near enough")
 	assert.True(t, TooFine(1, .02, 1))
 	assert.False(t, TooFine(1, .02, .01) || TooFine(700, .05, 1) || TooFine(1, .02, 0))
 	open := Weighing{}

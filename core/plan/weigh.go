@@ -28,9 +28,9 @@ const (
 
 // Judge tells how g stands to the band. What has no band is within as soon as
 // there is any of it.
-func (b Band) Judge(g, resolutionG float64) Verdict {
+func (b Band) Judge(g float64) Verdict {
 	switch {
-	case g < math.Max(resolutionG, minWeighedG):
+	case g < minWeighedG:
 		return Nothing
 	case b == (Band{}):
 		return Within
@@ -49,8 +49,8 @@ func TooFine(targetG, tolerance, resolutionG float64) bool {
 }
 
 const (
-	minWeighedG = 0.05 // less than any kitchen scale shows
-	roundingG   = 1e-6 // so that an edge as it is shown is inside
+	minWeighedG = 0.005 // less than a pocket scale shows
+	roundingG   = 1e-6  // so that an edge as it is shown is inside
 )
 
 // settles is how long a reading has to stand still before it is taken: long
@@ -69,7 +69,7 @@ type Weighing struct {
 // it is: steady, and inside its band or over it, for long enough. What was left
 // open has no band and is never taken by itself.
 func (w *Weighing) Feed(g float64, steady bool, at time.Time) (Verdict, bool) {
-	verdict := w.Band.Judge(g, 0)
+	verdict := w.Band.Judge(g)
 	settling := steady && w.Band != (Band{}) && (verdict == Within || verdict == Over)
 	switch {
 	case !settling:

@@ -85,7 +85,7 @@ func (s *server) asMade(item store.PlanItem, l look, in Bottling) (asMade, error
 		return asMade{}, err
 	}
 	m := asMade{item: item, planned: planned, worked: map[string]formula.WorkedBack{}}
-	m.item.Steps = withUsed(item.Steps, l.weighings[item.ID], l.room.ScaleG)
+	m.item.Steps = withUsed(item.Steps, l.weighings[item.ID])
 	used := usedG(m.item.Steps)
 	m.drink = d.AsUsed(planned, used)
 	if m.reckoned, err = m.drink.Reckon(); err != nil || in.MeasuredML == nil || in.PulpG == nil {

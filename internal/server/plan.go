@@ -202,7 +202,7 @@ func (l look) bowl(id int64) *store.Bowl {
 }
 
 func (p *Plan) add(item store.PlanItem, d *formula.Drink, r *formula.Reckoning, l look, needs map[string]float64) {
-	item.Steps = withUsed(item.Steps, l.weighings[item.ID], l.room.ScaleG)
+	item.Steps = withUsed(item.Steps, l.weighings[item.ID])
 	out := PlanItem{
 		ID: item.ID, DrinkID: item.DrinkID, Name: item.DrinkName, ReadyBy: item.ReadyBy, Fridge: item.Fridge, Made: true,
 		BatchID: item.BatchID, BowlID: item.BowlID, Steps: item.Steps, Blocks: blocksOf(item), Front: front(item.Steps, l.now),

@@ -83,7 +83,7 @@ func (d *desk) now() ScaleNow {
 	}
 	a := d.amount
 	out.Key, out.Amount = a.Key, a.Name
-	out.Verdict = plan.Band{LowG: a.LowG, HighG: a.HighG}.Judge(out.MassG, 0)
+	out.Verdict = plan.Band{LowG: a.LowG, HighG: a.HighG}.Judge(out.MassG)
 	if a.Open {
 		return out
 	}
@@ -239,7 +239,7 @@ func (s *server) stillToWeigh(itemID int64) []kitchen.PlanAmount {
 	if err != nil {
 		return nil
 	}
-	steps := withUsed(items[at].Steps, l.weighings[itemID], l.room.ScaleG)
+	steps := withUsed(items[at].Steps, l.weighings[itemID])
 	f := front(steps, l.now)
 	if f == nil || f.Step < 0 {
 		return nil
@@ -329,10 +329,11 @@ type Drive struct {
 
 const usualGPerS = 60
 
-func (s *server) driveStandIn(in *body[Drive]) (ScaleNow, error) {
+// driveStandIn answers nothing of the scale: what comes of it is read off it.
+func (s *server) driveStandIn(in *body[Drive]) (Nothing, error) {
 	standIn, ok := s.desk.scale.(*device.StandIn)
 	if !ok {
-		return ScaleNow{}, fault.New("pourG", "", "is not poured onto a real scale from here", "pour onto it")
+		return Nothing{}, fault.New("pourG", "", "is not poured onto a real scale from here", "pour onto it")
 	}
 	speed := in.Body.GPerS
 	if speed == 0 {
@@ -348,5 +349,5 @@ func (s *server) driveStandIn(in *body[Drive]) (ScaleNow, error) {
 	default:
 		standIn.Pour(in.Body.PourG, speed)
 	}
-	return s.scaleNow(nil)
+	return Nothing{Done: true}, nil
 }

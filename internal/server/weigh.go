@@ -23,7 +23,7 @@ func (s *server) registerWeigh(api huma.API) {
 }
 
 // withUsed are the steps with what really went in of their amounts.
-func withUsed(steps []kitchen.PlanStep, weighed map[string]store.Weighing, scaleG float64) []kitchen.PlanStep {
+func withUsed(steps []kitchen.PlanStep, weighed map[string]store.Weighing) []kitchen.PlanStep {
 	out := slices.Clone(steps)
 	for n := range out {
 		out[n].Amounts = slices.Clone(out[n].Amounts)
@@ -33,15 +33,15 @@ func withUsed(steps []kitchen.PlanStep, weighed map[string]store.Weighing, scale
 		for k := range out[n].Amounts {
 			a := &out[n].Amounts[k]
 			if w, ok := weighed[a.Key]; ok {
-				a.Used = usedOf(*a, w, scaleG)
+				a.Used = usedOf(*a, w)
 			}
 		}
 	}
 	return out
 }
 
-func usedOf(a kitchen.PlanAmount, w store.Weighing, scaleG float64) *kitchen.Weighed {
-	verdict := plan.Band{LowG: a.LowG, HighG: a.HighG}.Judge(w.MassG, scaleG)
+func usedOf(a kitchen.PlanAmount, w store.Weighing) *kitchen.Weighed {
+	verdict := plan.Band{LowG: a.LowG, HighG: a.HighG}.Judge(w.MassG)
 	used := kitchen.Weighed{MassG: w.MassG, By: "typed", Verdict: verdict, Settled: plan.Settled(verdict, w.Taken), At: w.At}
 	if w.ByScale {
 		used.By = "scale"
@@ -194,7 +194,7 @@ func (s *server) amount(id int64, key string) (store.PlanItem, kitchen.PlanAmoun
 		return store.PlanItem{}, kitchen.PlanAmount{}, err
 	}
 	item := items[at]
-	item.Steps = withUsed(item.Steps, l.weighings[id], l.room.ScaleG)
+	item.Steps = withUsed(item.Steps, l.weighings[id])
 	for _, step := range item.Steps {
 		for _, a := range step.Amounts {
 			if a.Key == key {

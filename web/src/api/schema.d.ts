@@ -4871,7 +4871,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ScaleNow"];
+                    "application/json": components["schemas"]["Nothing"];
                 };
             };
             /** @description Error */

@@ -1,3 +1,4 @@
+import { useMutation } from '@tanstack/react-query'
 import { Plug, Scale as ScaleIcon, Unplug } from 'lucide-react'
 import { useState } from 'react'
 import { answer, api, Refused } from '../../api/client'
@@ -97,7 +98,7 @@ function goWords(s: ScaleNow): string {
 
 /** StandIn pours onto the scale that is not there. */
 function StandIn({ toGoG }: { toGoG: number }) {
-  const drive = useScaleChange((body: Drive) => answer(api.POST('/api/scale/stand-in', { body })))
+  const drive = useMutation({ mutationFn: (body: Drive) => answer(api.POST('/api/scale/stand-in', { body })) })
   const [typed, setTyped] = useState('50')
   const grams = asNumber(typed)
   return (

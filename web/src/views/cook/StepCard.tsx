@@ -42,7 +42,7 @@ export function StepCard({ item, front, onDone, onSkip, onUndo, onBottle }: Prop
           )}
         </div>
       )}
-      <div className="sticky bottom-0 flex flex-wrap gap-3 bg-linen py-3 lg:col-span-2">
+      <div key={front.step} className="sticky bottom-0 flex flex-wrap gap-3 bg-linen py-3 lg:col-span-2">
         {step && (
           <Button primary className="min-h-16 grow text-2xl" onClick={bottles ? onBottle : onDone}>
             {bottles ? 'Bottle it' : 'Done'} <span className="text-lg font-normal max-sm:hidden">space</span>

@@ -85,5 +85,5 @@ export function useMoved({ scale, at, step, tried, keep, onTry, onProblem }: Way
       settle(at + by * step)
     },
   }
-  return { now: held ?? at, handlers }
+  return { now: held ?? at, handlers: { ...handlers, 'aria-busy': held !== undefined } }
 }

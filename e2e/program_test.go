@@ -1,0 +1,115 @@
+//go:build e2e
+
+package e2e
+
+import (
+	"io"
+	"net"
+	"net/http"
+	"os/exec"
+	"path/filepath"
+	"strings"
+	"sync"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/require"
+)
+
+// program is the built program with the demo kitchen, on one port and one file
+// however often it is killed and started.
+type program struct {
+	t    testing.TB
+	cmd  *exec.Cmd
+	data string
+	at   string
+	url  string
+}
+
+func ownProgram(t testing.TB) *program {
+	t.Helper()
+	free, err := net.Listen("tcp", "127.0.0.1:0")
+	require.NoError(t, err)
+	at := free.Addr().String()
+	require.NoError(t, free.Close())
+	k := &program{t: t, data: filepath.Join(t.TempDir(), "kitchen.db"), at: at, url: "http://" + at}
+	k.start()
+	t.Cleanup(k.kill)
+	return k
+}
+
+func (k *program) start() {
+	k.t.Helper()
+	k.cmd = exec.Command("../bin/plushladle", "demo", "--listen", k.at, "--data", k.data)
+	require.NoError(k.t, k.cmd.Start())
+	require.Eventually(k.t, func() bool {
+		answer, err := http.Get(k.url + "/api/ready")
+		if err != nil {
+			return false
+		}
+		return answer.Body.Close() == nil && answer.StatusCode == http.StatusNoContent
+	}, 20*time.Second, 20*time.Millisecond)
+}
+
+// kill ends it as a power cut does: nothing is written on the way out.
+func (k *program) kill() {
+	_ = k.cmd.Process.Kill()
+	_ = k.cmd.Wait()
+}
+
+// line is a connection to a kitchen that can be cut.
+type line struct {
+	t       testing.TB
+	to, at  string
+	url     string
+	mu      sync.Mutex
+	through []net.Conn
+	in      net.Listener
+}
+
+func lineTo(t testing.TB, url string) *line {
+	t.Helper()
+	l := &line{t: t, to: strings.TrimPrefix(url, "http://"), at: "127.0.0.1:0"}
+	l.mend()
+	l.at = l.in.Addr().String()
+	l.url = "http://" + l.at
+	t.Cleanup(l.cut)
+	return l
+}
+
+// mend lets it through again, at the same address.
+func (l *line) mend() {
+	l.t.Helper()
+	in, err := net.Listen("tcp", l.at)
+	require.NoError(l.t, err)
+	l.in = in
+	go func() {
+		for {
+			near, err := in.Accept()
+			if err != nil {
+				return
+			}
+			far, err := net.Dial("tcp", l.to)
+			if err != nil {
+				_ = near.Close()
+				continue
+			}
+			l.mu.Lock()
+			l.through = append(l.through, near, far)
+			l.mu.Unlock()
+			go func() { _, _ = io.Copy(far, near); _ = far.Close() }()
+			go func() { _, _ = io.Copy(near, far); _ = near.Close() }()
+		}
+	}()
+}
+
+// cut ends what goes through, and lets nothing more.
+func (l *line) cut() {
+	_ = l.in.Close()
+	l.mu.Lock()
+	defer l.mu.Unlock()
+	for _, c := range l.through {
+		_ = c.Close()
+	}
+	l.through = nil
+}
