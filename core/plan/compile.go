@@ -92,7 +92,7 @@ func (c *compiler) ready() {
 	}
 	c.add(step)
 	if brewed := c.at(ingredient.Brew); len(brewed) > 0 {
-		c.add(Step{Kind: Brew, Title: "Brew the " + names(brewed), Amounts: brewed, Length: fixed(brewMin), HandsOn: true, Timer: minutesOf(brewMin),
+		c.add(Step{Kind: Brew, Title: "Brew the " + names(brewed), Amounts: brewed, Length: fixed(brewMin), HandsOn: true, TempC: brewC, Timer: minutesOf(brewMin),
 			Right: "It draws and cools while the rest waits; once cool, into the fridge."})
 	}
 }
@@ -161,7 +161,7 @@ func (c *compiler) blooms(n int) bool {
 // grind fills the jug as often as it takes, each load the same.
 func (c *compiler) grind() {
 	if blooming := c.lines(c.blooms); len(blooming) > 0 {
-		c.add(Step{Kind: Bloom, Title: "Bloom the " + names(blooming) + " in a spoon of warm water", Amounts: blooming, Length: fixed(bloomMin), HandsOn: true,
+		c.add(Step{Kind: Bloom, Title: "Bloom the " + names(blooming) + " in a spoon of warm water", Amounts: blooming, Length: fixed(bloomMin), HandsOn: true, TempC: bloomC,
 			Timer: minutesOf(bloomWaitMin), Right: "It stands for half an hour while the rest goes on, and goes in, water and all."})
 	}
 	if c.r.PulpG == 0 {
@@ -170,7 +170,7 @@ func (c *compiler) grind() {
 	loads := c.r.Jug.Loads
 	for load := 1; load <= loads; load++ {
 		step := Step{
-			Kind: Grind, HandsOn: true, Blender: true, Load: load, Loads: loads, Amounts: c.loaded(load, loads),
+			Kind: Grind, HandsOn: true, Blender: true, TempC: c.d.Method.WaterC, Load: load, Loads: loads, Amounts: c.loaded(load, loads),
 			Length: fixed(loadMin + c.d.Method.BlendS/60), Timer: minutesOf(c.d.Method.BlendS / 60),
 			Title: fmt.Sprintf("Grind for %g seconds", c.d.Method.BlendS), Right: "Smooth between the fingers.", Caution: c.grindCaution(),
 		}
@@ -183,7 +183,7 @@ func (c *compiler) grind() {
 		c.add(step)
 	}
 	if c.d.Method.Coarse {
-		c.add(Step{Kind: Infuse, Title: "Let it stand in the fridge and draw", Length: hours(24, 24, 48), Fridge: true,
+		c.add(Step{Kind: Infuse, Title: "Let it stand in the fridge and draw", Length: hours(24, 24, 48), Fridge: true, TempC: c.d.FridgeC,
 			Caution: "Begun warm, it has to be cold within two hours."})
 	}
 }
@@ -317,10 +317,11 @@ func (c *compiler) heat() {
 	if c.d.Cooking.Heat == extract.Unheated {
 		return
 	}
-	step := Step{Kind: Heat, Title: "Warm it to just under the boil, stirring", HandsOn: true, Right: "It coats a spoon.",
+	step := Step{Kind: Heat, Title: "Warm it to just under the boil, stirring", HandsOn: true, Right: "It coats a spoon.", TempC: justUnderBoilC,
 		Length: fixed(math.Ceil(heatMinPerL*c.r.Drink.VolumeML/1000) + c.d.Cooking.Minutes), Timer: minutesOf(c.d.Cooking.Minutes), Caution: c.caution("soy-boil")}
 	if c.d.Cooking.Heat == extract.Boiled {
 		step.Title = fmt.Sprintf("Bring it to the boil and simmer %g minutes, stirring the bottom", c.d.Cooking.Minutes)
+		step.TempC = boilC
 		step.Right = "The foam that rises first is not yet the boil."
 	}
 	for _, line := range c.d.Lines {
@@ -334,7 +335,7 @@ func (c *compiler) heat() {
 			Right: "Its scent is still there because it did not cook."})
 	}
 	// Food Code 3-501.14: 57 to 21 °C within two hours.
-	c.add(Step{Kind: Cool, Title: "Cool it fast, in an ice bath", Length: hours(.25, .5, 2), Caution: "To 21 °C within two hours, and to 5 °C within six in all."})
+	c.add(Step{Kind: Cool, Title: "Cool it fast, in an ice bath", Length: hours(.25, .5, 2), TempC: cooledC, Caution: "To 21 °C within two hours, and to 5 °C within six in all."})
 }
 
 // splitting divides one base into drinks, each with what joins it.
@@ -367,5 +368,5 @@ func (c *compiler) splitting() Step {
 func (c *compiler) bottle() {
 	c.add(Step{Kind: Bottle, Title: "Let the foam settle, and bottle it", Length: fixed(bottleMin), HandsOn: true, Right: "Full to the neck, shut at once; for the freezer a tenth left empty."})
 	c.add(Step{Kind: Wash, Title: "Rinse and wash up", Length: fixed(washMin), HandsOn: true, Right: "Cloth and bag boiled and hung to dry."})
-	c.add(Step{Kind: Chill, Title: "Chill it", Length: Window{minutesOf(chillMin), minutesOf(chillBestMin), Unlimited}, Fridge: true})
+	c.add(Step{Kind: Chill, Title: "Chill it", Length: Window{minutesOf(chillMin), minutesOf(chillBestMin), Unlimited}, Fridge: true, TempC: c.d.FridgeC})
 }

@@ -528,6 +528,7 @@ func TestADaysChilledInfusionIsPlanned(t *testing.T) {
 		if s.Kind == Infuse {
 			assert.True(t, s.Fridge)
 			assert.InDelta(t, 24, s.End.Sub(s.Start).Hours(), .25)
+			assert.Equal(t, 4., s.TempC)
 		}
 	}
 }

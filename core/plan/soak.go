@@ -154,8 +154,16 @@ func (c *compiler) soak() {
 		if n > 0 {
 			c.add(Step{Kind: ChangeWater, Title: "Change the water of the " + names(amounts), Length: fixed(changeMin), HandsOn: true})
 		}
-		c.add(Step{Kind: Soak, Title: "Soak the " + names(amounts), Length: each, Fridge: c.where == InTheFridge, Caution: c.soakCaution()})
+		c.add(Step{Kind: Soak, Title: "Soak the " + names(amounts), Length: each, Fridge: c.where == InTheFridge, TempC: c.soakC(), Caution: c.soakCaution()})
 	}
+}
+
+// soakC is the temperature a soak stands at.
+func (c *compiler) soakC() float64 {
+	if c.where == InTheFridge {
+		return c.d.FridgeC
+	}
+	return c.kitchen.TempC
 }
 
 // split parts a window evenly.

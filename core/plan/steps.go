@@ -82,6 +82,7 @@ type Step struct {
 	HandsOn bool // needs hands all the while
 	Blender bool // and makes noise
 	Fridge  bool
+	TempC   float64       // it is done or stands at; 0 where it does not matter
 	Load    int           // which filling of the jug it is, from 1; 0 where it is not filled
 	Loads   int           // fillings of the jug or of the strainer; 0 where neither is filled
 	Timer   time.Duration // what a timer is set to meanwhile; 0 where none helps
@@ -126,6 +127,16 @@ const (
 var strainMinPerL = map[extract.Strainer]float64{
 	extract.Bag: 2, extract.Cloth: 5, extract.Gentle: 12, extract.Sieve: 15, extract.Juicer: 2,
 }
+
+// Temperatures that steps are done at, °C; cooled is the Food Code's (3-501.14),
+// the others from memory.
+const (
+	brewC          = 95.
+	bloomC         = 40.
+	justUnderBoilC = 90.
+	boilC          = 100.
+	cooledC        = 5.
+)
 
 // Soaking is where a soak stands: on the bench, in the fridge where it keeps
 // three times as long, or in a bowl that is there already.

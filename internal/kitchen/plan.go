@@ -2,6 +2,7 @@ package kitchen
 
 import (
 	"fmt"
+	"math"
 	"strconv"
 	"strings"
 	"time"
@@ -20,6 +21,9 @@ type PlanStep struct {
 	HandsOn bool         `json:"handsOn"`
 	Blender bool         `json:"blender"`
 	Fridge  bool         `json:"fridge"`
+	TempC   float64      `json:"tempC" doc:"it is done or stands at; 0 where it does not matter"`
+	LeastM  int          `json:"leastMinutes" doc:"it takes or waits"`
+	MostM   int          `json:"mostMinutes" doc:"the same as the least where it has its time; 0 where there is no end to it"`
 	Load    int          `json:"load" doc:"which filling of the jug, from 1; 0 where it is not filled"`
 	Loads   int          `json:"loads" doc:"fillings of the jug or of the strainer"`
 	Never   string       `json:"never" doc:"why it must not be left out; empty where it may be"`
@@ -68,11 +72,13 @@ type Pin struct {
 func PlannedStep(s plan.Timed) PlanStep {
 	out := PlanStep{
 		Kind: string(s.Kind), Title: s.Title, Right: s.Right, Caution: s.Caution, Amounts: []PlanAmount{},
-		HandsOn: s.HandsOn, Blender: s.Blender, Fridge: s.Fridge, Load: s.Load, Loads: s.Loads, Never: s.Never, TimerS: int(s.Timer.Seconds()),
+		HandsOn: s.HandsOn, Blender: s.Blender, Fridge: s.Fridge, TempC: s.TempC, LeastM: minutes(s.Length.Min), MostM: minutes(s.Length.Max), Load: s.Load, Loads: s.Loads, Never: s.Never, TimerS: int(s.Timer.Seconds()),
 		Start: s.Start, End: s.End, Least: s.Start.Add(s.Length.Min), Most: s.End,
 	}
 	if s.Length.Max < plan.Unlimited {
 		out.Most = s.Start.Add(s.Length.Max)
+	} else {
+		out.MostM = 0
 	}
 	for _, a := range s.Amounts {
 		out.Amounts = append(out.Amounts, PlanAmount{
@@ -82,6 +88,8 @@ func PlannedStep(s plan.Timed) PlanStep {
 	}
 	return out
 }
+
+func minutes(d time.Duration) int { return int(math.Ceil(d.Minutes() - 1e-9)) }
 
 // ParseQuiet reads a daily stretch of the clock, "22:30-06:30"; "" is none.
 func ParseQuiet(field, text string) (plan.Quiet, error) {

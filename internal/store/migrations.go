@@ -1,7 +1,9 @@
 package store
 
 import (
+	"encoding/json"
 	"fmt"
+	"time"
 
 	"github.com/go-gormigrate/gormigrate/v2"
 	"gorm.io/gorm"
@@ -118,7 +120,7 @@ var migrations = []*gormigrate.Migration{
 			left_s INTEGER NOT NULL,
 			created_at DATETIME NOT NULL)`,
 	)},
-	{ID: "0005-cook", Migrate: statements(
+	{ID: "0005-cook", Migrate: inTurn(keyOldAmounts, statements(
 		`ALTER TABLE plan_items ADD COLUMN pins TEXT NOT NULL DEFAULT '[]'`,
 		`ALTER TABLE plan_items ADD COLUMN bowl_id INTEGER NOT NULL DEFAULT 0`,
 		`ALTER TABLE plan_items ADD COLUMN drawn_g REAL NOT NULL DEFAULT 0`,
@@ -142,7 +144,69 @@ var migrations = []*gormigrate.Migration{
 		`ALTER TABLE batches ADD COLUMN pulp_g REAL`,
 		`ALTER TABLE batches ADD COLUMN used TEXT NOT NULL DEFAULT '[]'`,
 		`ALTER TABLE batches ADD COLUMN times TEXT NOT NULL DEFAULT '[]'`,
-	)},
+	))},
+}
+
+func inTurn(all ...gormigrate.MigrateFunc) gormigrate.MigrateFunc {
+	return func(tx *gorm.DB) error {
+		for _, migrate := range all {
+			if err := migrate(tx); err != nil {
+				return err
+			}
+		}
+		return nil
+	}
+}
+
+// keyOldAmounts gives the amounts of drinks that were planned before amounts
+// had keys one each, so that they can be weighed, and their steps the minutes
+// they take.
+func keyOldAmounts(tx *gorm.DB) error {
+	var rows []struct {
+		ID    int64
+		Steps string
+	}
+	if err := tx.Raw("SELECT id, steps FROM plan_items").Scan(&rows).Error; err != nil {
+		return err
+	}
+	for _, row := range rows {
+		var steps []map[string]any
+		if err := json.Unmarshal([]byte(row.Steps), &steps); err != nil {
+			return err
+		}
+		for n, step := range steps {
+			step["leastMinutes"] = minutesBetween(step["start"], step["least"])
+			step["mostMinutes"] = minutesBetween(step["start"], step["most"])
+			amounts, _ := step["amounts"].([]any)
+			for k := range amounts {
+				if a, ok := amounts[k].(map[string]any); ok {
+					key := fmt.Sprintf("before-%d-%d", n, k)
+					a["key"], a["line"] = key, key
+				}
+			}
+		}
+		data, err := json.Marshal(steps)
+		if err != nil {
+			return err
+		}
+		if err := tx.Exec("UPDATE plan_items SET steps = ? WHERE id = ?", string(data), row.ID).Error; err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+// minutesBetween are those between two written moments; 0 where they are none.
+func minutesBetween(from, to any) int {
+	begin, err := time.Parse(time.RFC3339, fmt.Sprint(from))
+	if err != nil {
+		return 0
+	}
+	end, err := time.Parse(time.RFC3339, fmt.Sprint(to))
+	if err != nil {
+		return 0
+	}
+	return int(end.Sub(begin).Minutes())
 }
 
 // heatForBoiled rewrites a formula that was boiled or not as one with a heat.

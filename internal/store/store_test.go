@@ -179,7 +179,8 @@ func TestABoiledFormulaBecomesOneWithAHeat(t *testing.T) {
 	for _, sql := range []string{
 		"UPDATE drinks SET draft = json_remove(json_set(draft, '$.boiled', json('true')), '$.heat')",
 		"UPDATE versions SET formula = json_remove(json_set(formula, '$.boiled', json('false')), '$.heat')",
-		"DELETE FROM migrations WHERE id IN ('0002-pantry', '0003-plan')", "DROP TABLE plan_items", "DROP TABLE stock",
+		"DELETE FROM migrations WHERE id IN ('0002-pantry', '0003-plan', '0005-cook')", "DROP TABLE weighings", "DROP TABLE bowls",
+		"ALTER TABLE batches DROP COLUMN pulp_g", "ALTER TABLE batches DROP COLUMN used", "ALTER TABLE batches DROP COLUMN times", "DROP TABLE plan_items", "DROP TABLE stock",
 		"ALTER TABLE settings DROP COLUMN kitchen_c", "ALTER TABLE settings DROP COLUMN hands_quiet", "ALTER TABLE settings DROP COLUMN noise_quiet",
 		"DROP TABLE own_ingredients", "DROP TABLE prices", "DROP TABLE own_measures", "DROP TABLE drinkers",
 		"ALTER TABLE settings DROP COLUMN currency", "ALTER TABLE settings DROP COLUMN measures", "ALTER TABLE settings DROP COLUMN scale_g",
@@ -197,4 +198,55 @@ func TestABoiledFormulaBecomesOneWithAHeat(t *testing.T) {
 	settings, err := again.Settings()
 	require.NoError(t, err)
 	assert.Equal(t, "GBP", settings.Currency)
+}
+
+// A drink planned before amounts could be weighed can be, once opened by a
+// version that weighs.
+func TestADrinkPlannedBeforeCanBeWeighed(t *testing.T) {
+	t.Parallel()
+	s, path := newStore(t)
+	d, err := s.StartDrink("nog", kitchen.New("us"))
+	require.NoError(t, err)
+	at := time.Date(2026, 11, 24, 9, 0, 0, 0, time.UTC)
+	step := kitchen.PlanStep{Kind: "grind", HandsOn: true, Start: at, Least: at.Add(4 * time.Minute), Most: at.Add(4 * time.Minute), Amounts: []kitchen.PlanAmount{{Name: "Water", MassG: 700}, {Name: "Salt", MassG: 1}}}
+	require.NoError(t, s.KeepPlan([]PlanItem{{DrinkID: d.ID, DrinkName: "nog", Formula: d.Draft, ReadyBy: at, Steps: []kitchen.PlanStep{step}}}))
+	for _, sql := range []string{
+		"ALTER TABLE plan_items DROP COLUMN pins", "ALTER TABLE plan_items DROP COLUMN bowl_id", "ALTER TABLE plan_items DROP COLUMN drawn_g", "ALTER TABLE plan_items DROP COLUMN batch_id",
+		"ALTER TABLE batches DROP COLUMN pulp_g", "ALTER TABLE batches DROP COLUMN used", "ALTER TABLE batches DROP COLUMN times",
+		"DROP TABLE weighings", "DROP TABLE bowls", "DELETE FROM migrations WHERE id = '0005-cook'",
+	} {
+		require.NoError(t, s.db.Exec(sql).Error, sql)
+	}
+	require.NoError(t, s.Close())
+	again, err := Open(path, time.Now)
+	require.NoError(t, err)
+	defer func() { _ = again.Close() }()
+	items, err := again.Plan()
+	require.NoError(t, err)
+	amounts := items[0].Steps[0].Amounts
+	assert.NotEqual(t, amounts[0].Key, amounts[1].Key)
+	assert.Equal(t, 700., amounts[0].MassG)
+	assert.Equal(t, 4, items[0].Steps[0].LeastM)
+	require.NoError(t, again.Weigh(Weighing{ItemID: items[0].ID, Key: amounts[0].Key, MassG: 690}))
+}
+
+func TestABowlGivesNoMoreThanItHolds(t *testing.T) {
+	t.Parallel()
+	s, _ := newStore(t)
+	require.NoError(t, s.SetStock("almond", 500))
+	require.NoError(t, s.StartBowl("almond", 300, true))
+	require.NoError(t, s.KeepDrawn(nil, map[int64]float64{1: 200}))
+	var tooLittle *TooLittleError
+	require.ErrorAs(t, s.KeepDrawn(nil, map[int64]float64{1: 200}), &tooLittle)
+	assert.Equal(t, 100., tooLittle.HasG)
+	require.NoError(t, s.TopUpBowl(1, 150))
+	bowls, err := s.Bowls()
+	require.NoError(t, err)
+	assert.Equal(t, 250., bowls[0].DryG)
+	stock, err := s.Stock()
+	require.NoError(t, err)
+	assert.Equal(t, 50., stock["almond"])
+	require.NoError(t, s.EndBowl(1))
+	assert.ErrorIs(t, s.TopUpBowl(1, 5), ErrNotFound)
+	assert.ErrorIs(t, s.ChangeBowl(1, true, true), ErrNotFound)
 }

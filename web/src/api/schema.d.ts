@@ -2233,6 +2233,11 @@ export interface components {
             least: string;
             /**
              * Format: int64
+             * @description it takes or waits
+             */
+            leastMinutes: number;
+            /**
+             * Format: int64
              * @description which filling of the jug, from 1; 0 where it is not filled
              */
             load: number;
@@ -2246,6 +2251,11 @@ export interface components {
              * @description the latest end that still is not too long
              */
             most: string;
+            /**
+             * Format: int64
+             * @description the same as the least where it has its time; 0 where there is no end to it
+             */
+            mostMinutes: number;
             /** @description why it must not be left out; empty where it may be */
             never: string;
             /** @description what right looks like */
@@ -2254,6 +2264,11 @@ export interface components {
             skipped: boolean;
             /** Format: date-time */
             start: string;
+            /**
+             * Format: double
+             * @description it is done or stands at; 0 where it does not matter
+             */
+            tempC: number;
             /**
              * Format: int64
              * @description what a timer is set to meanwhile; 0 where none helps

@@ -1,7 +1,7 @@
 import { SkipForward, Undo2 } from 'lucide-react'
 import type { Front, PlanItem, PlanStep } from '../../api/schema'
 import { Button } from '../../ui/Button'
-import { toDayAndClock, toGrams } from '../../ui/format'
+import { toDayAndClock, toGrams, toMinutes } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
 import { Tray } from '../../ui/Tray'
 import { AllDone } from './AllDone'
@@ -85,12 +85,19 @@ function Work({ step }: { step: PlanStep }) {
   return (
     <>
       <h1 className="text-[44px] leading-tight max-sm:text-[32px]">{step.title}</h1>
+      <p className="text-lg text-mute">{takes(step)}</p>
       {step.right && <p className="text-2xl">{step.right}</p>}
       {step.caution && <Notice>{step.caution}</Notice>}
       {step.never && <Notice>{step.never}.</Notice>}
     </>
   )
 }
+
+/** takes says how long the step has hands, what it occupies, and at how many degrees. */
+const takes = (s: PlanStep) =>
+  [`${toMinutes(s.leastMinutes)} of your hands`, s.blender && 'the blender runs', s.tempC > 0 && `at ${s.tempC} °C`]
+    .filter(Boolean)
+    .join(' · ')
 
 /** GoesInWhole is what needs no weighing: it was weighed before, and all of it goes in. */
 function GoesInWhole({ step }: { step: PlanStep }) {
