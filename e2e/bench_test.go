@@ -96,6 +96,32 @@ func BenchmarkDialDrag(b *testing.B) {
 	b.ReportMetric(0, "ns/op")
 }
 
+// BenchmarkStripDrag is how long the page's frames take while a drink's time is
+// dragged along the strip and the plan is made anew under it.
+func BenchmarkStripDrag(b *testing.B) {
+	p := visit(b, demoKitchen(b))
+	p.open("/plan")
+	p.sees("Next in the kitchen")
+	const watch = `(() => {
+		window.frames = []
+		let last = performance.now()
+		const frame = (now) => { window.frames.push(now - last); last = now; requestAnimationFrame(frame) }
+		requestAnimationFrame(frame)
+	})()`
+	_, err := chromedp.Run(p.ctx, chromedp.Evaluate[chromedp.Void](watch))
+	require.NoError(b, err)
+	for n := range 4 {
+		p.drag("Pecan flask creamer ready by", []float64{60, -70, 50, -40}[n])
+		p.until("it to be kept", func() bool { return !p.busy() })
+	}
+	frames := evaluate[[]float64](p, "(() => window.frames)")
+	require.Greater(b, len(frames), 30)
+	sort.Float64s(frames)
+	b.ReportMetric(frames[len(frames)/2], "median-ms")
+	b.ReportMetric(frames[len(frames)*95/100], "p95-ms")
+	b.ReportMetric(0, "ns/op")
+}
+
 var firstScripts = regexp.MustCompile(`assets/[^"]+\.js`)
 
 // BenchmarkFirstLoad is the size of the scripts of the first load, packed: the

@@ -33,6 +33,7 @@ func Fill(s *store.Store, now time.Time) error {
 	for n := len(drinks) - 1; n >= 0; n-- { // the first drink is the one worked on last
 		c.add(drinks[n], now)
 	}
+	c.soakBowls()
 	c.planAhead()
 	if c.err != nil {
 		return fmt.Errorf("demo kitchen: %w", c.err)
@@ -96,6 +97,11 @@ func (c *cook) stock() {
 	for _, d := range drinkers {
 		c.call(http.MethodPost, "/api/pantry/drinkers", d, nil)
 	}
+}
+
+// soakBowls puts a bowl in the fridge, for the flask.
+func (c *cook) soakBowls() {
+	c.call(http.MethodPost, "/api/bowls", server.NewBowl{Ingredient: "pecan", DryG: 220, Fridge: true}, nil)
 }
 
 // planAhead puts the rowers' breakfast on the plan, three days from now.

@@ -68,10 +68,15 @@ function BowlRow({ b }: { b: Bowl }) {
         >
           Water changed
         </Button>
-        <Button onClick={() => change.mutate({ freshWater: false, fridge: !b.fridge })}>
+        <Button
+          aria-label={`${b.fridge ? 'To the bench' : 'Into the fridge'}: ${b.name}`}
+          onClick={() => change.mutate({ freshWater: false, fridge: !b.fridge })}
+        >
           {b.fridge ? 'To the bench' : 'Into the fridge'}
         </Button>
-        <Button onClick={() => end.mutate(undefined)}>{b.past ? 'Thrown out' : 'Empty it'}</Button>
+        <Button aria-label={`${b.past ? 'Thrown out' : 'Empty it'}: ${b.name}`} onClick={() => end.mutate(undefined)}>
+          {b.past ? 'Thrown out' : 'Empty it'}
+        </Button>
       </div>
       <div className="flex flex-wrap items-end gap-2">
         <NumberField
@@ -82,7 +87,11 @@ function BowlRow({ b }: { b: Bowl }) {
           onNumber={setMore}
           onEmpty={() => setMore(undefined)}
         />
-        <Button disabled={!more} onClick={() => more && topUp.mutate(more, { onSuccess: () => setMore(undefined) })}>
+        <Button
+          aria-label={`Top up: ${b.name}`}
+          disabled={!more}
+          onClick={() => more && topUp.mutate(more, { onSuccess: () => setMore(undefined) })}
+        >
           Top up
         </Button>
       </div>

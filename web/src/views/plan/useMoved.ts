@@ -18,7 +18,7 @@ type Way = {
 /** useMoved lets a moment on the strip be dragged, or moved by the arrow keys, with the plan made anew as it goes. */
 export function useMoved({ scale, at, step, tried, keep, onTry, onProblem }: Way) {
   const [held, setHeld] = useState<number>()
-  const begun = useRef<{ scale: Scale; offset: number }>(undefined)
+  const begun = useRef<{ scale: Scale; offset: number; from: number }>(undefined)
   const busy = useRef(false)
   const next = useRef<number>(undefined)
 
@@ -39,17 +39,23 @@ export function useMoved({ scale, at, step, tried, keep, onTry, onProblem }: Way
     }
     busy.current = false
   }
+  const letGo = () => {
+    begun.current = undefined
+    next.current = undefined
+    setHeld(undefined)
+    onTry(undefined)
+  }
   const settle = async (time: number) => {
     begun.current = undefined
     next.current = undefined
+    setHeld(time)
     try {
       await keep(new Date(time).toISOString())
       onProblem(undefined)
     } catch (e) {
       onProblem(e instanceof Refused ? e.message : 'The plan could not be kept.')
     }
-    setHeld(undefined)
-    onTry(undefined)
+    letGo()
   }
   const under = (e: PointerEvent<HTMLElement>, s: Scale) => {
     const box = e.currentTarget.parentElement?.getBoundingClientRect()
@@ -63,20 +69,20 @@ export function useMoved({ scale, at, step, tried, keep, onTry, onProblem }: Way
   const handlers = {
     onPointerDown: (e: PointerEvent<HTMLElement>) => {
       e.currentTarget.setPointerCapture(e.pointerId)
-      begun.current = { scale, offset: under(e, scale) - at }
+      begun.current = { scale, offset: under(e, scale) - at, from: at } // what is tried moves the moment on
     },
     onPointerMove: (e: PointerEvent<HTMLElement>) => {
       if (!begun.current) return
       const time = timeUnder(e)
-      if (time === (held ?? at)) return
+      if (time === (held ?? begun.current.from)) return
       setHeld(time)
       look(time)
     },
     onPointerUp: (e: PointerEvent<HTMLElement>) => {
       if (!begun.current) return
       const time = timeUnder(e)
-      if (time === at) begun.current = undefined
-      else settle(time)
+      if (time !== begun.current.from) settle(time)
+      else letGo()
     },
     onKeyDown: (e: KeyboardEvent<HTMLElement>) => {
       const by = { ArrowRight: 1, ArrowLeft: -1, PageUp: 4, PageDown: -4 }[e.key]
