@@ -301,11 +301,26 @@ func (c *compiler) finish() {
 		c.add(Step{Kind: StirIn, Title: "Stir in " + what, Amounts: joins, Length: fixed(stirMin), HandsOn: true, Right: "A little first; taste; then the rest."})
 	}
 	c.heat()
-	c.add(Step{Kind: Taste, Title: "Taste and adjust", Length: fixed(tasteMin), HandsOn: true,
+	c.add(Step{Kind: Taste, Title: "Taste and adjust", Amounts: c.toTaste(), Length: fixed(tasteMin), HandsOn: true,
 		Right: "A little at a time, and note what goes in. Cold it tastes less sweet than warm."})
 	if len(c.d.Portions) > 0 {
 		c.add(c.splitting())
 	}
+}
+
+// toTaste are the lines of which a little more may go in.
+func (c *compiler) toTaste() []Amount {
+	out := c.lines(func(n int) bool {
+		switch c.d.Lines[n].Ingredient.Role {
+		case ingredient.Sweetener, ingredient.Salt, ingredient.Spice, ingredient.Flavour:
+			return c.r.Lines[n].Stage != ingredient.Serve
+		}
+		return false
+	})
+	for n, a := range out {
+		out[n] = Amount{Key: "taste/" + a.Key, Line: a.Line, Name: a.Name, Open: true, Extra: true}
+	}
+	return out
 }
 
 func (c *compiler) isIce(n int) bool {

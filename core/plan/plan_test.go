@@ -593,3 +593,34 @@ func TestABowlIsDrawnFromForAsLongAsItKeeps(t *testing.T) {
 	assert.True(t, CanBowl(almond))
 	assert.False(t, CanBowl(rice))
 }
+
+// What was soaked fills the jug with what it took up (by hand: 500 g of almonds
+// take up 225 g), and hot liquid may fill it half way only (common practice).
+func TestLoadsCountTheSoakAndTheHeat(t *testing.T) {
+	t.Parallel()
+	for _, tt := range []struct {
+		lines  []string
+		grinds int
+	}{
+		{[]string{"500 g almonds, unsoaked", "1000 g water"}, 1},
+		{[]string{"500 g almonds", "1000 g water"}, 2},
+		{[]string{"200 g almonds, unsoaked", "900 g boiling water"}, 2},
+	} {
+		d, r := drink(t, nil, tt.lines...)
+		grinds := 0
+		for _, s := range Steps(&d, r, Kitchen{TempC: 20}, OnTheBench) {
+			if s.Kind == Grind {
+				grinds++
+				assert.Equal(t, tt.lines[1] == "900 g boiling water", s.Caution != "", "hot liquid is cautioned about at the blender")
+			}
+		}
+		assert.Equal(t, tt.grinds, grinds, tt.lines)
+	}
+	d, r := drink(t, func(d *formula.Drink) { d.Method.Strainer = extract.Sieve }, "200 g almonds", "1200 g water")
+	for _, s := range Steps(&d, r, Kitchen{TempC: 20}, OnTheBench) {
+		if s.Kind == Strain {
+			assert.Equal(t, 3, s.Loads, "a sieve of 700 mL is emptied in between")
+			assert.Contains(t, s.Title, "3 times about 484 mL")
+		}
+	}
+}

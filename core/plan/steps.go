@@ -66,6 +66,7 @@ type Amount struct {
 	Band   Band    // how near is near enough; what was left open has none
 	Text   string  // as it is measured
 	Fine   bool    // finer than the scale reads: spoons tell better
+	Extra  bool    // only where the taste asks for it
 	Open   bool    // no amount was given: what goes in is taken down
 	Soaked bool    // was counted when it went to soak, and weighs what it took up besides
 	WetG   float64 // of MassG, what it took up

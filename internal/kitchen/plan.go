@@ -46,6 +46,7 @@ type PlanAmount struct {
 	HighG  float64  `json:"highG"`
 	Text   string   `json:"text"`
 	Fine   bool     `json:"fine" doc:"finer than the scale reads: spoons tell better"`
+	Extra  bool     `json:"extra" doc:"only where the taste asks for it"`
 	Open   bool     `json:"open" doc:"no amount was given: what goes in is taken down"`
 	Soaked bool     `json:"soaked" doc:"counted when it went to soak; weighs what it took up besides"`
 	WetG   float64  `json:"wetG" doc:"of its mass, what it took up"`
@@ -83,7 +84,7 @@ func PlannedStep(s plan.Timed) PlanStep {
 	for _, a := range s.Amounts {
 		out.Amounts = append(out.Amounts, PlanAmount{
 			Key: a.Key, Line: a.Line, Name: a.Name, MassG: a.MassG, LowG: a.Band.LowG, HighG: a.Band.HighG,
-			Text: a.Text, Fine: a.Fine, Open: a.Open, Soaked: a.Soaked, WetG: a.WetG,
+			Text: a.Text, Fine: a.Fine, Extra: a.Extra, Open: a.Open, Soaked: a.Soaked, WetG: a.WetG,
 		})
 	}
 	return out

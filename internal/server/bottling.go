@@ -29,6 +29,7 @@ type asMade struct {
 	drink    formula.Drink
 	reckoned *formula.Reckoning
 	worked   map[string]formula.WorkedBack
+	firstG   map[string]float64 // what was planned of each line before anything was rescaled
 }
 
 // bottleItem fills the bottles from what really went in, and records it.
@@ -63,7 +64,7 @@ func (s *server) bottleItem(in *bottlingInput) (Plan, error) {
 		batch.Bottles = append(batch.Bottles, fill(b, r, l.now))
 	}
 	batch.Cooked = &store.Cooked{
-		ItemID: in.ID, Formula: items[at].Formula, PulpG: in.Body.PulpG, Steps: steps,
+		ItemID: in.ID, Formula: asPlanned(items[at]), PulpG: in.Body.PulpG, Steps: steps,
 		Used: m.used(), Times: timesOf(steps), StockG: m.stockG(),
 	}
 	defer s.changed()
@@ -85,6 +86,9 @@ func (s *server) asMade(item store.PlanItem, l look, in Bottling) (asMade, error
 		return asMade{}, err
 	}
 	m := asMade{item: item, planned: planned, worked: map[string]formula.WorkedBack{}}
+	if m.firstG, err = s.firstPlannedG(item, l); err != nil {
+		return m, err
+	}
 	m.item.Steps = withUsed(item.Steps, l.weighings[item.ID])
 	used := usedG(m.item.Steps)
 	m.drink = d.AsUsed(planned, used)
@@ -127,7 +131,10 @@ func (m asMade) used() []kitchen.UsedLine {
 			if a.Soaked {
 				continue
 			}
-			line := kitchen.UsedLine{Name: a.Name, PlannedG: a.MassG, UsedG: a.MassG, How: "as planned"}
+			if a.Extra && a.Used == nil {
+				continue
+			}
+			line := kitchen.UsedLine{Name: a.Name, PlannedG: m.plannedG(a), UsedG: a.MassG, How: "as planned"}
 			worked, isWorked := m.worked[a.Line]
 			switch {
 			case a.Used != nil:
@@ -147,6 +154,37 @@ func (m asMade) used() []kitchen.UsedLine {
 		out = append(out, m.drawnLines()...)
 	}
 	return out
+}
+
+// plannedG is what was planned of an amount before anything was rescaled.
+func (m asMade) plannedG(a kitchen.PlanAmount) float64 {
+	for n, line := range m.drink.Lines {
+		if now := m.planned.Lines[n].MassG; line.Key == a.Line && now > 0 && m.firstG[line.Key] > 0 {
+			return a.MassG * m.firstG[line.Key] / now
+		}
+	}
+	return a.MassG
+}
+
+// asPlanned is the formula that was planned, whatever was rescaled since.
+func asPlanned(item store.PlanItem) kitchen.Formula {
+	if item.AsPlanned != nil {
+		return *item.AsPlanned
+	}
+	return item.Formula
+}
+
+func (s *server) firstPlannedG(item store.PlanItem, l look) (map[string]float64, error) {
+	item.Formula = asPlanned(item)
+	r, d, err := s.reckonItem(item, l.ways)
+	if err != nil {
+		return nil, err
+	}
+	out := map[string]float64{}
+	for n, line := range d.Lines {
+		out[line.Key] = r.Lines[n].MassG
+	}
+	return out, nil
 }
 
 // drawnLines are the bases that came out of a bowl.

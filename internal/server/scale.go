@@ -197,9 +197,9 @@ func (s *server) refreshScale() {
 	if !connected {
 		return
 	}
-	amounts := s.stillToWeigh(itemID)
+	amounts, all := s.stillToWeigh(itemID)
 	if had {
-		for _, a := range amounts {
+		for _, a := range all {
 			if a.Key == key { // it goes on, though its target may have moved
 				s.desk.mu.Lock()
 				s.desk.amount, s.desk.weighing.Band = a, plan.Band{LowG: a.LowG, HighG: a.HighG}
@@ -229,28 +229,32 @@ func (s *server) putOn(a *kitchen.PlanAmount) {
 	s.showScale()
 }
 
-// stillToWeigh are the amounts of a drink's front step that are not settled.
-func (s *server) stillToWeigh(itemID int64) []kitchen.PlanAmount {
+// stillToWeigh are the amounts of a drink's front step that are not settled;
+// all has those that go in whole or only to taste besides.
+func (s *server) stillToWeigh(itemID int64) (amounts, all []kitchen.PlanAmount) {
 	items, at, err := s.item(itemID)
 	if err != nil {
-		return nil
+		return nil, nil
 	}
 	l, err := s.look()
 	if err != nil {
-		return nil
+		return nil, nil
 	}
 	steps := withUsed(items[at].Steps, l.weighings[itemID])
 	f := front(steps, l.now)
 	if f == nil || f.Step < 0 {
-		return nil
+		return nil, nil
 	}
-	var out []kitchen.PlanAmount
 	for _, a := range steps[f.Step].Amounts {
-		if isWeighed(steps[f.Step], a) && (a.Used == nil || !a.Used.Settled) {
-			out = append(out, a)
+		if a.Used != nil && a.Used.Settled {
+			continue
+		}
+		all = append(all, a)
+		if isWeighed(steps[f.Step], a) {
+			amounts = append(amounts, a)
 		}
 	}
-	return out
+	return amounts, all
 }
 
 // showScale sends what the scale shows to those who follow.
@@ -293,7 +297,8 @@ func (s *server) chooseAmount(in *body[ForAmount]) (ScaleNow, error) {
 	s.desk.mu.Lock()
 	itemID := s.desk.itemID
 	s.desk.mu.Unlock()
-	for _, a := range s.stillToWeigh(itemID) {
+	_, all := s.stillToWeigh(itemID)
+	for _, a := range all {
 		if a.Key == in.Body.Key {
 			s.putOn(&a)
 			return s.scaleNow(nil)

@@ -55,7 +55,7 @@ func usedOf(a kitchen.PlanAmount, w store.Weighing) *kitchen.Weighed {
 // isWeighed tells whether an amount is one to put on the scale: what soaked
 // goes in whole, unless it is shared among loads.
 func isWeighed(step kitchen.PlanStep, a kitchen.PlanAmount) bool {
-	return !a.Soaked || step.Loads > 1 || step.Kind == string(plan.GetReady)
+	return !a.Extra && !a.Soaked || a.Soaked && step.Loads > 1 || a.Soaked && step.Kind == string(plan.GetReady)
 }
 
 // toWeigh is the first amount of a step that is still to be weighed; -1 where
@@ -251,6 +251,10 @@ func (s *server) rescale(in *rescaleInput) (Plan, error) {
 	scaled, followers := followed(item.Steps, a, d, r)
 	if followers == 0 {
 		return Plan{}, fault.New("key", a.Name, "has nothing to follow it: all the rest is in already", "leave it as it is")
+	}
+	if items[at].AsPlanned == nil {
+		before := items[at].Formula
+		items[at].AsPlanned = &before
 	}
 	items[at].Formula = items[at].Formula.WithAmounts(&scaled)
 	return s.keepPlan(items, at)

@@ -148,10 +148,11 @@ func TestTooMuchIsTakenOrFollowed(t *testing.T) {
 	assert.True(t, usedOfFront(item, 0).Settled)
 	for _, s := range item.Steps {
 		for _, a := range s.Amounts {
-			switch a.Name {
-			case "Water":
+			switch {
+			case a.Extra:
+			case a.Name == "Water":
 				assert.InDelta(t, 960, a.MassG, .1, "more water for more almonds")
-			case "Maple syrup":
+			case a.Name == "Maple syrup":
 				assert.InDelta(t, 24, a.MassG, .01)
 			}
 		}
@@ -160,6 +161,17 @@ func TestTooMuchIsTakenOrFollowed(t *testing.T) {
 	assert.Equal(t, "body.key", c.refused("POST", "/api/plan/items/1/weighings", WeighedNow{"gone", 5, false}).Errors[0].Location)
 	item = call[Plan](c, "DELETE", "/api/plan/items/1/weighings?key="+key, nil).Items[0]
 	assert.Nil(t, usedOfFront(item, 0))
+
+	weigh(240, true)
+	call[Plan](c, "POST", "/api/plan/items/1/weighings", WeighedNow{"taste/line-3", 6, false})
+	call[Plan](c, "POST", "/api/plan/items/1/batch", Bottling{nil, nil, []NewBottle{{500, "fridge"}}})
+	used := call[Batch](c, "GET", "/api/batches/1", nil).Used
+	assert.InDelta(t, 200, used[0].PlannedG, .01, "what was planned first")
+	assert.Equal(t, 240., used[0].UsedG)
+	assert.Equal(t, 1, call[Batch](c, "GET", "/api/batches/1", nil).Version, "the version is the one that was planned")
+	last := used[len(used)-1]
+	assert.Equal(t, "Maple syrup", last.Name)
+	assert.Equal(t, 6., last.UsedG, "more of it, to taste")
 }
 
 // What was really used, and when, is on the batch; what was left open is worked

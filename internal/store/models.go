@@ -114,6 +114,7 @@ type PlanItem struct {
 	Sequence  int                // grows with every change of its times
 	Steps     []kitchen.PlanStep `gorm:"serializer:json"`
 	Pins      []kitchen.Pin      `gorm:"serializer:json"` // blocks at a time of the cook's own
+	AsPlanned *kitchen.Formula   `gorm:"serializer:json"` // where it was rescaled since; nil otherwise
 	BowlID    int64              // the bowl its base is drawn from; 0 for none
 	DrawnG    float64            // what was drawn from it, as it was dry
 	BatchID   int64              // once it is bottled; 0 before

@@ -2154,6 +2154,8 @@ export interface components {
             volumeML: number;
         };
         PlanAmount: {
+            /** @description only where the taste asks for it */
+            extra: boolean;
             /** @description finer than the scale reads: spoons tell better */
             fine: boolean;
             /** Format: double */

@@ -11,6 +11,7 @@ import { asNumber } from '../../ui/NumberField'
 import { Tray } from '../../ui/Tray'
 import { Over } from './Over'
 import { Scale } from './Scale'
+import { StandIn } from './StandIn'
 
 type Props = { item: PlanItem; step: PlanStep; front: Front }
 
@@ -38,6 +39,7 @@ export function Amounts({ item, step, front }: Props) {
           />
         ))}
       </ul>
+      {scale?.standIn && (onScale || scale.note) && <StandIn toGoG={scale.toGoG} />}
     </Tray>
   )
 }
@@ -61,7 +63,7 @@ function AmountRow({ item, amount, active, onChoose, onDone }: RowProps) {
         >
           {amount.name}
           <span className="block text-base font-normal text-mute">
-            {[amount.text, amount.open ? 'as much as it takes' : toGrams(amount.massG)].filter(Boolean).join(' · ')}
+            {[amount.text, howMuch(amount)].filter(Boolean).join(' · ')}
           </span>
         </button>
         {used && (
@@ -87,6 +89,11 @@ function AmountRow({ item, amount, active, onChoose, onDone }: RowProps) {
       {active && <Typed item={item} amount={amount} onDone={onDone} />}
     </li>
   )
+}
+
+function howMuch(a: PlanAmount): string {
+  if (a.extra) return 'a little more, if it needs it'
+  return a.open ? 'as much as it takes' : toGrams(a.massG)
 }
 
 /** Typed takes down what was weighed by hand. */

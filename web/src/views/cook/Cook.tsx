@@ -37,7 +37,7 @@ export function Cook({ id }: { id?: number }) {
 
 /** itemOf is the item asked for, or the one with the next thing to do. */
 function itemOf(plan: Plan, id?: number): PlanItem | undefined {
-  const wanted = id ?? plan.next[0]?.itemID
+  const wanted = id ?? plan.next.find((n) => n.itemID > 0)?.itemID
   return plan.items.find((i) => i.id === wanted)
 }
 

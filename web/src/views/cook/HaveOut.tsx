@@ -2,16 +2,21 @@ import type { ReadyList } from '../../api/schema'
 import { classes } from '../../ui/classes'
 import { toGrams } from '../../ui/format'
 
+/** On a narrow page the list is folded, so that the step stays in sight. */
+const wideEnough = 1024
+
 /** HaveOut is what to have out before it begins, and what is missing. */
 export function HaveOut({ ready }: { ready: ReadyList }) {
   return (
-    <section aria-label="To have out" className="rounded-2xl bg-linen px-4 py-3">
-      <h2 className="text-xl">To have out</h2>
-      <p className={classes('text-lg', ready.short > 0 && 'font-bold text-hibiscus-deep')}>
-        {ready.short > 0
-          ? `By the pantry, ${ready.short} of ${ready.lines.length} are not all there.`
-          : 'By the pantry, all of it is there.'}
-      </p>
+    <details open={window.innerWidth >= wideEnough} className="rounded-2xl bg-linen px-4 py-3">
+      <summary className="cursor-pointer">
+        <h2 className="inline text-xl">To have out</h2>
+        <p className={classes('text-lg', ready.short > 0 && 'font-bold text-hibiscus-deep')}>
+          {ready.short > 0
+            ? `By the pantry, ${ready.short} of ${ready.lines.length} are not all there.`
+            : 'By the pantry, all of it is there.'}
+        </p>
+      </summary>
       <div className="grid gap-x-6 text-lg sm:grid-cols-2">
         <ul>
           {ready.lines.map((l) => (
@@ -32,6 +37,6 @@ export function HaveOut({ ready }: { ready: ReadyList }) {
           ))}
         </ul>
       </div>
-    </section>
+    </details>
   )
 }

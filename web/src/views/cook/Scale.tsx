@@ -1,16 +1,13 @@
-import { useMutation } from '@tanstack/react-query'
-import { Plug, Scale as ScaleIcon, Unplug } from 'lucide-react'
-import { useState } from 'react'
+import { Scale as ScaleIcon } from 'lucide-react'
 import { answer, api, Refused } from '../../api/client'
 import { usePlanChange, useScale, useScaleChange } from '../../api/hooks'
-import type { Drive, ScaleNow } from '../../api/schema'
+import type { ScaleNow } from '../../api/schema'
 import { isTyping, useKeys } from '../../app/keys'
 import { Button } from '../../ui/Button'
 import { classes } from '../../ui/classes'
 import { ErrorText } from '../../ui/Field'
 import { toFixed } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
-import { asNumber } from '../../ui/NumberField'
 
 const tare = () => answer(api.POST('/api/scale/tare'))
 
@@ -52,7 +49,6 @@ export function Scale({ itemID }: { itemID: number }) {
           </div>
         </>
       )}
-      {scale.standIn && (mine || scale.note) && <StandIn toGoG={scale.toGoG} />}
       <ErrorText id="scale-error">{refused?.message}</ErrorText>
     </div>
   )
@@ -94,38 +90,4 @@ function goWords(s: ScaleNow): string {
   if (s.verdict === 'within') return s.steady ? 'near enough' : 'near enough, still moving'
   if (s.toGoG < 0) return `${toFixed(-s.toGoG, s.decimals)} ${s.unit} over`
   return `${toFixed(s.toGoG, s.decimals)} ${s.unit} to go`
-}
-
-/** StandIn pours onto the scale that is not there. */
-function StandIn({ toGoG }: { toGoG: number }) {
-  const drive = useMutation({ mutationFn: (body: Drive) => answer(api.POST('/api/scale/stand-in', { body })) })
-  const [typed, setTyped] = useState('50')
-  const grams = asNumber(typed)
-  return (
-    <details className="rounded-2xl bg-linen px-4 py-2 text-[15px]">
-      <summary className="min-h-8 cursor-pointer font-bold">Stand-in scale: pour from the screen</summary>
-      <div className="flex flex-wrap items-center gap-2 py-2">
-        {toGoG > 0 && <Button onClick={() => drive.mutate({ pourG: toGoG })}>Pour what is missing</Button>}
-        <label className="flex min-h-11 items-center gap-2 rounded-full border-2 border-rim bg-enamel px-4">
-          <span className="sr-only">Grams to pour</span>
-          <input
-            className="w-16 bg-transparent outline-none"
-            inputMode="decimal"
-            value={typed}
-            onChange={(e) => setTyped(e.target.value)}
-          />
-          g
-        </label>
-        <Button disabled={!(Math.abs(grams) > 0)} onClick={() => drive.mutate({ pourG: grams })}>
-          Pour
-        </Button>
-        <Button onClick={() => drive.mutate({ unplug: true })}>
-          <Unplug size={18} aria-hidden /> Pull the plug
-        </Button>
-        <Button onClick={() => drive.mutate({ plug: true })}>
-          <Plug size={18} aria-hidden /> Plug in
-        </Button>
-      </div>
-    </details>
-  )
 }

@@ -35,7 +35,7 @@ export function StepCard({ item, front, onDone, onSkip, onUndo, onBottle }: Prop
       </Tray>
       {step && step.amounts.length > 0 && (
         <div>
-          {front.amount >= 0 || step.amounts.some((a) => a.used) ? (
+          {front.amount >= 0 || step.amounts.some((a) => a.used || a.extra) ? (
             <Amounts key={step.title} item={item} step={step} front={front} />
           ) : (
             <GoesInWhole step={step} />

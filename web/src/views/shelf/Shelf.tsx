@@ -36,7 +36,7 @@ export function Shelf() {
         </p>
       </div>
       <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_23.5rem]">
-        <div className="overflow-hidden rounded-tray border-[2.5px] border-rim bg-glass md:grid md:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
+        <div className="overflow-hidden rounded-tray border-[2.5px] border-rim bg-glass lg:row-span-2 md:grid md:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
           <Place
             name={`Fridge, set to ${kitchen.data?.fridgeC ?? '–'} °C`}
             bottles={inThe('fridge')}
