@@ -248,7 +248,15 @@ func TestNoSeriousAccessibilityFault(t *testing.T) {
 			"pantry":  func() { p.open("/pantry"); p.sees("Drawer of measures", "Who drinks here") },
 			"price":   func() { p.open("/pantry"); p.click("button", "Price and stock of Walnuts"); p.sees("There is in it") },
 			"cook":    func() { p.open("/cook/3"); p.sees("step 1 of") },
-			"plan":    func() { p.open("/plan"); p.sees("Next in the kitchen", "To buy") },
+			"weighing": func() {
+				p.open("/cook/3")
+				p.click("button", "Weigh with the scale")
+				p.sees("to go")
+				p.click("button", "No scale")
+			},
+			"bowl": func() { p.open("/plan"); p.click("button", "Start a bowl"); p.sees("In the fridge") },
+			"made": func() { p.open("/shelf"); p.click("button", "how it was made"); p.sees("expected") },
+			"plan": func() { p.open("/plan"); p.sees("Next in the kitchen", "To buy") },
 			"card": func() {
 				p.open("/")
 				p.work("Print or take elsewhere", "A card to print")

@@ -154,8 +154,19 @@ func (c *compiler) soak() {
 		if n > 0 {
 			c.add(Step{Kind: ChangeWater, Title: "Change the water of the " + names(amounts), Length: fixed(changeMin), HandsOn: true})
 		}
-		c.add(Step{Kind: Soak, Title: "Soak the " + names(amounts), Length: each, Fridge: c.where == InTheFridge, TempC: c.soakC(), Caution: c.soakCaution()})
+		c.add(Step{Kind: Soak, Title: "Soak the " + names(amounts), Length: each, Fridge: c.where == InTheFridge, TempC: c.soakC(), Right: c.quickSoak(), Caution: c.soakCaution()})
 	}
+}
+
+// quickSoak is the way out where time is short: in hot water cashews are soft
+// in an hour or two (common practice, no source).
+func (c *compiler) quickSoak() string {
+	for n, line := range c.d.Lines {
+		if c.soaks(n) && line.Ingredient.ID == "cashew" {
+			return "Where time is short: in hot water an hour or two is enough."
+		}
+	}
+	return ""
 }
 
 // soakC is the temperature a soak stands at.

@@ -72,6 +72,7 @@ func New(system string) Formula {
 
 // Ways are the kitchen's own ways, and what it has to measure and pay with.
 type Ways struct {
+	System    quantity.System
 	School    string
 	FridgeC   float64
 	JugML     float64

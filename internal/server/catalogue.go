@@ -47,6 +47,9 @@ func (s *server) readWays() (kitchen.Ways, error) {
 		return kitchen.Ways{}, err
 	}
 	ways := kitchen.Ways{School: settings.School, FridgeC: settings.FridgeC, JugML: settings.JugML}
+	if ways.System, err = quantity.ParseSystem(settings.System); err != nil {
+		return kitchen.Ways{}, err
+	}
 	ways.Reader = readerOf(larder.Measures)
 	if ways.Drawer, err = drawerOf(ways.Reader, settings); err != nil {
 		return kitchen.Ways{}, err

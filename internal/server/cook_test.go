@@ -74,6 +74,24 @@ func TestTheStepInFront(t *testing.T) {
 	assert.True(t, call[Plan](c, "GET", "/api/plan", nil).Items[0].Made)
 }
 
+// With the clock set back what was done stays done, the cook goes on, and
+// nothing is planned before it.
+func TestACookGoesOnWithTheClockSetBack(t *testing.T) {
+	t.Parallel()
+	c, p := planned(t)
+	c.now = c.now.Add(9 * time.Hour)
+	call[Plan](c, "POST", "/api/plan/items/1/done", Done{Step: p.Items[0].Front.Step})
+	c.now = c.now.Add(-2 * time.Hour)
+	item := c.plan()
+	require.NotNil(t, item.Steps[0].DoneAt)
+	assert.Equal(t, 2, item.Front.Place)
+	call[Plan](c, "POST", "/api/plan/items/1/weighings", WeighedNow{item.Steps[0].Amounts[0].Key, 143, false})
+	item = c.done(item.Front.Step)
+	assert.Equal(t, 3, item.Front.Place)
+	c.now = c.now.Add(5 * time.Hour)
+	assert.Equal(t, 4, c.done(item.Front.Step).Front.Place)
+}
+
 func TestASoakBegunTooEarlyIsSaid(t *testing.T) {
 	t.Parallel()
 	now := time.Date(2026, 11, 24, 9, 30, 0, 0, time.UTC)

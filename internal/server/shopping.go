@@ -7,6 +7,7 @@ import (
 
 	"plushladle/core/formula"
 	"plushladle/core/ingredient"
+	"plushladle/core/quantity"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
 )
@@ -16,6 +17,7 @@ type ToBuy struct {
 	ID     string  `json:"id"`
 	Name   string  `json:"name"`
 	NeedG  float64 `json:"needG"`
+	Need   string  `json:"need" doc:"in cups and spoons; empty where its density is not known"`
 	HaveG  float64 `json:"haveG"`
 	BuyG   float64 `json:"buyG" doc:"0 where there is enough"`
 	Packs  int     `json:"packs" doc:"0 where no pack is known"`
@@ -53,6 +55,10 @@ func (s *server) toBuy(needs map[string]float64, ways kitchen.Ways) ([]ToBuy, er
 			continue
 		}
 		b := ToBuy{ID: i.ID, Name: i.Name, NeedG: need, HaveG: there[i.ID], BuyG: math.Max(0, need-there[i.ID])}
+		if i.BulkGPerML > 0 {
+			cups, _ := quantity.Kitchen(need/i.BulkGPerML, ways.System, shoppingTolerance)
+			b.Need = cups.String()
+		}
 		if pack, ok := packs[i.ID]; ok && b.BuyG > 0 {
 			each := pack.PackG * pack.EdibleShare
 			b.Packs, b.Pack = int(math.Ceil(b.BuyG/each-1e-9)), pack.Pack
@@ -63,6 +69,9 @@ func (s *server) toBuy(needs map[string]float64, ways kitchen.Ways) ([]ToBuy, er
 	slices.SortStableFunc(list, func(a, b ToBuy) int { return bought(a) - bought(b) })
 	return list, nil
 }
+
+// shoppingTolerance is how near a measure on the shopping list has to be.
+const shoppingTolerance = 0.05
 
 func bought(b ToBuy) int {
 	if b.BuyG > 0 {

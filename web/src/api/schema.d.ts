@@ -2587,6 +2587,8 @@ export interface components {
             haveG: number;
             id: string;
             name: string;
+            /** @description in cups and spoons; empty where its density is not known */
+            need: string;
             /** Format: double */
             needG: number;
             pack: string;

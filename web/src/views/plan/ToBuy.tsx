@@ -22,7 +22,8 @@ export function ToBuy({ plan }: { plan: Plan }) {
             <div className="grow">
               <p className="font-bold leading-tight">{b.name}</p>
               <p className="text-[14px] text-mute">
-                {toGrams(b.needG)} needed{b.haveG > 0 && `, ${toGrams(b.haveG)} here`}
+                {toGrams(b.needG)} needed{b.need && `, ${b.need}`}
+                {b.haveG > 0 && `, ${toGrams(b.haveG)} here`}
               </p>
             </div>
             <p className="font-bold">{packWords(b)}</p>

@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react'
 import { Link } from 'wouter'
 import { useKitchen, usePlan, useShelf } from '../../api/hooks'
-import type { Bottle } from '../../api/schema'
+import type { Bottle, Plan } from '../../api/schema'
 import { toMillilitres } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
 import { Tray } from '../../ui/Tray'
@@ -19,7 +19,7 @@ export function Shelf() {
   if (shelf.error) return <Notice urgent>{shelf.error.message}</Notice>
   if (!shelf.data) return null
   const { bottles, totalML } = shelf.data
-  if (bottles.length === 0) return <EmptyShelf />
+  if (bottles.length === 0) return <EmptyShelf plan={plan.data} />
   const bottle = bottles.find((b) => b.id === chosen) ?? bottles[0]
   const choose = (id: number) => {
     setChosen(id)
@@ -76,9 +76,9 @@ function firstWords(bottles: Bottle[]): string {
   return [`${past} past ${past === 1 ? 'its' : 'their'} date`, words].filter(Boolean).join(' · ')
 }
 
-function EmptyShelf() {
+function EmptyShelf({ plan }: { plan?: Plan }) {
   return (
-    <main className="pt-6">
+    <main className="grid gap-4 pt-6">
       <Tray className="max-w-xl">
         <h1 className="text-2xl">The shelf is empty</h1>
         <p className="my-2">
@@ -88,6 +88,7 @@ function EmptyShelf() {
           Go to the Bench
         </Link>
       </Tray>
+      {plan && plan.bowls.length > 0 && <Bowls plan={plan} />}
     </main>
   )
 }
