@@ -45,6 +45,8 @@ type Plan struct {
 	VolumeML float64    `json:"volumeML" doc:"of all drinks together"`
 	Visits   int        `json:"visits"`
 	HandsOn  int        `json:"handsOnMin"`
+	Proved   bool       `json:"proved" doc:"no plan lies nearer to the ideal lengths; false where it is the best found in the time"`
+	More     int        `json:"moreToday" doc:"how many of what needs hands are due today besides the next"`
 	Late     bool       `json:"late" doc:"something was to be done and is not marked done"`
 	ToBuy    []ToBuy    `json:"toBuy"`
 	Bowls    []Bowl     `json:"bowls" doc:"what soaks to be drawn from"`
@@ -143,7 +145,7 @@ func (s *server) presentPlan(items []store.PlanItem) (Plan, error) {
 	if err != nil {
 		return Plan{}, err
 	}
-	p := Plan{Now: l.now, From: l.now, To: l.now, Items: []PlanItem{}, Quiet: []Stretch{}, Blender: []Stretch{}, Next: []NextStep{}, Bowls: []Bowl{}, Calendar: "/api/plan.ics"}
+	p := Plan{Proved: true, Now: l.now, From: l.now, To: l.now, Items: []PlanItem{}, Quiet: []Stretch{}, Blender: []Stretch{}, Next: []NextStep{}, Bowls: []Bowl{}, Calendar: "/api/plan.ics"}
 	needs := map[string]float64{}
 	draws := map[int64][]plan.Draw{}
 	for _, item := range items {
@@ -170,6 +172,7 @@ func (s *server) presentPlan(items []store.PlanItem) (Plan, error) {
 	p.From = beginning(l.now, p.Items)
 	slices.SortStableFunc(p.Next, func(a, b NextStep) int { return a.At.Compare(b.At) })
 	p.Visits = visitsOf(p.Next)
+	p.More = max(0, dueBy(p.Next, endOfDay(l.now))-1)
 	p.To = p.To.Add(2 * time.Hour)
 	p.Quiet = s.quiet(quiet, p.From, p.To)
 	p.ToBuy, err = s.toBuy(needs, l.ways)
@@ -233,6 +236,7 @@ func (p *Plan) add(item store.PlanItem, d *formula.Drink, r *formula.Reckoning, 
 		p.HandsOn += minutes
 		p.Next = append(p.Next, NextStep{ItemID: item.ID, Step: n, Drink: item.DrinkName, Title: step.Title, At: step.Start, Minute: minutes, Late: late})
 	}
+	p.Proved = p.Proved && (item.Proved || out.Made)
 	p.Items = append(p.Items, out)
 }
 
@@ -284,6 +288,21 @@ func (l look) readyList(d *formula.Drink, r *formula.Reckoning, needs map[string
 		out.Lines = append(out.Lines, line)
 	}
 	return &out
+}
+
+func endOfDay(t time.Time) time.Time {
+	y, m, d := t.Date()
+	return time.Date(y, m, d+1, 0, 0, 0, 0, t.Location())
+}
+
+func dueBy(next []NextStep, end time.Time) int {
+	count := 0
+	for _, n := range next {
+		if n.At.Before(end) {
+			count++
+		}
+	}
+	return count
 }
 
 // The strip begins now, or a little before the first step where that is far off.

@@ -49,6 +49,8 @@ func TestADrinkIsPlannedBackwardsFromWhenItIsWanted(t *testing.T) {
 	require.NotEmpty(t, p.Next)
 	assert.Contains(t, p.Next[0].Title, "almonds")
 	assert.False(t, p.Late)
+	assert.True(t, p.Proved)
+	assert.Zero(t, p.More, "only the soak is put in this evening")
 }
 
 func TestWhatDoesNotFitIsSaidAndNothingIsKept(t *testing.T) {

@@ -171,6 +171,7 @@ func (s *server) scheduled(items []store.PlanItem, asked int) ([]store.PlanItem,
 	}
 	for k, lane := range made.Lanes {
 		w.items[w.places[k]] = timed(w.items[w.places[k]], lane)
+		w.items[w.places[k]].Proved = made.Proved
 	}
 	return w.items, nil
 }

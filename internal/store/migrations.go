@@ -122,6 +122,7 @@ var migrations = []*gormigrate.Migration{
 	)},
 	{ID: "0005-cook", Migrate: inTurn(keyOldAmounts, statements(
 		`ALTER TABLE plan_items ADD COLUMN pins TEXT NOT NULL DEFAULT '[]'`,
+		`ALTER TABLE plan_items ADD COLUMN proved BOOLEAN NOT NULL DEFAULT FALSE`,
 		`ALTER TABLE plan_items ADD COLUMN as_planned TEXT`,
 		`ALTER TABLE plan_items ADD COLUMN bowl_id INTEGER NOT NULL DEFAULT 0`,
 		`ALTER TABLE plan_items ADD COLUMN drawn_g REAL NOT NULL DEFAULT 0`,

@@ -113,6 +113,7 @@ type PlanItem struct {
 	Fridge    bool               // it soaks in the fridge
 	Sequence  int                // grows with every change of its times
 	Steps     []kitchen.PlanStep `gorm:"serializer:json"`
+	Proved    bool               // no plan of all drinks lay nearer to the ideal lengths
 	Pins      []kitchen.Pin      `gorm:"serializer:json"` // blocks at a time of the cook's own
 	AsPlanned *kitchen.Formula   `gorm:"serializer:json"` // where it was rescaled since; nil otherwise
 	BowlID    int64              // the bowl its base is drawn from; 0 for none

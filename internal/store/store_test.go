@@ -211,7 +211,7 @@ func TestADrinkPlannedBeforeCanBeWeighed(t *testing.T) {
 	step := kitchen.PlanStep{Kind: "grind", HandsOn: true, Start: at, Least: at.Add(4 * time.Minute), Most: at.Add(4 * time.Minute), Amounts: []kitchen.PlanAmount{{Name: "Water", MassG: 700}, {Name: "Salt", MassG: 1}}}
 	require.NoError(t, s.KeepPlan([]PlanItem{{DrinkID: d.ID, DrinkName: "nog", Formula: d.Draft, ReadyBy: at, Steps: []kitchen.PlanStep{step}}}))
 	for _, sql := range []string{
-		"ALTER TABLE plan_items DROP COLUMN pins", "ALTER TABLE plan_items DROP COLUMN as_planned", "ALTER TABLE plan_items DROP COLUMN bowl_id", "ALTER TABLE plan_items DROP COLUMN drawn_g", "ALTER TABLE plan_items DROP COLUMN batch_id",
+		"ALTER TABLE plan_items DROP COLUMN pins", "ALTER TABLE plan_items DROP COLUMN proved", "ALTER TABLE plan_items DROP COLUMN as_planned", "ALTER TABLE plan_items DROP COLUMN bowl_id", "ALTER TABLE plan_items DROP COLUMN drawn_g", "ALTER TABLE plan_items DROP COLUMN batch_id",
 		"ALTER TABLE batches DROP COLUMN pulp_g", "ALTER TABLE batches DROP COLUMN used", "ALTER TABLE batches DROP COLUMN times",
 		"DROP TABLE weighings", "DROP TABLE bowls", "DELETE FROM migrations WHERE id = '0005-cook'",
 	} {

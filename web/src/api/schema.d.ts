@@ -2134,10 +2134,17 @@ export interface components {
             items: components["schemas"]["PlanItem"][];
             /** @description something was to be done and is not marked done */
             late: boolean;
+            /**
+             * Format: int64
+             * @description how many of what needs hands are due today besides the next
+             */
+            moreToday: number;
             /** @description what needs hands, the soonest first */
             next: components["schemas"]["NextStep"][];
             /** Format: date-time */
             now: string;
+            /** @description no plan lies nearer to the ideal lengths; false where it is the best found in the time */
+            proved: boolean;
             /** @description when nothing needs hands */
             quiet: components["schemas"]["Stretch"][];
             /** @description what can stand in a bowl */

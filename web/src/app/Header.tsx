@@ -62,7 +62,8 @@ export function Header({ onShowKeys }: { onShowKeys: () => void }) {
 
 /** NextUp says in every view what needs hands next. */
 function NextUp() {
-  const next = usePlan().data?.next[0]
+  const plan = usePlan().data
+  const next = plan?.next[0]
   if (!next) return null
   return (
     <Link
@@ -78,6 +79,7 @@ function NextUp() {
         {next.title}
       </span>
       <span className="whitespace-nowrap">{toDayAndClock(next.at)}</span>
+      {plan.moreToday > 0 && <span className="font-normal whitespace-nowrap">{plan.moreToday} more today</span>}
     </Link>
   )
 }

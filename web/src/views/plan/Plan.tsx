@@ -30,6 +30,13 @@ export function PlanView() {
         <div>
           <h1 className="text-[32px] leading-tight">Plan</h1>
           <p className="text-mute">{summary(shown)}</p>
+          {shown.items.length > 0 && (
+            <p className="text-[15px] text-mute">
+              {shown.proved
+                ? 'No plan lies nearer to the best lengths.'
+                : 'The best found in the time; another may lie nearer to the best lengths.'}
+            </p>
+          )}
         </div>
         <div className="flex flex-wrap gap-2">
           <Button onClick={() => setAdding(true)}>
