@@ -1,0 +1,194 @@
+package keep
+
+import (
+	"math"
+	"math/rand/v2"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+var made = time.Date(2026, 11, 20, 9, 0, 0, 0, time.UTC)
+
+func after(hours float64) time.Time { return made.Add(time.Duration(hours * float64(time.Hour))) }
+
+// milk is half a litre that keeps 3 days by caution and 5 by custom.
+func milk(stays ...Stay) Bottle {
+	if stays == nil {
+		stays = []Stay{{made, InFridge}}
+	}
+	return Bottle{Made: made, Days: map[School]float64{Cautious: 3, Customary: 5}, Frozen: map[School]int{Cautious: 30, Customary: 60}, VolumeML: 500, Stays: stays}
+}
+
+func day(n int) string { return made.AddDate(0, 0, n).Format("2 Jan") }
+
+// Source: the square-root model (Olley & Ratkowsky 1973), as given in its terms.
+func TestRelativeRates(t *testing.T) {
+	for tempC, rate := range map[float64]float64{-5: .51, 0: .51, 4: 1, 7: 1.47, 10: 2.04} {
+		assert.InDelta(t, rate, RelativeRate(tempC), .005, tempC)
+	}
+}
+
+func TestAtASteadyFourItKeepsExactlyItsLife(t *testing.T) {
+	t.Parallel()
+	readings := []Reading{}
+	for h := range 24 * 8 {
+		for m := range 4 {
+			readings = append(readings, Reading{after(float64(h) + float64(m)/4), 4})
+		}
+	}
+	for _, record := range []Record{{SetC: 4}, NewRecord(readings, 4)} {
+		for _, hours := range []float64{0, 1, 20, 47, 60, 100, 300} {
+			b := milk().Budget(record, Cautious, 20, after(hours))
+			assert.Equal(t, day(2), b.LastGood.Format("2 Jan"), "the day made is day 1 of 3")
+			assert.InDelta(t, max(0, 3-hours/24), b.LeftDays, .001)
+			assert.Empty(t, b.Out)
+			assert.Equal(t, day(4), milk().Budget(record, Customary, 20, after(hours)).LastGood.Format("2 Jan"))
+		}
+	}
+}
+
+func TestTheIntegralIsTheSumOfItsParts(t *testing.T) {
+	t.Parallel()
+	r := NewRecord([]Reading{{after(0), 4}, {after(.25), 7}, {after(.5), 10}, {after(.75), 0}, {after(1), 4}}, 4)
+	byHand := (RelativeRate(4) + RelativeRate(7) + RelativeRate(10) + RelativeRate(0)) / 4 / 24
+	assert.InDelta(t, byHand, r.Spent(after(0), after(1), Cautious), 1e-9)
+	middle := after(.6)
+	assert.InDelta(t, r.Spent(after(0), after(1), Cautious), r.Spent(after(0), middle, Cautious)+r.Spent(middle, after(1), Cautious), 1e-9)
+}
+
+// A record that is nowhere cooler never leaves more life.
+func TestWarmerNeverLeavesMore(t *testing.T) {
+	t.Parallel()
+	random := rand.New(rand.NewPCG(3, 4))
+	for range 200 {
+		var cool, warm []Reading
+		tempC := 3.
+		for n := range 24 * 3 * 4 {
+			tempC = math.Max(0, math.Min(12, tempC+random.NormFloat64()))
+			at := after(float64(n) / 4)
+			cool = append(cool, Reading{at, tempC})
+			warm = append(warm, Reading{at, tempC + random.Float64()*2})
+		}
+		now := after(random.Float64() * 72)
+		for _, s := range []School{Cautious, Customary} {
+			a, b := milk().Budget(NewRecord(cool, 4), s, 20, now), milk().Budget(NewRecord(warm, 4), s, 20, now)
+			require.LessOrEqual(t, b.LeftDays, a.LeftDays)
+			require.False(t, b.LastGood.After(a.LastGood))
+			require.False(t, a.Out != "" && b.Out == "", "what is out stays out when it was warmer still")
+		}
+	}
+}
+
+// Source: Food Code 3-501.16, 3-501.19 and the USDA two-hour rule.
+func TestDiscardRulesOverrideTheArithmetic(t *testing.T) {
+	t.Parallel()
+	spell := func(tempC, hours float64) Record {
+		var readings []Reading
+		for at := 10.; at < 10+hours; at += .25 {
+			readings = append(readings, Reading{after(at), tempC})
+		}
+		return NewRecord(append([]Reading{{after(0), 4}, {after(9.9), 4}}, append(readings, Reading{after(10 + hours), 4})...), 4)
+	}
+	out := func(b Bottle, r Record, s School, roomC float64) bool {
+		return b.Budget(r, s, roomC, after(20)).Out != ""
+	}
+	table := func(hours float64) Bottle {
+		return milk(Stay{made, InFridge}, Stay{after(2), Outside}, Stay{after(2 + hours), InFridge})
+	}
+	tests := []struct {
+		what                string
+		bottle              Bottle
+		record              Record
+		roomC               float64
+		cautious, customary bool
+	}{
+		{"a spell to 7 °C of three hours", milk(), spell(7, 3), 20, false, false},
+		{"of five", milk(), spell(7, 5), 20, true, false},
+		{"to 9 °C of five", milk(), spell(9, 5), 20, true, true},
+		{"to 9 °C of three", milk(), spell(9, 3), 20, false, false},
+		{"a fridge set at 7 °C has no spells", milk(), Record{SetC: 7}, 20, false, false},
+		{"an hour and a half outside", table(1.5), Record{SetC: 4}, 20, false, false},
+		{"two and a half", table(2.5), Record{SetC: 4}, 20, true, true},
+		{"an hour and a half in great heat", table(1.5), Record{SetC: 4}, 33, true, true},
+	}
+	for _, tt := range tests {
+		assert.Equal(t, tt.cautious, out(tt.bottle, tt.record, Cautious, tt.roomC), tt.what)
+		assert.Equal(t, tt.customary, out(tt.bottle, tt.record, Customary, tt.roomC), tt.what)
+	}
+	warm := milk().Budget(Record{SetC: 7}, Cautious, 20, after(1))
+	assert.Equal(t, day(0), warm.LastGood.Format("2 Jan"), "one day at most in a fridge set above 5 °C")
+	assert.Equal(t, day(2), milk().Budget(Record{SetC: 7}, Customary, 20, after(1)).LastGood.Format("2 Jan"), "5 days at 1.47 times the rate")
+}
+
+func TestTheFreezerStopsTheClock(t *testing.T) {
+	t.Parallel()
+	r := Record{SetC: 4}
+	frozen := milk(Stay{made, InFridge}, Stay{after(24), InFreezer}).Budget(r, Cautious, 20, after(24*20))
+	assert.True(t, frozen.Frozen)
+	assert.InDelta(t, 2, frozen.LeftDays, .001)
+	assert.Equal(t, day(31), frozen.LastGood.Format("2 Jan"))
+	for left := .25; left < 3; left += .25 {
+		in := after(24 * (3 - left))
+		taken := in.AddDate(0, 0, 10)
+		b := milk(Stay{made, InFridge}, Stay{in, InFreezer}, Stay{taken, InFridge})
+		now := taken.Add(time.Hour)
+		thawed := b.Budget(r, Cautious, 20, now)
+		assert.Equal(t, taken.Add(12*time.Hour), thawed.Thawing, "half a litre thaws in 12 hours")
+		assert.LessOrEqual(t, thawed.LeftDays, left+1e-9, "never more than before")
+		assert.LessOrEqual(t, thawed.LeftDays, 2., "and two days at most")
+		assert.False(t, thawed.LastGood.After(thawed.Thawing.Add(48*time.Hour)))
+	}
+}
+
+// Nonsense is left out; in a gap caution holds the last reading and custom
+// what is set, and it is said.
+func TestGapsAndNonsense(t *testing.T) {
+	t.Parallel()
+	r := NewRecord([]Reading{{after(2), 6}, {after(1), -80}, {after(1), math.NaN()}, {after(0), 4}, {after(1.9), 999}}, 4)
+	assert.Equal(t, 3, r.Nonsense)
+	spells := r.Spells(after(0), after(10), WarmFridgeC, Cautious)
+	require.Len(t, spells, 1)
+	assert.True(t, spells[0].Gap)
+	assert.Equal(t, 8*time.Hour, spells[0].Lasted())
+	custom := r.Spells(after(0), after(10), WarmFridgeC, Customary)
+	assert.Equal(t, gapAfter, custom[0].Lasted())
+	assert.Greater(t, r.Spent(after(0), after(10), Cautious), r.Spent(after(0), after(10), Customary))
+}
+
+func TestWhatCostLifeComesFirst(t *testing.T) {
+	t.Parallel()
+	b := milk(Stay{made, InFridge}, Stay{after(3), Outside}, Stay{after(4), InFridge}).Budget(Record{SetC: 2}, Customary, 25, after(10))
+	require.GreaterOrEqual(t, len(b.Reasons), 2)
+	assert.Contains(t, b.Reasons[0].Text, "an hour outside at 25 °C")
+	assert.Contains(t, b.Reasons[1].Text, "colder than 4 °C")
+	assert.Contains(t, b.Longer[0], "freeze it now")
+	assert.False(t, b.Earliest.After(b.LastGood) || b.LastGood.After(b.Latest))
+}
+
+// By hand: Newton's law halves the distance to the bath in equal times.
+func TestCooling(t *testing.T) {
+	t.Parallel()
+	c := Cooling{VolumeML: 1000, FromC: 90, Bath: InIce, RoomC: 20}
+	half, ok := c.Until(45.5)
+	require.True(t, ok)
+	assert.InDelta(t, 45.5, c.After(half), .01)
+	assert.InDelta(t, 1+89./4, c.After(2*half), .01)
+	assert.True(t, c.InTime())
+	for _, bath := range []Bath{InAir, InAFridge} {
+		c.Bath = bath
+		assert.False(t, c.InTime(), "a litre left in %s misses it", bath)
+	}
+	_, ok = Cooling{VolumeML: 1000, FromC: 90, Bath: InAir, RoomC: 20}.Until(5)
+	assert.False(t, ok, "no air cools below itself")
+	shallow, deep := Cooling{VolumeML: 2000, DepthCM: 4, FromC: 90, Bath: InWater}, Cooling{VolumeML: 2000, DepthCM: 15, FromC: 90, Bath: InWater}
+	a, _ := shallow.Until(21)
+	d, _ := deep.Until(21)
+	assert.Less(t, a, d)
+	divided := deep
+	divided.Vessels = 4
+	four, _ := divided.Until(21)
+	assert.Less(t, four, d)
+}
