@@ -215,7 +215,7 @@ func (a *account) settle() Budget {
 func (a *account) date() {
 	switch {
 	case a.out.Frozen:
-		day := a.frozenSince().AddDate(0, 0, a.Frozen[a.school])
+		day := a.frozenSince().AddDate(0, 0, a.Frozen[a.school]-1) // the day it is frozen being day 1
 		a.out.LastGood, a.out.Earliest, a.out.Latest = day, day, day
 		a.out.Reasons = append(a.out.Reasons, Reason{fmt.Sprintf("in the freezer its life stands still; its quality holds %d days", a.Frozen[a.school]), 0})
 	case !a.thawed.IsZero():

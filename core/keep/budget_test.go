@@ -129,7 +129,7 @@ func TestTheFreezerStopsTheClock(t *testing.T) {
 	frozen := milk(Stay{made, InFridge}, Stay{after(24), InFreezer}).Budget(r, Cautious, 20, after(24*20))
 	assert.True(t, frozen.Frozen)
 	assert.InDelta(t, 2, frozen.LeftDays, .001)
-	assert.Equal(t, day(31), frozen.LastGood.Format("2 Jan"))
+	assert.Equal(t, day(30), frozen.LastGood.Format("2 Jan"))
 	for left := .25; left < 3; left += .25 {
 		in := after(24 * (3 - left))
 		taken := in.AddDate(0, 0, 10)

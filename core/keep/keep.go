@@ -69,7 +69,9 @@ type Drink struct {
 // it cannot be computed.
 type Life struct {
 	CautiousDays, CustomaryDays float64
-	freezer                     [2]int // cautious, customary
+	AtFour                      [2]float64 // cautious and customary, before the fridge's temperature counts
+	Steady                      bool       // a concentrate, that the rate of spoilage does not count for
+	freezer                     [2]int     // cautious, customary
 	Reasons                     []string
 }
 
@@ -138,6 +140,7 @@ func Of(d Drink) Life {
 		customary = math.Min(customary, cap.Life.CustomaryDays)
 	}
 	life.CautiousDays, life.CustomaryDays = cautious, customary
+	life.AtFour = [2]float64{cautious, customary}
 	return life.at(d.FridgeC)
 }
 
@@ -171,6 +174,7 @@ func concentrate(d Drink, l Life) Life {
 	default:
 		l.CautiousDays, l.CustomaryDays = 7, 14
 	}
+	l.AtFour, l.Steady = [2]float64{l.CautiousDays, l.CustomaryDays}, true
 	l.because("water activity %.2f: %s days, %s by custom", d.WaterActivity, days(l.CautiousDays), days(l.CustomaryDays))
 	if d.FridgeC > WarmFridgeC {
 		rate := RelativeRate(d.FridgeC)

@@ -28,6 +28,10 @@ func (s *server) problem(err error) error {
 		return fieldProblem("ml", "cannot be poured: "+empty.Error(), "")
 	case errors.As(err, &tooLittle):
 		return fieldProblem("bowlID", tooLittle.Error()+"; top it up, or draw less", "")
+	case errors.Is(err, store.ErrFrozenOnce):
+		return fieldProblem("place", "cannot be the freezer: "+err.Error()+"; use it up, or leave it in the fridge", "")
+	case errors.Is(err, store.ErrNothingPoured):
+		return huma.Error409Conflict("There is nothing to take back: " + err.Error() + ".")
 	case errors.Is(err, store.ErrBottled):
 		return huma.Error409Conflict("It is bottled already, here or on another device. Nothing was bottled twice.")
 	case errors.Is(err, device.ErrUnplugged):

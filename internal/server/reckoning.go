@@ -108,6 +108,7 @@ type Keeps struct {
 	FreezerDays    int      `json:"freezerDays"`
 	FreezerUseBy   string   `json:"freezerUseBy"`
 	Reasons        []string `json:"reasons"`
+	life           keep.Life
 }
 
 // SoakFigure is the longest soak.
@@ -300,7 +301,7 @@ func presentKeeps(l keep.Life, school keep.School, madeOn time.Time) Keeps {
 		Known: l.Known(), School: string(school), OtherSchool: string(other),
 		CautiousDays: l.CautiousDays, CustomaryDays: l.CustomaryDays, FreezerDays: l.FreezerDays(school),
 		FreezerUseBy: keep.UseBy(madeOn, float64(l.FreezerDays(school))).Format(dateLayout),
-		Reasons:      orEmpty(l.Reasons),
+		Reasons:      orEmpty(l.Reasons), life: l,
 	}
 	if !l.Known() {
 		return k

@@ -2,7 +2,7 @@ package server
 
 import (
 	"fmt"
-	"math"
+	"slices"
 	"strings"
 	"time"
 
@@ -64,7 +64,9 @@ func (s *server) makeBatch(in *batchInput) ([]Bottle, error) {
 		if err != nil {
 			return nil, err
 		}
-		bottles[n] = s.presentBottle(kept)
+		if bottles[n], err = s.bottle(kept, nil); err != nil {
+			return nil, err
+		}
 	}
 	return bottles, nil
 }
@@ -94,15 +96,15 @@ func canBeMade(made NewBatch, r Reckoning) error {
 
 // fill is the bottle with its dates.
 func fill(b NewBottle, r Reckoning, madeOn time.Time) store.Bottle {
+	life := r.Keeps.life
 	bottle := store.Bottle{
 		VolumeML: b.VolumeML, LeftML: b.VolumeML, ServingML: r.ServingML, Place: b.Place,
 		UseBy: r.Keeps.UseBy, OtherUseBy: r.Keeps.OtherUseBy, School: r.Keeps.School,
-		Reasons: r.Keeps.Reasons, Allergens: r.Allergens,
+		Reasons: r.Keeps.Reasons, Allergens: r.Allergens, CautiousDays: life.AtFour[0], CustomaryDays: life.AtFour[1], Steady: life.Steady,
+		FrozenCautious: life.FreezerDays(keep.Cautious), FrozenCustomary: life.FreezerDays(keep.Customary),
 	}
 	if b.Place == store.Freezer {
-		bottle.UseBy = r.Keeps.FreezerUseBy
-		bottle.OtherUseBy = r.Keeps.FreezerUseBy
-		bottle.Reasons = append([]string{fmt.Sprintf("frozen: good for %d days; thaw in the fridge and use within 2 days", r.Keeps.FreezerDays)}, r.Keeps.Reasons...)
+		bottle.UseBy, bottle.OtherUseBy = r.Keeps.FreezerUseBy, r.Keeps.FreezerUseBy
 	}
 	return bottle
 }
@@ -134,6 +136,13 @@ type Bottle struct {
 	Allergens   []string `json:"allergens"`
 	State       string   `json:"state"`
 	EndedWhy    string   `json:"endedWhy"`
+	Earliest    string   `json:"earliest" doc:"the last good day were the fridge a degree warmer from now on"`
+	Latest      string   `json:"latest" doc:"and a degree colder"`
+	Out         string   `json:"out" doc:"why it is to be thrown out whatever the date; empty where it is not"`
+	Longer      []string `json:"longer" doc:"what would lengthen it"`
+	LeftDays    float64  `json:"leftDays" doc:"of its life, in days at 4 °C"`
+	CanFreeze   bool     `json:"canFreeze" doc:"false once it was frozen"`
+	Thawing     string   `json:"thawing" doc:"until when it thaws; empty where it does not"`
 }
 
 // Shelf is what stands in fridge and freezer.
@@ -148,27 +157,17 @@ func (s *server) shelf(*noInput) (Shelf, error) {
 	if err != nil {
 		return Shelf{}, err
 	}
-	out := Shelf{Bottles: make([]Bottle, len(kept)), Today: s.now().Format(dateLayout)}
+	l, err := s.lifeLook(kept)
+	if err != nil {
+		return Shelf{}, err
+	}
+	out := Shelf{Bottles: make([]Bottle, len(kept)), Today: l.now.Format(dateLayout)}
 	for n := range kept {
-		out.Bottles[n] = s.presentBottle(&kept[n])
+		out.Bottles[n] = l.present(&kept[n])
 		out.TotalML += kept[n].LeftML
 	}
+	slices.SortStableFunc(out.Bottles, func(a, b Bottle) int { return strings.Compare(a.UseBy, b.UseBy) })
 	return out, nil
-}
-
-func (s *server) presentBottle(b *store.Bottle) Bottle {
-	out := Bottle{
-		ID: b.ID, DrinkID: b.Batch.DrinkID, BatchID: b.BatchID, DrinkName: b.Batch.DrinkName, Version: b.Batch.Version.Number,
-		Place: b.Place, VolumeML: b.VolumeML, LeftML: b.LeftML, FillShare: b.LeftML / b.VolumeML,
-		ServingML: b.ServingML, PourML: math.Min(b.ServingML, b.LeftML), Servings: b.LeftML / b.ServingML,
-		MadeOn: b.Batch.MadeOn, UseBy: b.UseBy, OtherUseBy: b.OtherUseBy, School: b.School, OtherSchool: string(keep.School(b.School).Other()),
-		Reasons: orEmpty(b.Reasons), Allergens: orEmpty(b.Allergens), State: b.State, EndedWhy: b.EndedWhy,
-	}
-	useBy, madeOn := parseDate(b.UseBy), parseDate(b.Batch.MadeOn)
-	standing, left := keep.On(s.now(), useBy)
-	out.Standing, out.DaysLeft, out.TimeLeft = string(standing), left, keep.InWords(left)
-	out.LifeShare = keep.LifeShare(madeOn, useBy, s.now())
-	return out
 }
 
 // parseDate reads a date this program wrote.
@@ -218,5 +217,25 @@ func (s *server) bottle(b *store.Bottle, err error) (Bottle, error) {
 	if err != nil {
 		return Bottle{}, err
 	}
-	return s.presentBottle(b), nil
+	l, err := s.lifeLook([]store.Bottle{*b})
+	if err != nil {
+		return Bottle{}, err
+	}
+	return l.present(b), nil
 }
+
+// Moved is where a bottle is put.
+type Moved struct {
+	Place string `json:"place" enum:"fridge,door,freezer,outside"`
+}
+
+type moveBottleInput struct {
+	ByID
+	Body Moved
+}
+
+func (s *server) moveBottle(in *moveBottleInput) (Bottle, error) {
+	return s.bottle(s.store.Move(in.ID, in.Body.Place))
+}
+
+func (s *server) undoPour(in *ByID) (Bottle, error) { return s.bottle(s.store.UndoPour(in.ID)) }

@@ -147,6 +147,24 @@ var migrations = []*gormigrate.Migration{
 		`ALTER TABLE batches ADD COLUMN used TEXT NOT NULL DEFAULT '[]'`,
 		`ALTER TABLE batches ADD COLUMN times TEXT NOT NULL DEFAULT '[]'`,
 	))},
+	{ID: "0006-life", Migrate: statements(
+		`ALTER TABLE bottles ADD COLUMN cautious_days REAL NOT NULL DEFAULT 0`,
+		`ALTER TABLE bottles ADD COLUMN customary_days REAL NOT NULL DEFAULT 0`,
+		`ALTER TABLE bottles ADD COLUMN frozen_cautious INTEGER NOT NULL DEFAULT 30`,
+		`ALTER TABLE bottles ADD COLUMN frozen_customary INTEGER NOT NULL DEFAULT 60`,
+		`ALTER TABLE bottles ADD COLUMN steady BOOLEAN NOT NULL DEFAULT FALSE`,
+		`ALTER TABLE bottles ADD COLUMN first_place TEXT NOT NULL DEFAULT ''`,
+		`UPDATE bottles SET first_place = place`,
+		`CREATE TABLE moves (
+			id INTEGER PRIMARY KEY AUTOINCREMENT,
+			bottle_id INTEGER NOT NULL REFERENCES bottles(id),
+			place TEXT NOT NULL,
+			at DATETIME NOT NULL)`,
+		`CREATE INDEX moves_by_bottle ON moves (bottle_id)`,
+		`CREATE TABLE temperatures (
+			at INTEGER PRIMARY KEY,
+			temp_c REAL NOT NULL)`,
+	)},
 }
 
 func inTurn(all ...gormigrate.MigrateFunc) gormigrate.MigrateFunc {

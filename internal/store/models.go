@@ -47,7 +47,9 @@ type Batch struct {
 // Places a bottle stands in.
 const (
 	Fridge  = "fridge"
+	Door    = "door"
 	Freezer = "freezer"
+	Outside = "outside"
 )
 
 // States of a bottle.
@@ -75,6 +77,28 @@ type Bottle struct {
 	EndedWhy   string
 	EndedAt    *time.Time
 	CreatedAt  time.Time
+
+	CautiousDays    float64 // its life at 4 °C; 0 where it was bottled before that was kept
+	CustomaryDays   float64
+	FrozenCautious  int // days its quality holds in the freezer
+	FrozenCustomary int
+	Steady          bool   // a concentrate
+	FirstPlace      string // where it stood at first
+	Moves           []Move
+}
+
+// Move is a bottle being put elsewhere.
+type Move struct {
+	ID       int64 `gorm:"primaryKey"`
+	BottleID int64
+	Place    string
+	At       time.Time
+}
+
+// Temperature is a reading of the fridge's thermometer.
+type Temperature struct {
+	At    int64 `gorm:"primaryKey"` // seconds since 1970
+	TempC float64
 }
 
 // Pour is a serving taken from a bottle.

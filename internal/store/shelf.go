@@ -3,8 +3,11 @@ package store
 import (
 	"errors"
 	"fmt"
+	"slices"
+	"time"
 
 	"gorm.io/gorm"
+	"gorm.io/gorm/clause"
 
 	"plushladle/internal/kitchen"
 )
@@ -57,6 +60,7 @@ func (s *Store) MakeBatch(made NewBatch) (*Batch, error) {
 		}
 		for n := range batch.Bottles {
 			batch.Bottles[n].State, batch.Bottles[n].CreatedAt = InUse, s.now()
+			batch.Bottles[n].FirstPlace = batch.Bottles[n].Place
 		}
 		if made.Cooked != nil {
 			batch.PulpG, batch.Used, batch.Times = made.Cooked.PulpG, made.Cooked.Used, made.Cooked.Times
@@ -113,15 +117,76 @@ func (s *Store) versionOf(tx *gorm.DB, d *Drink) (*Version, error) {
 // good day, then by the day it was made.
 func (s *Store) Shelf() ([]Bottle, error) {
 	var bottles []Bottle
-	err := s.db.Where("state = ?", InUse).Preload("Batch.Version").Order("use_by, id").Find(&bottles).Error
+	err := s.db.Where("state = ?", InUse).Preload("Batch.Version").Preload("Moves", inOrder).Order("use_by, id").Find(&bottles).Error
 	return bottles, err
 }
 
 // Bottle finds one bottle.
 func (s *Store) Bottle(id int64) (*Bottle, error) {
 	var b Bottle
-	err := s.db.Preload("Batch.Version").First(&b, id).Error
+	err := s.db.Preload("Batch.Version").Preload("Moves", inOrder).First(&b, id).Error
 	return &b, found(err)
+}
+
+func inOrder(db *gorm.DB) *gorm.DB { return db.Order("at, id") }
+
+// ErrFrozenOnce says that a bottle that was thawed is not frozen again.
+var ErrFrozenOnce = errors.New("a thawed bottle is not frozen again")
+
+// Move puts a bottle elsewhere. Where it stands there already nothing is done.
+func (s *Store) Move(id int64, place string) (*Bottle, error) {
+	return s.change(id, func(tx *gorm.DB, b *Bottle) error {
+		if b.State != InUse {
+			return &EmptyError{LeftML: b.LeftML, State: b.State}
+		}
+		if b.Place == place {
+			return nil
+		}
+		var moves []Move
+		if err := tx.Where("bottle_id = ?", id).Find(&moves).Error; err != nil {
+			return err
+		}
+		if place == Freezer && (b.FirstPlace == Freezer || slices.ContainsFunc(moves, func(m Move) bool { return m.Place == Freezer })) {
+			return ErrFrozenOnce
+		}
+		b.Place = place
+		return tx.Create(&Move{BottleID: id, Place: place, At: s.now()}).Error
+	})
+}
+
+// ErrNothingPoured says that there is no pour to be taken back.
+var ErrNothingPoured = errors.New("nothing was poured from it")
+
+// UndoPour puts the last pour back, and a bottle that it emptied into use again.
+func (s *Store) UndoPour(id int64) (*Bottle, error) {
+	return s.change(id, func(tx *gorm.DB, b *Bottle) error {
+		var last Pour
+		err := found(tx.Where("bottle_id = ?", id).Order("id DESC").First(&last).Error)
+		if errors.Is(err, ErrNotFound) || b.State == Thrown {
+			return ErrNothingPoured
+		}
+		if err != nil {
+			return err
+		}
+		b.LeftML = min(b.VolumeML, b.LeftML+last.ML)
+		b.State, b.EndedWhy, b.EndedAt = InUse, "", nil
+		return tx.Delete(&last).Error
+	})
+}
+
+// Temperatures lists the fridge's readings from a moment on, the earliest first.
+func (s *Store) Temperatures(from time.Time) ([]Temperature, error) {
+	var readings []Temperature
+	err := s.db.Where("at >= ?", from.Unix()).Order("at").Find(&readings).Error
+	return readings, err
+}
+
+// KeepTemperatures adds readings; of a moment that is there the newer counts.
+func (s *Store) KeepTemperatures(readings []Temperature) error {
+	if len(readings) == 0 {
+		return nil
+	}
+	return s.db.Clauses(clause.OnConflict{UpdateAll: true}).CreateInBatches(readings, 500).Error
 }
 
 // Pours lists what was poured from a bottle, the latest first.
@@ -207,7 +272,7 @@ func (s *Store) change(id int64, how func(*gorm.DB, *Bottle) error) (*Bottle, er
 		if err := how(tx, &b); err != nil {
 			return err
 		}
-		return tx.Omit("Batch").Save(&b).Error
+		return tx.Omit("Batch", "Moves").Save(&b).Error
 	})
 	if err != nil {
 		return nil, err

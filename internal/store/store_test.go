@@ -179,7 +179,10 @@ func TestABoiledFormulaBecomesOneWithAHeat(t *testing.T) {
 	for _, sql := range []string{
 		"UPDATE drinks SET draft = json_remove(json_set(draft, '$.boiled', json('true')), '$.heat')",
 		"UPDATE versions SET formula = json_remove(json_set(formula, '$.boiled', json('false')), '$.heat')",
-		"DELETE FROM migrations WHERE id IN ('0002-pantry', '0003-plan', '0005-cook')", "DROP TABLE weighings", "DROP TABLE bowls",
+		"DELETE FROM migrations WHERE id IN ('0002-pantry', '0003-plan', '0005-cook', '0006-life')", "DROP TABLE moves", "DROP TABLE temperatures",
+		"ALTER TABLE bottles DROP COLUMN cautious_days", "ALTER TABLE bottles DROP COLUMN customary_days", "ALTER TABLE bottles DROP COLUMN frozen_cautious",
+		"ALTER TABLE bottles DROP COLUMN frozen_customary", "ALTER TABLE bottles DROP COLUMN steady", "ALTER TABLE bottles DROP COLUMN first_place",
+		"DROP TABLE weighings", "DROP TABLE bowls",
 		"ALTER TABLE batches DROP COLUMN pulp_g", "ALTER TABLE batches DROP COLUMN used", "ALTER TABLE batches DROP COLUMN times", "DROP TABLE plan_items", "DROP TABLE stock",
 		"ALTER TABLE settings DROP COLUMN kitchen_c", "ALTER TABLE settings DROP COLUMN hands_quiet", "ALTER TABLE settings DROP COLUMN noise_quiet",
 		"DROP TABLE own_ingredients", "DROP TABLE prices", "DROP TABLE own_measures", "DROP TABLE drinkers",

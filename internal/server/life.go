@@ -1,0 +1,134 @@
+package server
+
+import (
+	"fmt"
+	"math"
+	"slices"
+	"time"
+
+	"plushladle/core/keep"
+	"plushladle/internal/store"
+)
+
+// lifeLook is what bottles' lives are reckoned along.
+type lifeLook struct {
+	now    time.Time
+	record keep.Record
+	school keep.School
+	roomC  float64
+}
+
+// lifeLook reads what the fridge saw since the first of the bottles was made.
+func (s *server) lifeLook(bottles []store.Bottle) (lifeLook, error) {
+	l := lifeLook{now: s.now()}
+	settings, err := s.store.Settings()
+	if err != nil {
+		return l, err
+	}
+	l.roomC = settings.KitchenC
+	if l.school, err = keep.ParseSchool(settings.School); err != nil {
+		return l, err
+	}
+	first := l.now
+	for n := range bottles {
+		first = sooner(first, l.madeAt(&bottles[n]))
+	}
+	kept, err := s.store.Temperatures(first)
+	if err != nil {
+		return l, err
+	}
+	readings := make([]keep.Reading, len(kept))
+	for n, t := range kept {
+		readings[n] = keep.Reading{At: time.Unix(t.At, 0).In(l.now.Location()), TempC: t.TempC}
+	}
+	l.record = keep.NewRecord(readings, settings.FridgeC)
+	return l, nil
+}
+
+// noonH is when a bottle counts as made that was written down on another day.
+const noonH = 12
+
+// madeAt is when a bottle was filled: as it was written down where that was on
+// the day, noon of the day otherwise.
+func (l lifeLook) madeAt(b *store.Bottle) time.Time {
+	written := b.CreatedAt.In(l.now.Location())
+	if written.Format(dateLayout) == b.Batch.MadeOn && !written.After(l.now) {
+		return written
+	}
+	y, m, d := parseDate(b.Batch.MadeOn).Date()
+	return time.Date(y, m, d, noonH, 0, 0, 0, l.now.Location())
+}
+
+// kept is a bottle as the core takes it.
+func (l lifeLook) kept(b *store.Bottle) keep.Bottle {
+	made := l.madeAt(b)
+	out := keep.Bottle{
+		Made: made, Steady: b.Steady, VolumeML: b.LeftML,
+		Days:   map[keep.School]float64{keep.Cautious: b.CautiousDays, keep.Customary: b.CustomaryDays},
+		Frozen: map[keep.School]int{keep.Cautious: b.FrozenCautious, keep.Customary: b.FrozenCustomary},
+		Stays:  []keep.Stay{{From: made, Place: keep.Place(b.FirstPlace)}},
+	}
+	for _, m := range b.Moves {
+		out.Stays = append(out.Stays, keep.Stay{From: m.At.In(l.now.Location()), Place: keep.Place(m.Place)})
+	}
+	if b.CautiousDays == 0 {
+		out.Days = daysFromDates(b, made)
+	}
+	return out
+}
+
+// daysFromDates are the lives of a bottle filled before they were kept, by its
+// dates. What a frozen one had left is not known: a day is taken for it.
+func daysFromDates(b *store.Bottle, made time.Time) map[keep.School]float64 {
+	school := keep.School(b.School)
+	if b.FirstPlace == store.Freezer {
+		return map[keep.School]float64{keep.Cautious: 1, keep.Customary: 1}
+	}
+	days := func(useBy string) float64 {
+		_, left := keep.On(made, parseDate(useBy))
+		return float64(left + 1)
+	}
+	return map[keep.School]float64{school: days(b.UseBy), school.Other(): days(b.OtherUseBy)}
+}
+
+func (l lifeLook) present(b *store.Bottle) Bottle {
+	kept := l.kept(b)
+	mine := kept.Budget(l.record, l.school, l.roomC, l.now)
+	other := kept.Budget(l.record, l.school.Other(), l.roomC, l.now)
+	out := Bottle{
+		ID: b.ID, DrinkID: b.Batch.DrinkID, BatchID: b.BatchID, DrinkName: b.Batch.DrinkName, Version: b.Batch.Version.Number,
+		Place: b.Place, VolumeML: b.VolumeML, LeftML: b.LeftML, FillShare: b.LeftML / b.VolumeML,
+		ServingML: b.ServingML, PourML: math.Min(b.ServingML, b.LeftML), Servings: b.LeftML / b.ServingML,
+		MadeOn: b.Batch.MadeOn, UseBy: mine.LastGood.Format(dateLayout), OtherUseBy: other.LastGood.Format(dateLayout),
+		Earliest: mine.Earliest.Format(dateLayout), Latest: mine.Latest.Format(dateLayout),
+		School: string(l.school), OtherSchool: string(l.school.Other()), Reasons: append(weighed(mine.Reasons), b.Reasons...),
+		Allergens: orEmpty(b.Allergens), State: b.State, EndedWhy: b.EndedWhy, Out: mine.Out, Longer: orEmpty(mine.Longer), LeftDays: mine.LeftDays,
+		CanFreeze: b.Place != store.Freezer && !slices.ContainsFunc(kept.Stays, func(s keep.Stay) bool { return s.Place == keep.InFreezer }),
+	}
+	if mine.Out != "" {
+		out.Reasons = append([]string{mine.Out}, out.Reasons...)
+	}
+	if !mine.Thawing.IsZero() {
+		out.Thawing = mine.Thawing.Format(time.RFC3339)
+	}
+	standing, left := keep.On(l.now, mine.LastGood)
+	out.Standing, out.DaysLeft, out.TimeLeft = string(standing), left, keep.InWords(left)
+	out.LifeShare = keep.LifeShare(kept.Made, mine.LastGood, l.now)
+	return out
+}
+
+// weighed are reasons with what of its life each cost.
+func weighed(reasons []keep.Reason) []string {
+	out := []string{}
+	for _, r := range reasons {
+		switch {
+		case r.Days > 0.05:
+			out = append(out, fmt.Sprintf("%s: %.1f days of its life", r.Text, r.Days))
+		case r.Days < -0.05:
+			out = append(out, fmt.Sprintf("%s: %.1f days saved", r.Text, -r.Days))
+		case r.Days == 0:
+			out = append(out, r.Text)
+		}
+	}
+	return out
+}
