@@ -51,6 +51,7 @@ func (s *server) register(api huma.API) {
 	s.registerScale(api)
 	operation(s, api, get, "/api/shelf", "shelf", "Bottles in use, the one to use first first", s.shelf)
 	operation(s, api, post, "/api/bottles/{id}/pours", "pour", "Pour from a bottle", s.pour)
+	operation(s, api, get, "/api/bottles/{id}/story", "story", "All that happened to a bottle", s.story)
 	operation(s, api, post, "/api/bottles/{id}/move", "move-bottle", "Put a bottle elsewhere", s.moveBottle)
 	operation(s, api, post, "/api/bottles/{id}/undo-pour", "undo-pour", "Take back the last pour", s.undoPour)
 	operation(s, api, post, "/api/bottles/{id}/finish", "finish", "Say that a bottle was used up", s.finish)

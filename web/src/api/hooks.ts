@@ -1,7 +1,7 @@
 import { keepPreviousData, replaceEqualDeep, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useRef } from 'react'
 import { answer, api } from './client'
-import type { Formula, Kitchen, NewBatch, Pantry, Plan, Reckoning, ScaleNow, Timers } from './schema'
+import type { Formula, Kitchen, Moved, NewBatch, Pantry, Plan, Reckoning, ScaleNow, Timers } from './schema'
 
 export const useKitchen = () => useQuery({ queryKey: ['kitchen'], queryFn: () => answer(api.GET('/api/kitchen')) })
 
@@ -73,6 +73,11 @@ export function useBottle(id: number) {
       mutationFn: (ml: number) => answer(api.POST('/api/bottles/{id}/pours', { ...path, body: { ml } })),
       onSettled,
     }),
+    undo: useMutation({ mutationFn: () => answer(api.POST('/api/bottles/{id}/undo-pour', path)), onSettled }),
+    move: useMutation({
+      mutationFn: (place: Moved['place']) => answer(api.POST('/api/bottles/{id}/move', { ...path, body: { place } })),
+      onSettled,
+    }),
     finish: useMutation({ mutationFn: () => answer(api.POST('/api/bottles/{id}/finish', path)), onSettled }),
     throwOut: useMutation({
       mutationFn: (why: string) => answer(api.POST('/api/bottles/{id}/throw-out', { ...path, body: { why } })),
@@ -125,6 +130,12 @@ export function useScaleChange<In>(change: (input: In) => Promise<ScaleNow>) {
     onSuccess: (scale) => client.setQueryData(['scale'], scale),
   })
 }
+
+export const useStory = (id: number) =>
+  useQuery({
+    queryKey: ['shelf', 'story', id],
+    queryFn: () => answer(api.GET('/api/bottles/{id}/story', { params: { path: { id } } })),
+  })
 
 export const useBatch = (id: number) =>
   useQuery({

@@ -55,6 +55,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bottles/{id}/move": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a bottle elsewhere */
+        post: operations["move-bottle"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bottles/{id}/pours": {
         parameters: {
             query?: never;
@@ -72,6 +89,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bottles/{id}/story": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All that happened to a bottle */
+        get: operations["story"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bottles/{id}/throw-out": {
         parameters: {
             query?: never;
@@ -83,6 +117,23 @@ export interface paths {
         put?: never;
         /** Throw a bottle out, and why */
         post: operations["throw-out"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bottles/{id}/undo-pour": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take back the last pour */
+        post: operations["undo-pour"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1159,6 +1210,8 @@ export interface components {
             allergens: string[];
             /** Format: int64 */
             batchID: number;
+            /** @description false once it was frozen */
+            canFreeze: boolean;
             /**
              * Format: int64
              * @description 0 on its last day, negative once past
@@ -1167,6 +1220,8 @@ export interface components {
             /** Format: int64 */
             drinkID: number;
             drinkName: string;
+            /** @description the last good day were the fridge a degree warmer from now on */
+            earliest: string;
             endedWhy: string;
             /**
              * Format: double
@@ -1175,6 +1230,13 @@ export interface components {
             fillShare: number;
             /** Format: int64 */
             id: number;
+            /** @description and a degree colder */
+            latest: string;
+            /**
+             * Format: double
+             * @description of its life, in days at 4 °C
+             */
+            leftDays: number;
             /** Format: double */
             leftML: number;
             /**
@@ -1182,9 +1244,13 @@ export interface components {
              * @description of its days, how much is left
              */
             lifeShare: number;
+            /** @description what would lengthen it */
+            longer: string[];
             madeOn: string;
             otherSchool: string;
             otherUseBy: string;
+            /** @description why it is to be thrown out whatever the date; empty where it is not */
+            out: string;
             place: string;
             /**
              * Format: double
@@ -1203,6 +1269,8 @@ export interface components {
             /** @enum {string} */
             standing: "fine" | "soon" | "last day" | "past";
             state: string;
+            /** @description until when it thaws; empty where it does not */
+            thawing: string;
             /** @description in a word or two */
             timeLeft: string;
             /** @description the last good day */
@@ -1871,6 +1939,10 @@ export interface components {
             /** Format: double */
             dryG: number;
         };
+        Moved: {
+            /** @enum {string} */
+            place: "fridge" | "door" | "freezer" | "outside";
+        };
         Named: {
             id: string;
             name: string;
@@ -2514,6 +2586,18 @@ export interface components {
             /** Format: double */
             massG: number;
         };
+        Story: {
+            bottle: components["schemas"]["Bottle"];
+            /** @description the earliest first */
+            events: components["schemas"]["StoryEvent"][];
+        };
+        StoryEvent: {
+            /** Format: date-time */
+            at: string;
+            /** @description what of its life that took; empty for none */
+            cost: string;
+            what: string;
+        };
         Stretch: {
             /** Format: date-time */
             from: string;
@@ -2806,6 +2890,7 @@ export type Line = components['schemas']['Line'];
 export type LineFigure = components['schemas']['LineFigure'];
 export type Matched = components['schemas']['Matched'];
 export type MoreIn = components['schemas']['MoreIn'];
+export type Moved = components['schemas']['Moved'];
 export type Named = components['schemas']['Named'];
 export type NewBatch = components['schemas']['NewBatch'];
 export type NewBottle = components['schemas']['NewBottle'];
@@ -2851,6 +2936,8 @@ export type Split = components['schemas']['Split'];
 export type SplitDrink = components['schemas']['SplitDrink'];
 export type StepTaken = components['schemas']['StepTaken'];
 export type StockOf = components['schemas']['StockOf'];
+export type Story = components['schemas']['Story'];
+export type StoryEvent = components['schemas']['StoryEvent'];
 export type Stretch = components['schemas']['Stretch'];
 export type Suggestion = components['schemas']['Suggestion'];
 export type Swap = components['schemas']['Swap'];
@@ -2971,6 +3058,41 @@ export interface operations {
             };
         };
     };
+    "move-bottle": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Moved"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Bottle"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     pour: {
         parameters: {
             query?: never;
@@ -3006,6 +3128,37 @@ export interface operations {
             };
         };
     };
+    story: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Story"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "throw-out": {
         parameters: {
             query?: never;
@@ -3020,6 +3173,37 @@ export interface operations {
                 "application/json": components["schemas"]["Why"];
             };
         };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Bottle"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "undo-pour": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {

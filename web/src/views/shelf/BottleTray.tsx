@@ -2,23 +2,27 @@ import { type FormEvent, useState } from 'react'
 import { Link } from 'wouter'
 import { Refused } from '../../api/client'
 import { useBottle } from '../../api/hooks'
-import type { Bottle } from '../../api/schema'
+import type { Bottle, Moved } from '../../api/schema'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
 import { ErrorText, Field } from '../../ui/Field'
-import { toDayAndMonth, toMillilitres, toTwoFigures, toWhole } from '../../ui/format'
+import { toDayAndClock, toDayAndMonth, toMillilitres, toTwoFigures, toWhole } from '../../ui/format'
+import { Menu, MenuItem } from '../../ui/Menu'
 import { Notice } from '../../ui/Notice'
 import { Tray } from '../../ui/Tray'
 import { BatchDialog } from './BatchDialog'
+import { StoryDialog } from './StoryDialog'
 
 /** BottleTray tells all about one bottle and pours from it. */
 export function BottleTray({ b }: { b: Bottle }) {
   const act = useBottle(b.id)
   const [throwing, setThrowing] = useState(false)
   const [looking, setLooking] = useState(false)
+  const [story, setStory] = useState(false)
   const past = b.standing === 'past'
-  const error = act.pour.error ?? act.finish.error
-  const busy = act.pour.isPending || act.finish.isPending
+  const acts = [act.pour, act.finish, act.undo, act.move]
+  const error = acts.find((a) => a.error)?.error
+  const busy = acts.some((a) => a.isPending)
   return (
     <Tray label="Bottle" className="grid gap-3">
       <div>
@@ -34,6 +38,10 @@ export function BottleTray({ b }: { b: Bottle }) {
           ·{' '}
           <button type="button" className="underline" onClick={() => setLooking(true)}>
             how it was made
+          </button>{' '}
+          ·{' '}
+          <button type="button" className="underline" onClick={() => setStory(true)}>
+            its story
           </button>
         </p>
       </div>
@@ -47,12 +55,18 @@ export function BottleTray({ b }: { b: Bottle }) {
         <p>
           <span className="block font-head text-2xl leading-tight font-bold">{toDayAndMonth(b.useBy)}</span>
           <span className="text-mute">{past ? b.timeLeft : `last good day · ${b.timeLeft}`}</span>
+          {!past && b.earliest !== b.latest && (
+            <span className="block text-[14px] text-mute">
+              {toDayAndMonth(b.earliest)} to {toDayAndMonth(b.latest)}, were the fridge a degree warmer or colder
+            </span>
+          )}
         </p>
       </div>
       {past && (
         <Notice>
-          <b>Past its date.</b> Throw it out
-          {otherStillGood(b)
+          <b>{b.out ? `Throw it out: ${b.out}.` : 'Past its date.'}</b>{' '}
+          {b.out ? 'No arithmetic overrides that' : 'Throw it out'}
+          {!b.out && otherStillGood(b)
             ? `, though by ${schoolWord(b.otherSchool)} it is good till ${toDayAndMonth(b.otherUseBy)}`
             : ''}
           . Smell, fizz, slime or bulging: out, whatever the date.
@@ -67,6 +81,12 @@ export function BottleTray({ b }: { b: Bottle }) {
             By {schoolWord(b.otherSchool)}: {toDayAndMonth(b.otherUseBy)}.
           </p>
         )}
+        {b.longer.length > 0 && (
+          <p>
+            <b>What would lengthen it.</b> {b.longer.join('; ')}.
+          </p>
+        )}
+        {b.thawing && <p>It thaws in the fridge until {toDayAndClock(b.thawing)}.</p>}
         <p>
           <b>Shake first.</b> {b.allergens.length > 0 ? `Contains ${b.allergens.join(', ')}.` : 'No listed allergen.'}
         </p>
@@ -75,6 +95,10 @@ export function BottleTray({ b }: { b: Bottle }) {
         <Button primary={!past} disabled={busy} onClick={() => act.pour.mutate(b.pourML)}>
           Pour {toWhole(b.pourML)} mL
         </Button>
+        <Button disabled={busy} onClick={() => act.undo.mutate()}>
+          Take the last pour back
+        </Button>
+        <MoveMenu b={b} onMove={act.move.mutate} />
         <Button disabled={busy} onClick={() => act.finish.mutate()}>
           Finish
         </Button>
@@ -82,10 +106,44 @@ export function BottleTray({ b }: { b: Bottle }) {
           Throw out
         </Button>
       </div>
+      {b.place === 'freezer' && (
+        <p className="text-sm text-mute">
+          A tenth of it left empty: water swells, and full glass cracks. It thaws in the fridge, and is not frozen
+          again.
+        </p>
+      )}
       <ErrorText id="bottle-error">{error instanceof Refused ? error.message : undefined}</ErrorText>
       {looking && <BatchDialog id={b.batchID} onClose={() => setLooking(false)} />}
+      {story && <StoryDialog id={b.id} onClose={() => setStory(false)} />}
       {throwing && <ThrowOutDialog b={b} onClose={() => setThrowing(false)} />}
     </Tray>
+  )
+}
+
+const places: { place: Moved['place']; words: string }[] = [
+  { place: 'fridge', words: 'Into the fridge' },
+  { place: 'door', words: 'Into the fridge door' },
+  { place: 'freezer', words: 'Into the freezer' },
+  { place: 'outside', words: 'Outside, onto the table' },
+]
+
+/** MoveMenu puts the bottle elsewhere; the date follows. */
+function MoveMenu({ b, onMove }: { b: Bottle; onMove: (place: Moved['place']) => void }) {
+  return (
+    <Menu trigger={<Button>Move</Button>} align="start">
+      {places
+        .filter((p) => p.place !== b.place)
+        .map((p) => (
+          <MenuItem
+            key={p.place}
+            disabled={p.place === 'freezer' && !b.canFreeze}
+            hint={p.place === 'freezer' && !b.canFreeze ? 'frozen once already' : undefined}
+            onSelect={() => onMove(p.place)}
+          >
+            {b.place === 'freezer' && p.place === 'fridge' ? 'Into the fridge, to thaw' : p.words}
+          </MenuItem>
+        ))}
+    </Menu>
   )
 }
 

@@ -52,6 +52,12 @@ export function Shelf() {
               onChoose={choose}
               empty="Nothing in the freezer."
             />
+            {inThe('door').length > 0 && (
+              <Place name="Fridge door" bottles={inThe('door')} chosen={bottle?.id} onChoose={choose} empty="" />
+            )}
+            {inThe('outside').length > 0 && (
+              <Place name="Outside" bottles={inThe('outside')} chosen={bottle?.id} onChoose={choose} empty="" />
+            )}
           </div>
         </div>
         {bottle && (

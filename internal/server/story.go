@@ -1,0 +1,68 @@
+package server
+
+import (
+	"fmt"
+	"slices"
+	"time"
+
+	"plushladle/core/keep"
+	"plushladle/internal/store"
+)
+
+// Story is all that happened to a bottle.
+type Story struct {
+	Bottle Bottle       `json:"bottle"`
+	Events []StoryEvent `json:"events" doc:"the earliest first"`
+}
+
+// StoryEvent is one thing that happened to it.
+type StoryEvent struct {
+	At   time.Time `json:"at"`
+	What string    `json:"what"`
+	Cost string    `json:"cost" doc:"what of its life that took; empty for none"`
+}
+
+func (s *server) story(in *ByID) (Story, error) {
+	b, err := s.store.Bottle(in.ID)
+	if err != nil {
+		return Story{}, err
+	}
+	l, err := s.lifeLook([]store.Bottle{*b})
+	if err != nil {
+		return Story{}, err
+	}
+	pours, err := s.store.Pours(in.ID)
+	if err != nil {
+		return Story{}, err
+	}
+	kept := l.kept(b)
+	out := Story{Bottle: l.present(b), Events: []StoryEvent{{kept.Made, fmt.Sprintf("filled with %.0f mL, into the %s", b.VolumeML, placeWords(kept.Stays[0].Place)), ""}}}
+	for _, stay := range kept.Stays[1:] {
+		out.Events = append(out.Events, StoryEvent{stay.From, "put into the " + placeWords(stay.Place), ""})
+	}
+	for _, p := range pours {
+		out.Events = append(out.Events, StoryEvent{p.PouredAt, fmt.Sprintf("%.0f mL poured", p.ML), ""})
+	}
+	for _, spell := range kept.Budget(l.record, l.school, l.roomC, l.now).Spells {
+		what := fmt.Sprintf("the fridge above 5 °C for %.1f hours, up to %.1f °C", spell.Lasted().Hours(), spell.MostC)
+		if spell.Gap {
+			what += "; some of it was not read, and the last reading is taken to have lasted"
+		}
+		out.Events = append(out.Events, StoryEvent{spell.From, what, fmt.Sprintf("%.2f days", spell.Days)})
+	}
+	if b.EndedAt != nil {
+		out.Events = append(out.Events, StoryEvent{*b.EndedAt, b.State + ": " + b.EndedWhy, ""})
+	}
+	slices.SortStableFunc(out.Events, func(a, b StoryEvent) int { return a.At.Compare(b.At) })
+	return out, nil
+}
+
+func placeWords(p keep.Place) string {
+	switch p {
+	case keep.InDoor:
+		return "fridge door"
+	case keep.Outside:
+		return "room, outside the fridge"
+	}
+	return string(p)
+}
