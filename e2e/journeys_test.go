@@ -269,3 +269,27 @@ func TestNoSeriousAccessibilityFault(t *testing.T) {
 		}
 	}
 }
+
+func TestABottleIsMovedThawedAndItsStoryTold(t *testing.T) {
+	p := visit(t, demoKitchen(t))
+	p.open("/shelf")
+	p.sees("The fridge, seven days", "above 5 °C, up to", "days of life from what stood there")
+	p.click("button", "Pecan flask creamer, 300 mL of 300 mL")
+	p.click("button", "Move")
+	p.click("menuitem", "Into the fridge, to thaw")
+	p.sees("It thaws in the fridge until", "two days at most")
+	p.click("button", "Pour 30 mL")
+	p.sees("270 mL")
+	p.click("button", "Take the last pour back")
+	p.sees("300 mL")
+	p.click("button", "its story")
+	p.sees("filled with 300 mL, into the freezer", "put into the fridge")
+	p.click("button", "Close")
+	p.click("button", "Take readings in")
+	p.fill("Readings", "yesterday,4")
+	p.click("button", "Take them in")
+	p.sees("0 readings taken in; 1 lines were not understood", "its time is none")
+	p.click("button", "Close it")
+	p.click("button", "Read the thermometer")
+	p.sees("Read it no more", "Stand-in thermometer")
+}

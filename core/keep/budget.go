@@ -278,7 +278,7 @@ func (a *account) advise() {
 	}
 	if !a.Steady && a.r.SetC > 2 && a.thawed.IsZero() {
 		colder := a.Made.AddDate(0, 0, LastDayOffset(a.capped(inDays(a.fridge+a.outside)+a.out.LeftDays/RelativeRate(coldC))))
-		if colder.After(a.out.LastGood) {
+		if colder.After(a.out.LastGood) && !colder.Before(a.now) {
 			a.out.Longer = append(a.out.Longer, fmt.Sprintf("a fridge at %d °C: good till %s", coldC, colder.Format("Mon 2 Jan")))
 		}
 	}

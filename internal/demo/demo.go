@@ -10,11 +10,14 @@ import (
 	"io"
 	"log/slog"
 	"net/http"
+	"strings"
 	"testing/fstest"
 	"time"
 
 	"github.com/gofiber/fiber/v3"
 
+	"plushladle/internal/device"
+	"plushladle/internal/exchange"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/server"
 	"plushladle/internal/store"
@@ -33,6 +36,7 @@ func Fill(s *store.Store, now time.Time) error {
 	for n := len(drinks) - 1; n >= 0; n-- { // the first drink is the one worked on last
 		c.add(drinks[n], now)
 	}
+	c.fridgeTrace()
 	c.soakBowls()
 	c.planAhead()
 	if c.err != nil {
@@ -97,6 +101,37 @@ func (c *cook) stock() {
 	for _, d := range drinkers {
 		c.call(http.MethodPost, "/api/pantry/drinkers", d, nil)
 	}
+}
+
+// A trace of the fridge: six days of it, with the door left ajar on a bad
+// afternoon three days ago.
+const (
+	traceDays   = 6
+	badDay      = 3
+	badHour     = 15
+	doorAjarMin = 40
+	traceEvery  = 5 * time.Minute
+)
+
+// fridgeTrace takes in what the thermometer saw, as its file.
+func (c *cook) fridgeTrace() {
+	y, m, d := c.now.AddDate(0, 0, -badDay).Date()
+	bad := time.Date(y, m, d, badHour, 0, 0, 0, c.now.Location())
+	fridge := device.NewStandInFridge(4, 20, 1)
+	var readings []exchange.Temperature
+	for at := c.now.AddDate(0, 0, -traceDays); at.Before(c.now); at = at.Add(traceEvery) {
+		if !at.Before(bad) && at.Before(bad.Add(traceEvery)) {
+			fridge.OpenDoor(doorAjarMin * time.Minute)
+		}
+		if tempC, reads := fridge.Advance(traceEvery); reads {
+			readings = append(readings, exchange.Temperature{At: at, TempC: tempC})
+		}
+	}
+	var file strings.Builder
+	if err := exchange.WriteTemperatures(&file, readings); err != nil && c.err == nil {
+		c.err = err
+	}
+	c.call(http.MethodPost, "/api/thermometer/readings", server.TemperatureFile{CSV: file.String()}, nil)
 }
 
 // soakBowls puts a bowl in the fridge, for the flask.

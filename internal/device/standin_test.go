@@ -86,3 +86,41 @@ func TestUnpluggedMidPour(t *testing.T) {
 	s.Disconnect()
 	s.Disconnect()
 }
+
+func TestAFridgeWarmsAndCools(t *testing.T) {
+	t.Parallel()
+	f := NewStandInFridge(4, 20, 9)
+	after := func(minutes int) (tempC float64) {
+		for range minutes {
+			tempC, _ = f.Advance(time.Minute)
+		}
+		return tempC
+	}
+	assert.InDelta(t, 4, after(30), .7)
+	f.OpenDoor(10 * time.Minute)
+	assert.Greater(t, after(10), 10., "a door that stands open")
+	assert.InDelta(t, 4, after(150), .7, "and is shut again")
+	f.WarmLoad()
+	assert.Greater(t, after(2), 5.5)
+	after(150)
+	f.CutPower(5 * time.Hour)
+	cut := after(300)
+	assert.Greater(t, cut, 8.)
+	assert.Less(t, cut, 20.)
+	f.Silence(10 * time.Minute)
+	for range 10 {
+		_, reads := f.Advance(time.Minute)
+		assert.False(t, reads)
+	}
+	f.Nonsense(1)
+	assert.Equal(t, 85., after(1))
+	assert.Less(t, after(1), 20.)
+	readings, err := f.Connect()
+	require.NoError(t, err)
+	first := <-readings
+	assert.WithinDuration(t, time.Now(), first.At, time.Minute)
+	f.Disconnect()
+	for range readings {
+		t.Log("one was under way")
+	}
+}

@@ -105,6 +105,8 @@ func (l lifeLook) present(b *store.Bottle) Bottle {
 		Allergens: orEmpty(b.Allergens), State: b.State, EndedWhy: b.EndedWhy, Out: mine.Out, Longer: orEmpty(mine.Longer), LeftDays: mine.LeftDays,
 		CanFreeze: b.Place != store.Freezer && !slices.ContainsFunc(kept.Stays, func(s keep.Stay) bool { return s.Place == keep.InFreezer }),
 	}
+	otherStanding, _ := keep.On(l.now, other.LastGood)
+	out.OtherGood = otherStanding != keep.Past && other.Out == ""
 	if mine.Out != "" {
 		out.Reasons = append([]string{mine.Out}, out.Reasons...)
 	}

@@ -49,6 +49,7 @@ func (s *server) register(api huma.API) {
 	s.registerCook(api)
 	s.registerWeigh(api)
 	s.registerScale(api)
+	s.registerThermometer(api)
 	operation(s, api, get, "/api/shelf", "shelf", "Bottles in use, the one to use first first", s.shelf)
 	operation(s, api, post, "/api/bottles/{id}/pours", "pour", "Pour from a bottle", s.pour)
 	operation(s, api, get, "/api/bottles/{id}/story", "story", "All that happened to a bottle", s.story)

@@ -16,6 +16,7 @@ import (
 	"github.com/gofiber/fiber/v3/middleware/compress"
 	"github.com/gofiber/fiber/v3/middleware/etag"
 
+	"plushladle/core/formula"
 	"plushladle/internal/device"
 	"plushladle/internal/store"
 )
@@ -30,6 +31,9 @@ const (
 	idleTimeout  = 2 * time.Minute
 )
 
+// usualRoomC is the kitchen's temperature until it says its own.
+const usualRoomC = 20
+
 // Config is what a server needs.
 type Config struct {
 	Store *store.Store
@@ -40,6 +44,8 @@ type Config struct {
 	Hosts []string
 	Log   *slog.Logger
 	Scale device.Scale // nil for a stand-in
+	// Thermometer lies in the fridge; nil for a stand-in.
+	Thermometer device.Thermometer
 }
 
 type server struct {
@@ -49,6 +55,7 @@ type server struct {
 	known known
 	told  *changes
 	desk  *desk
+	probe *probe
 }
 
 // New builds the app.
@@ -60,14 +67,18 @@ func New(c Config) *fiber.App {
 		ErrorHandler: problemHandler(c.Log),
 	})
 	app.Use(calmly(c.Log), guard(c.Hosts), headers)
-	s := &server{store: c.Store, now: c.Now, log: c.Log, told: newChanges(), desk: newDesk(c.Scale)}
+	s := &server{store: c.Store, now: c.Now, log: c.Log, told: newChanges(), desk: newDesk(c.Scale), probe: &probe{meter: c.Thermometer}}
 	if c.Scale == nil {
 		s.desk.scale = device.NewStandIn(1, uint64(c.Now().UnixNano()))
+	}
+	if c.Thermometer == nil {
+		s.probe.meter = device.NewStandInFridge(formula.DefaultFridgeC, usualRoomC, uint64(c.Now().UnixNano()))
 	}
 	app.Hooks().OnPreShutdown(s.close)
 	s.register(NewAPI(app))
 	app.Get("/api/plan.ics", s.calendar)
 	app.Get("/api/changes", s.told.stream)
+	app.Get("/api/thermometer.csv", s.temperaturesCSV)
 	app.Get("/api/ready", func(c fiber.Ctx) error { return c.SendStatus(http.StatusNoContent) })
 	app.All("/api/*", func(fiber.Ctx) error { return fiber.NewError(http.StatusNotFound, "there is nothing at this address") })
 	// Only the front end is compressed: the answers of a kitchen nearby are
@@ -82,6 +93,7 @@ func (s *server) close() error {
 	if _, err := s.disconnectScale(nil); err != nil {
 		return err
 	}
+	s.probe.meter.Disconnect()
 	return s.told.close()
 }
 

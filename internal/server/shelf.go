@@ -136,6 +136,7 @@ type Bottle struct {
 	Allergens   []string `json:"allergens"`
 	State       string   `json:"state"`
 	EndedWhy    string   `json:"endedWhy"`
+	OtherGood   bool     `json:"otherGood" doc:"by the other school it is not past"`
 	Earliest    string   `json:"earliest" doc:"the last good day were the fridge a degree warmer from now on"`
 	Latest      string   `json:"latest" doc:"and a degree colder"`
 	Out         string   `json:"out" doc:"why it is to be thrown out whatever the date; empty where it is not"`

@@ -7,7 +7,10 @@ export const useKitchen = () => useQuery({ queryKey: ['kitchen'], queryFn: () =>
 
 export const useDrinks = () => useQuery({ queryKey: ['drinks'], queryFn: () => answer(api.GET('/api/drinks')) })
 
-export const useShelf = () => useQuery({ queryKey: ['shelf'], queryFn: () => answer(api.GET('/api/shelf')) })
+const everyMinute = 60_000
+
+export const useShelf = () =>
+  useQuery({ queryKey: ['shelf'], queryFn: () => answer(api.GET('/api/shelf')), refetchInterval: everyMinute })
 
 export function useSetKitchen() {
   const client = useQueryClient()
@@ -100,8 +103,6 @@ export function usePantryChange<In>(change: (input: In) => Promise<Pantry>) {
   })
 }
 
-const everyMinute = 60_000
-
 export const usePlan = () =>
   useQuery({ queryKey: ['plan'], queryFn: () => answer(api.GET('/api/plan')), refetchInterval: everyMinute })
 
@@ -136,6 +137,24 @@ export const useStory = (id: number) =>
     queryKey: ['shelf', 'story', id],
     queryFn: () => answer(api.GET('/api/bottles/{id}/story', { params: { path: { id } } })),
   })
+
+export const useThermo = () =>
+  useQuery({
+    queryKey: ['thermometer'],
+    queryFn: () => answer(api.GET('/api/thermometer')),
+    refetchInterval: everyMinute,
+  })
+
+/** useThermoChange does something to the thermometer; dates may move with it. */
+export function useThermoChange<In, Out>(change: (input: In) => Promise<Out>) {
+  const client = useQueryClient()
+  return useMutation({
+    mutationFn: change,
+    onSuccess: () => {
+      for (const key of ['thermometer', 'shelf']) client.invalidateQueries({ queryKey: [key] })
+    },
+  })
+}
 
 export const useBatch = (id: number) =>
   useQuery({

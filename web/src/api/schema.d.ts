@@ -1050,6 +1050,91 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/thermometer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the fridge's thermometer saw */
+        get: operations["thermometer"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/thermometer/connect": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read the thermometer */
+        post: operations["connect-thermometer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/thermometer/disconnect": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read it no more */
+        post: operations["disconnect-thermometer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/thermometer/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take readings in from CSV */
+        post: operations["read-temperatures"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/thermometer/stand-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Open the stand-in fridge's door, cut its power, and the like */
+        post: operations["drive-fridge"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/timers": {
         parameters: {
             query?: never;
@@ -1247,6 +1332,8 @@ export interface components {
             /** @description what would lengthen it */
             longer: string[];
             madeOn: string;
+            /** @description by the other school it is not past */
+            otherGood: boolean;
             otherSchool: string;
             otherUseBy: string;
             /** @description why it is to be thrown out whatever the date; empty where it is not */
@@ -1683,6 +1770,12 @@ export interface components {
              * @description temperature of the grinding water, °C
              */
             waterC: number;
+        };
+        FridgeDrive: {
+            /** Format: int64 */
+            minutes: number;
+            /** @enum {string} */
+            what: "door" | "power cut" | "warm load" | "silence" | "nonsense";
         };
         Front: {
             /**
@@ -2465,6 +2558,12 @@ export interface components {
             /** Format: double */
             waterActivity: number;
         };
+        Refused: {
+            /** Format: int64 */
+            line: number;
+            text: string;
+            why: string;
+        };
         Rescale: {
             key: string;
         };
@@ -2605,6 +2704,14 @@ export interface components {
             to: string;
             words: string;
         };
+        StripTemp: {
+            /** Format: date-time */
+            at: string;
+            /** Format: double */
+            highC: number;
+            /** Format: double */
+            lowC: number;
+        };
         Suggestion: {
             allergens: string[];
             id: string;
@@ -2630,6 +2737,41 @@ export interface components {
             reckoning: components["schemas"]["Reckoning"];
             /** @description what can stay equal between these two */
             ways: string[];
+        };
+        TakenIn: {
+            /** Format: int64 */
+            readings: number;
+            /** @description the lines that were not understood, as they stand */
+            refused: components["schemas"]["Refused"][];
+        };
+        TemperatureFile: {
+            /** @description time and °C, a line each */
+            csv: string;
+        };
+        Thermo: {
+            connected: boolean;
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            lastAt?: string;
+            /** Format: double */
+            lastC?: number;
+            name: string;
+            /** @description gaps and nonsense; empty where there were none */
+            note: string;
+            /** @description the least and the most of each stretch that was read */
+            points: components["schemas"]["StripTemp"][];
+            /**
+             * Format: double
+             * @description what the fridge is set to
+             */
+            setC: number;
+            /** @description above 5 °C */
+            spells: components["schemas"]["WarmSpell"][];
+            /** @description it is not a real one: the screen moves its fridge */
+            standIn: boolean;
+            /** Format: date-time */
+            to: string;
         };
         Timer: {
             /** Format: int64 */
@@ -2807,6 +2949,20 @@ export interface components {
         VersionNote: {
             note: string;
         };
+        WarmSpell: {
+            /**
+             * Format: double
+             * @description of life at 4 °C
+             */
+            days: number;
+            /** Format: date-time */
+            from: string;
+            /** Format: double */
+            mostC: number;
+            /** Format: date-time */
+            to: string;
+            words: string;
+        };
         Weighed: {
             /** Format: date-time */
             at: string;
@@ -2877,6 +3033,7 @@ export type ForAmount = components['schemas']['ForAmount'];
 export type ForItem = components['schemas']['ForItem'];
 export type ForWhom = components['schemas']['ForWhom'];
 export type Formula = components['schemas']['Formula'];
+export type FridgeDrive = components['schemas']['FridgeDrive'];
 export type Front = components['schemas']['Front'];
 export type Giver = components['schemas']['Giver'];
 export type InTheCup = components['schemas']['InTheCup'];
@@ -2926,6 +3083,7 @@ export type ReadyBy = components['schemas']['ReadyBy'];
 export type ReadyLine = components['schemas']['ReadyLine'];
 export type ReadyList = components['schemas']['ReadyList'];
 export type Reckoning = components['schemas']['Reckoning'];
+export type Refused = components['schemas']['Refused'];
 export type Rescale = components['schemas']['Rescale'];
 export type Rung = components['schemas']['Rung'];
 export type ScaleNow = components['schemas']['ScaleNow'];
@@ -2939,9 +3097,13 @@ export type StockOf = components['schemas']['StockOf'];
 export type Story = components['schemas']['Story'];
 export type StoryEvent = components['schemas']['StoryEvent'];
 export type Stretch = components['schemas']['Stretch'];
+export type StripTemp = components['schemas']['StripTemp'];
 export type Suggestion = components['schemas']['Suggestion'];
 export type Swap = components['schemas']['Swap'];
 export type Swapped = components['schemas']['Swapped'];
+export type TakenIn = components['schemas']['TakenIn'];
+export type TemperatureFile = components['schemas']['TemperatureFile'];
+export type Thermo = components['schemas']['Thermo'];
 export type Timer = components['schemas']['Timer'];
 export type Timers = components['schemas']['Timers'];
 export type ToBlend = components['schemas']['ToBlend'];
@@ -2958,6 +3120,7 @@ export type TypedLine = components['schemas']['TypedLine'];
 export type UsedLine = components['schemas']['UsedLine'];
 export type Version = components['schemas']['Version'];
 export type VersionNote = components['schemas']['VersionNote'];
+export type WarmSpell = components['schemas']['WarmSpell'];
 export type Weighed = components['schemas']['Weighed'];
 export type WeighedNow = components['schemas']['WeighedNow'];
 export type Why = components['schemas']['Why'];
@@ -5235,6 +5398,159 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Swapped"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    thermometer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Thermo"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "connect-thermometer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Thermo"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "disconnect-thermometer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Thermo"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "read-temperatures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TemperatureFile"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenIn"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "drive-fridge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FridgeDrive"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Thermo"];
                 };
             };
             /** @description Error */

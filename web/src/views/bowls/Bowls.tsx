@@ -82,7 +82,7 @@ function BowlRow({ b }: { b: Bowl }) {
         <NumberField
           className="w-36"
           label={`Top up ${b.name}`}
-          unit="g dry"
+          unit="g"
           value={more}
           onNumber={setMore}
           onEmpty={() => setMore(undefined)}

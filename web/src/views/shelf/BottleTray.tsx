@@ -149,7 +149,7 @@ function MoveMenu({ b, onMove }: { b: Bottle; onMove: (place: Moved['place']) =>
 
 const schoolWord = (school: string) => (school === 'customary' ? 'custom' : 'caution')
 
-const otherStillGood = (b: Bottle) => b.school === 'cautious' && b.otherUseBy > b.useBy && b.place === 'fridge'
+const otherStillGood = (b: Bottle) => b.school === 'cautious' && b.otherGood && b.place !== 'freezer'
 
 const usualReasons = ['past its date', 'smelled sour', 'split or slimy', 'nobody drank it']
 

@@ -8,6 +8,7 @@ import { Tray } from '../../ui/Tray'
 import { Bowls } from '../bowls/Bowls'
 import { BottleTray } from './BottleTray'
 import { Place } from './Place'
+import { Thermo } from './Thermo'
 
 /** Shelf shows what stands in fridge and freezer, the bottle to use first first. */
 export function Shelf() {
@@ -36,29 +37,32 @@ export function Shelf() {
         </p>
       </div>
       <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_23.5rem]">
-        <div className="overflow-hidden rounded-tray border-[2.5px] border-rim bg-glass lg:row-span-2 md:grid md:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
-          <Place
-            name={`Fridge, set to ${kitchen.data?.fridgeC ?? '–'} °C`}
-            bottles={inThe('fridge')}
-            chosen={bottle?.id}
-            onChoose={choose}
-            empty="Nothing in the fridge."
-          />
-          <div className="border-rim max-md:border-t-[3px] md:border-l-[3px]">
+        <div className="grid gap-4 lg:row-span-2">
+          <div className="overflow-hidden rounded-tray border-[2.5px] border-rim bg-glass md:grid md:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
             <Place
-              name="Freezer"
-              bottles={inThe('freezer')}
+              name={`Fridge, set to ${kitchen.data?.fridgeC ?? '–'} °C`}
+              bottles={inThe('fridge')}
               chosen={bottle?.id}
               onChoose={choose}
-              empty="Nothing in the freezer."
+              empty="Nothing in the fridge."
             />
-            {inThe('door').length > 0 && (
-              <Place name="Fridge door" bottles={inThe('door')} chosen={bottle?.id} onChoose={choose} empty="" />
-            )}
-            {inThe('outside').length > 0 && (
-              <Place name="Outside" bottles={inThe('outside')} chosen={bottle?.id} onChoose={choose} empty="" />
-            )}
+            <div className="border-rim max-md:border-t-[3px] md:border-l-[3px]">
+              <Place
+                name="Freezer"
+                bottles={inThe('freezer')}
+                chosen={bottle?.id}
+                onChoose={choose}
+                empty="Nothing in the freezer."
+              />
+              {inThe('door').length > 0 && (
+                <Place name="Fridge door" bottles={inThe('door')} chosen={bottle?.id} onChoose={choose} empty="" />
+              )}
+              {inThe('outside').length > 0 && (
+                <Place name="Outside" bottles={inThe('outside')} chosen={bottle?.id} onChoose={choose} empty="" />
+              )}
+            </div>
           </div>
+          <Thermo />
         </div>
         {bottle && (
           <div ref={tray} className="scroll-mt-2 max-lg:order-first">

@@ -1,0 +1,99 @@
+package exchange
+
+import (
+	"encoding/csv"
+	"errors"
+	"io"
+	"strconv"
+	"strings"
+	"time"
+)
+
+// Temperature is a reading of a fridge's thermometer.
+type Temperature struct {
+	At    time.Time
+	TempC float64
+}
+
+// Refused is a line of a file that was not understood, as it stands there.
+type Refused struct {
+	Line int    `json:"line"`
+	Text string `json:"text"`
+	Why  string `json:"why"`
+}
+
+// temperatureHead is the first line of the file.
+var temperatureHead = []string{"time", "temp_c"}
+
+// WriteTemperatures writes readings as CSV (RFC 4180): time (RFC 3339, UTC)
+// and °C.
+func WriteTemperatures(w io.Writer, readings []Temperature) error {
+	out := csv.NewWriter(w)
+	if err := out.Write(temperatureHead); err != nil {
+		return err
+	}
+	for _, r := range readings {
+		if err := out.Write([]string{r.At.UTC().Format(time.RFC3339), strconv.FormatFloat(r.TempC, 'f', -1, 64)}); err != nil {
+			return err
+		}
+	}
+	out.Flush()
+	return out.Error()
+}
+
+// ReadTemperatures reads such a file: time and °C, with or without a head, in
+// zone where the time names none. What is not understood comes back line by
+// line.
+func ReadTemperatures(text string, zone *time.Location) ([]Temperature, []Refused) {
+	in := csv.NewReader(strings.NewReader(text))
+	in.FieldsPerRecord, in.LazyQuotes, in.TrimLeadingSpace = -1, true, true
+	var readings []Temperature
+	var refused []Refused
+	for n := 1; ; n++ {
+		fields, err := in.Read()
+		if errors.Is(err, io.EOF) {
+			return readings, refused
+		}
+		line, _ := in.FieldPos(0)
+		if err != nil {
+			refused = append(refused, Refused{n, strings.Join(fields, ","), "it is not a line of a table"})
+			continue
+		}
+		if n == 1 && strings.EqualFold(strings.TrimSpace(fields[0]), temperatureHead[0]) {
+			continue
+		}
+		r, why := temperature(fields, zone)
+		if why != "" {
+			refused = append(refused, Refused{line, strings.Join(fields, ","), why})
+			continue
+		}
+		readings = append(readings, r)
+	}
+}
+
+func temperature(fields []string, zone *time.Location) (Temperature, string) {
+	if len(fields) < 2 {
+		return Temperature{}, "it needs a time and a temperature"
+	}
+	at, err := momentIn(strings.TrimSpace(fields[0]), zone)
+	if err != nil {
+		return Temperature{}, "its time is none: write 2026-11-24T15:00:00Z or 2026-11-24 15:00"
+	}
+	c, err := strconv.ParseFloat(strings.TrimSpace(fields[1]), 64)
+	if err != nil {
+		return Temperature{}, "its temperature is no number of °C"
+	}
+	return Temperature{at, c}, ""
+}
+
+func momentIn(text string, zone *time.Location) (time.Time, error) {
+	if at, err := time.Parse(time.RFC3339, text); err == nil {
+		return at, nil
+	}
+	for _, layout := range []string{"2006-01-02 15:04:05", "2006-01-02T15:04:05", "2006-01-02 15:04", "2006-01-02T15:04"} {
+		if at, err := time.ParseInLocation(layout, text, zone); err == nil {
+			return at, nil
+		}
+	}
+	return time.Time{}, errors.New("no time")
+}

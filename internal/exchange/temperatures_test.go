@@ -1,0 +1,43 @@
+package exchange
+
+import (
+	"strings"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+func TestTemperaturesOutAndInAgain(t *testing.T) {
+	t.Parallel()
+	at := time.Date(2026, 11, 24, 15, 0, 0, 0, time.UTC)
+	readings := []Temperature{{at, 4.1}, {at.Add(time.Minute), -2}, {at.Add(2 * time.Minute), 7}}
+	var b strings.Builder
+	require.NoError(t, WriteTemperatures(&b, readings))
+	again, refused := ReadTemperatures(b.String(), time.UTC)
+	assert.Equal(t, readings, again)
+	assert.Empty(t, refused)
+}
+
+func TestLinesThatAreNotUnderstoodAreGivenBack(t *testing.T) {
+	t.Parallel()
+	text := "2026-11-24 15:00,4\nyesterday,4\n2026-11-24 15:01,warm\nonly this\n2026-11-24T15:02, 5.5 ,extra\n"
+	readings, refused := ReadTemperatures(text, time.UTC)
+	assert.Len(t, readings, 2)
+	require.Len(t, refused, 3)
+	for n, line := range []int{2, 3, 4} {
+		assert.Equal(t, line, refused[n].Line)
+		assert.NotEmpty(t, refused[n].Text)
+		assert.NotEmpty(t, refused[n].Why)
+	}
+}
+
+func FuzzReadTemperatures(f *testing.F) {
+	f.Add("time,temp_c\n2026-11-24T15:00:00Z,4.1\n")
+	f.Add("\"unclosed\n1,2\n,,,\n")
+	f.Fuzz(func(t *testing.T, text string) {
+		readings, refused := ReadTemperatures(text, time.UTC)
+		assert.LessOrEqual(t, len(readings)+len(refused), strings.Count(text, "\n")+strings.Count(text, "\r")+1, "no line counts twice")
+	})
+}

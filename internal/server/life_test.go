@@ -1,0 +1,108 @@
+package server
+
+import (
+	"fmt"
+	"strings"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// shelved is a kitchen with half a litre of almond milk in the fridge and a
+// fifth in the freezer, made now: Tuesday the 24th, 09:30.
+func shelved(t *testing.T) *client {
+	t.Helper()
+	c := newClient(t)
+	c.begun()
+	call[[]Bottle](c, "POST", "/api/drinks/1/batches", NewBatch{MadeOn: "2026-11-24", Bottles: []NewBottle{{500, "fridge"}, {200, "freezer"}}})
+	return c
+}
+
+func (c *client) bottle(id int64) Bottle {
+	return call[Story](c, "GET", fmt.Sprintf("/api/bottles/%d/story", id), nil).Bottle
+}
+
+func TestADateFollowsWhereTheBottleStood(t *testing.T) {
+	t.Parallel()
+	c := shelved(t)
+	assert.Equal(t, "2026-11-26", c.bottle(1).UseBy)
+	c.now = c.now.Add(24 * time.Hour)
+	frozen := call[Bottle](c, "POST", "/api/bottles/1/move", Moved{"freezer"})
+	assert.Equal(t, "2026-12-24", frozen.UseBy, "30 days, the day it is frozen being day 1")
+	c.now = c.now.Add(10 * 24 * time.Hour)
+	thawing := call[Bottle](c, "POST", "/api/bottles/1/move", Moved{"fridge"})
+	assert.NotEmpty(t, thawing.Thawing)
+	assert.False(t, thawing.CanFreeze)
+	assert.Equal(t, "2026-12-07", thawing.UseBy, "half a day to thaw, and two days")
+	assert.Equal(t, "body.place", c.refused("POST", "/api/bottles/1/move", Moved{"freezer"}).Errors[0].Location, "frozen once")
+	call[Bottle](c, "POST", "/api/bottles/1/move", Moved{"outside"})
+	c.now = c.now.Add(3 * time.Hour)
+	out := c.bottle(1)
+	assert.Contains(t, out.Out, "3 hours outside in all")
+	assert.Equal(t, "past", out.Standing)
+	assert.False(t, out.OtherGood, "no school overrides that")
+	story := call[Story](c, "GET", "/api/bottles/1/story", nil).Events
+	require.Len(t, story, 4)
+	assert.Contains(t, story[0].What, "filled with 500 mL")
+	assert.Contains(t, story[3].What, "outside the fridge")
+}
+
+func TestAWarmFridgeCostsLife(t *testing.T) {
+	t.Parallel()
+	c := shelved(t)
+	var file strings.Builder
+	file.WriteString("time,temp_c\n")
+	for n := range 24 * 4 {
+		tempC := 4.
+		if n >= 20 && n < 32 { // three hours at 9 °C
+			tempC = 9
+		}
+		fmt.Fprintf(&file, "%s,%g\n", c.now.Add(time.Duration(n)*15*time.Minute).Format(time.RFC3339), tempC)
+	}
+	file.WriteString("soon,4\n")
+	taken := call[TakenIn](c, "POST", "/api/thermometer/readings", TemperatureFile{file.String()})
+	assert.Equal(t, 96, taken.Readings)
+	assert.Equal(t, "soon,4", taken.Refused[0].Text)
+	c.now = c.now.Add(24 * time.Hour)
+	b := c.bottle(1)
+	assert.Contains(t, b.Reasons[0], "the fridge warmer than 4 °C: 0.1 days of its life")
+	assert.Equal(t, "2026-11-25", b.UseBy, "a day less: 3 days less a tenth, rounded down")
+	seen := call[Thermo](c, "GET", "/api/thermometer", nil)
+	require.Len(t, seen.Spells, 1)
+	assert.InDelta(t, 3, seen.Spells[0].To.Sub(seen.Spells[0].From).Hours(), .01)
+	assert.Empty(t, seen.Note)
+	c.now = c.now.Add(5 * time.Hour)
+	assert.Contains(t, call[Thermo](c, "GET", "/api/thermometer", nil).Note, "Nothing was read for 5.2 hours")
+	_, csv, _ := c.send(request("GET", "/api/thermometer.csv", nil))
+	assert.Equal(t, 97, strings.Count(csv, "\n"))
+	assert.Equal(t, "body.csv", c.refused("POST", "/api/thermometer/readings", TemperatureFile{""}).Errors[0].Location)
+}
+
+func TestAPourIsTakenBack(t *testing.T) {
+	t.Parallel()
+	c := shelved(t)
+	call[Bottle](c, "POST", "/api/bottles/1/pours", Poured{100})
+	assert.InDelta(t, 500, call[Bottle](c, "POST", "/api/bottles/1/undo-pour", nil).LeftML, .01)
+	status, _, _ := c.send(request("POST", "/api/bottles/1/undo-pour", nil))
+	assert.Equal(t, 409, status, "there is nothing more to take back")
+	call[Bottle](c, "POST", "/api/bottles/1/finish", nil)
+	assert.Len(t, call[Shelf](c, "GET", "/api/shelf", nil).Bottles, 1)
+	assert.Equal(t, "in use", call[Bottle](c, "POST", "/api/bottles/1/undo-pour", nil).State, "finished by mistake")
+	call[Bottle](c, "POST", "/api/bottles/1/throw-out", Why{"sour"})
+	status, _, _ = c.send(request("POST", "/api/bottles/1/undo-pour", nil))
+	assert.Equal(t, 409, status, "thrown out is thrown out")
+}
+
+func TestTheStandInThermometerIsRead(t *testing.T) {
+	t.Parallel()
+	c := shelved(t)
+	assert.True(t, call[Thermo](c, "POST", "/api/thermometer/connect", nil).Connected)
+	c.now = time.Now()
+	assert.Eventually(t, func() bool { return call[Thermo](c, "GET", "/api/thermometer", nil).LastC != nil }, 5*time.Second, 10*time.Millisecond)
+	for _, what := range []string{"door", "power cut", "warm load", "silence", "nonsense"} {
+		call[Thermo](c, "POST", "/api/thermometer/stand-in", FridgeDrive{what, 5})
+	}
+	assert.False(t, call[Thermo](c, "POST", "/api/thermometer/disconnect", nil).Connected)
+}

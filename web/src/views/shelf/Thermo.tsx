@@ -1,0 +1,89 @@
+import { Thermometer } from 'lucide-react'
+import { useState } from 'react'
+import { answer, api } from '../../api/client'
+import { useThermo, useThermoChange } from '../../api/hooks'
+import type { FridgeDrive, Thermo as Seen } from '../../api/schema'
+import { Button } from '../../ui/Button'
+import { toDayAndClock, toTenth, toTwoFigures } from '../../ui/format'
+import { Tray } from '../../ui/Tray'
+import { TemperatureStrip } from './TemperatureStrip'
+import { TemperaturesDialog } from './TemperaturesDialog'
+
+/** Thermo is what the fridge saw in seven days, and the warm spells that cost life. */
+export function Thermo() {
+  const thermo = useThermo().data
+  const [pasting, setPasting] = useState(false)
+  const connect = useThermoChange(() => answer(api.POST('/api/thermometer/connect')))
+  const disconnect = useThermoChange(() => answer(api.POST('/api/thermometer/disconnect')))
+  if (!thermo) return null
+  return (
+    <Tray label="The fridge, seven days" className="grid gap-2">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-4">
+        <h2 className="text-xl">The fridge, seven days</h2>
+        <p className="text-mute">{lastWords(thermo)}</p>
+      </div>
+      {thermo.points.length > 0 && <TemperatureStrip thermo={thermo} />}
+      {thermo.spells.length > 0 && (
+        <ul className="text-[15px]">
+          {thermo.spells.map((s) => (
+            <li key={s.from}>
+              <b>{toDayAndClock(s.from)}</b>: {s.words}. It took {toTwoFigures(s.days)} days of life from what stood
+              there.
+            </li>
+          ))}
+        </ul>
+      )}
+      {thermo.note && <p className="text-[15px] text-mute">{thermo.note}</p>}
+      <div className="flex flex-wrap gap-2">
+        {thermo.connected ? (
+          <Button onClick={() => disconnect.mutate(undefined)}>Read it no more</Button>
+        ) : (
+          <Button onClick={() => connect.mutate(undefined)}>
+            <Thermometer size={18} aria-hidden /> Read the thermometer
+          </Button>
+        )}
+        <Button onClick={() => setPasting(true)}>Take readings in</Button>
+        <a
+          href="/api/thermometer.csv"
+          download="fridge.csv"
+          className="inline-flex min-h-11 items-center rounded-full border-2 border-rim bg-enamel px-4 font-bold"
+        >
+          Readings as a file
+        </a>
+      </div>
+      {thermo.connected && thermo.standIn && <StandInFridge />}
+      {pasting && <TemperaturesDialog onClose={() => setPasting(false)} />}
+    </Tray>
+  )
+}
+
+function lastWords(t: Seen): string {
+  if (t.lastC === undefined || t.lastAt === undefined)
+    return `nothing was read; ${toTenth(t.setC)} °C, as it is set, counts`
+  return `${toTenth(t.lastC)} °C at ${toDayAndClock(t.lastAt)}, set to ${toTenth(t.setC)} °C`
+}
+
+const drives: { what: FridgeDrive['what']; minutes: number; words: string }[] = [
+  { what: 'door', minutes: 10, words: 'Door open, 10 minutes' },
+  { what: 'warm load', minutes: 1, words: 'Something warm in' },
+  { what: 'power cut', minutes: 180, words: 'Power cut, 3 hours' },
+  { what: 'silence', minutes: 60, words: 'Read nothing, an hour' },
+  { what: 'nonsense', minutes: 3, words: 'Three nonsense readings' },
+]
+
+/** StandInFridge moves the fridge that is not there; it reads once a minute. */
+function StandInFridge() {
+  const drive = useThermoChange((body: FridgeDrive) => answer(api.POST('/api/thermometer/stand-in', { body })))
+  return (
+    <details className="rounded-2xl bg-linen px-4 py-2 text-[15px]">
+      <summary className="min-h-8 cursor-pointer font-bold">Stand-in thermometer: what happens to its fridge</summary>
+      <div className="flex flex-wrap gap-2 py-2">
+        {drives.map(({ what, minutes, words }) => (
+          <Button key={what} onClick={() => drive.mutate({ what, minutes })}>
+            {words}
+          </Button>
+        ))}
+      </div>
+    </details>
+  )
+}
