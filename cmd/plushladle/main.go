@@ -15,6 +15,8 @@ const usage = `usage: plushladle COMMAND [flags]
   serve    open the kitchen on this machine
   demo     open the demo kitchen, on a copy that is thrown away
   reckon   reckon a drink from a list of ingredients
+  backup   write everything in the kitchen as one JSON file
+  restore  put such a file in the place of everything there is
   version  say which version this is
 
 plushladle COMMAND -h lists a command's flags.`
@@ -40,6 +42,10 @@ func run(args []string) int {
 		return serveDemo(args[1:], os.Stdout, os.Stderr)
 	case "reckon":
 		return reckon(args[1:], os.Stdin, os.Stdout, os.Stderr)
+	case "backup":
+		return backUp(args[1:], os.Stdout, os.Stderr)
+	case "restore":
+		return restore(args[1:], os.Stdout, os.Stderr)
 	case "version", "--version":
 		fmt.Println("plushladle", version)
 		return exitOK
@@ -47,6 +53,6 @@ func run(args []string) int {
 		fmt.Println(usage)
 		return exitOK
 	}
-	fmt.Fprintf(os.Stderr, "plushladle: there is no command %q; use serve, demo, reckon or version\n", args[0])
+	fmt.Fprintf(os.Stderr, "plushladle: there is no command %q; use serve, demo, reckon, backup, restore or version\n", args[0])
 	return exitUsage
 }

@@ -60,7 +60,24 @@ func serve(args []string, stdout, stderr io.Writer) int {
 	if err != nil {
 		return refuse("serve", err, stderr)
 	}
-	return open(f, "serve", nil, stdout, stderr)
+	return open(f, "serve", func(s *store.Store) error {
+		go copyDaily(s, f.data)
+		return nil
+	}, stdout, stderr)
+}
+
+// lookForANewDay is how often it is looked whether a copy is due.
+const lookForANewDay = 10 * time.Minute
+
+// copyDaily keeps a copy of each day beside the kitchen, for a week. One that
+// cannot be written is said, and the kitchen stays open.
+func copyDaily(s *store.Store, path string) {
+	for {
+		if err := s.CopyBeside(path); err != nil {
+			slog.Warn("the daily copy could not be written", "error", err)
+		}
+		time.Sleep(lookForANewDay)
+	}
 }
 
 // serveDemo opens the demo kitchen on a copy that is thrown away, unless a

@@ -3,6 +3,7 @@ import { useKitchen, usePantry } from '../../api/hooks'
 import { Notice } from '../../ui/Notice'
 import { Drawer } from './Drawer'
 import { Drinkers } from './Drinkers'
+import { Everything } from './Everything'
 import { Ingredients } from './Ingredients'
 import { Measures } from './Measures'
 
@@ -29,6 +30,7 @@ export function Pantry() {
           <Drawer kitchen={kitchen.data} />
           <Measures measures={pantry.data.measures} />
           <Drinkers drinkers={pantry.data.drinkers} />
+          <Everything />
         </div>
       </div>
     </main>
