@@ -8,6 +8,7 @@ import (
 	"plushladle/core/extract"
 	"plushladle/core/formula"
 	"plushladle/core/ingredient"
+	"plushladle/core/keep"
 )
 
 // Steps are the steps of making a reckoned drink at its size, in order; none
@@ -350,7 +351,24 @@ func (c *compiler) heat() {
 			Right: "Its scent is still there because it did not cook."})
 	}
 	// Food Code 3-501.14: 57 to 21 °C within two hours.
-	c.add(Step{Kind: Cool, Title: "Cool it fast, in an ice bath", Length: hours(.25, .5, 2), TempC: cooledC, Caution: "To 21 °C within two hours, and to 5 °C within six in all."})
+	c.add(Step{Kind: Cool, Title: "Cool it fast, in an ice bath", Length: hours(.25, .5, 2), TempC: cooledC,
+		Right:   c.cooling(step.TempC),
+		Caution: "To 21 °C within two hours, and to 5 °C within six in all; what misses it is not kept."})
+}
+
+// cooling says how long it takes on ice, and that it would miss its points
+// left to itself, with what helps.
+func (c *compiler) cooling(fromC float64) string {
+	k := keep.Cooling{VolumeML: c.r.Drink.VolumeML, FromC: fromC, RoomC: c.kitchen.TempC, Bath: keep.InIce}
+	first, _ := k.Until(keep.FirstC)
+	cold, _ := k.Until(keep.ColdC)
+	words := fmt.Sprintf("In an ice bath, stirred, about %.0f minutes to 21 °C and %.0f to 5 °C.", math.Ceil(first.Minutes()), math.Ceil(cold.Minutes()))
+	k.Bath = keep.InAFridge
+	slow, _ := k.Until(keep.FirstC)
+	if !k.InTime() {
+		words += fmt.Sprintf(" Put into the fridge hot it would take %.1f hours to 21 °C, too long, and warm what stands there. On ice, in shallow vessels, divided among several, it is quicker.", slow.Hours())
+	}
+	return words
 }
 
 // splitting divides one base into drinks, each with what joins it.

@@ -497,6 +497,10 @@ func TestTheRarerSteps(t *testing.T) {
 		for _, s := range steps {
 			assert.NotEmpty(t, s.Title)
 			assert.Equal(t, s.Kind == Heat && tt.what[0] == 'b', s.Never != "", "only soy's boil is never left out: %s", s.Title)
+			if s.Kind == Cool && s.TempC > 0 {
+				assert.Contains(t, s.Right, "In an ice bath, stirred, about")
+				assert.Contains(t, s.Right, "too long")
+			}
 			if s.Kind == Sprout {
 				assert.Contains(t, s.Caution, "salmonella")
 			}

@@ -31,6 +31,8 @@ type Front struct {
 	Undo      int        `json:"undo" doc:"the step that was done last; -1 where none was"`
 	Wait      string     `json:"wait" doc:"what is waited for before it; empty where it can begin"`
 	WaitUntil *time.Time `json:"waitUntil,omitempty"`
+	WaitRight string     `json:"waitRight" doc:"what is to be minded meanwhile"`
+	WaitMind  string     `json:"waitCaution"`
 	WaitS     int        `json:"waitS" doc:"how long still"`
 	TooEarly  bool       `json:"tooEarly" doc:"it was begun so early that it would wait too long: until then is the most"`
 	ToFridge  bool       `json:"toFridge" doc:"and would keep longer in the fridge"`
@@ -66,6 +68,7 @@ func front(steps []kitchen.PlanStep, now time.Time) *Front {
 	if most := steps[f.Undo].DoneAt.Add(wait.Most.Sub(wait.Start)); until.After(most) {
 		until, f.TooEarly, f.ToFridge = most, true, wait.Kind == string(plan.Soak) && !wait.Fridge
 	}
+	f.WaitRight, f.WaitMind = wait.Right, wait.Caution
 	f.Wait, f.WaitUntil, f.WaitS = wait.Title, &until, max(0, seconds(until.Sub(now)))
 	return &f
 }

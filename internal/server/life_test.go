@@ -106,3 +106,29 @@ func TestTheStandInThermometerIsRead(t *testing.T) {
 	}
 	assert.False(t, call[Thermo](c, "POST", "/api/thermometer/disconnect", nil).Connected)
 }
+
+// Two leftovers poured together keep as short as the shorter; a full bottle is
+// not topped up onto an old one.
+func TestLeftoversArePouredTogether(t *testing.T) {
+	t.Parallel()
+	c := shelved(t)
+	c.now = c.now.Add(24 * time.Hour)
+	call[[]Bottle](c, "POST", "/api/drinks/1/batches", NewBatch{MadeOn: "2026-11-25", Bottles: []NewBottle{{700, "fridge"}}})
+	merge := func(id, other int64) string {
+		return c.refused("POST", fmt.Sprintf("/api/bottles/%d/merge", id), MergeInto{other}).Errors[0].Message
+	}
+	assert.Contains(t, merge(1, 3), "one of them is full")
+	assert.Contains(t, merge(1, 1), "two bottles in use")
+	call[Bottle](c, "POST", "/api/bottles/1/pours", Poured{300})
+	call[Bottle](c, "POST", "/api/bottles/3/pours", Poured{100})
+	assert.Contains(t, merge(3, 1), "together they are 800 mL, and the larger holds 700")
+	assert.Contains(t, merge(1, 2), "thawed first")
+	call[Bottle](c, "POST", "/api/bottles/3/pours", Poured{200})
+	old, fresh := c.bottle(1), c.bottle(3)
+	whole := call[Bottle](c, "POST", "/api/bottles/3/merge", MergeInto{1})
+	assert.Equal(t, old.UseBy, whole.UseBy)
+	assert.Less(t, whole.UseBy, fresh.UseBy)
+	assert.InDelta(t, 600, whole.LeftML, .01)
+	assert.Equal(t, 700., whole.VolumeML)
+	assert.Len(t, call[Shelf](c, "GET", "/api/shelf", nil).Bottles, 2)
+}

@@ -17,6 +17,7 @@ func (s *server) problem(err error) error {
 	var conflict *store.Conflict
 	var empty *store.EmptyError
 	var tooLittle *store.TooLittleError
+	var merge *store.MergeError
 	switch {
 	case err == nil:
 		return nil
@@ -28,6 +29,8 @@ func (s *server) problem(err error) error {
 		return fieldProblem("ml", "cannot be poured: "+empty.Error(), "")
 	case errors.As(err, &tooLittle):
 		return fieldProblem("bowlID", tooLittle.Error()+"; top it up, or draw less", "")
+	case errors.As(err, &merge):
+		return fieldProblem("other", "cannot be poured together: "+merge.Error(), "")
 	case errors.Is(err, store.ErrFrozenOnce):
 		return fieldProblem("place", "cannot be the freezer: "+err.Error()+"; use it up, or leave it in the fridge", "")
 	case errors.Is(err, store.ErrNothingPoured):

@@ -240,3 +240,29 @@ func (s *server) moveBottle(in *moveBottleInput) (Bottle, error) {
 }
 
 func (s *server) undoPour(in *ByID) (Bottle, error) { return s.bottle(s.store.UndoPour(in.ID)) }
+
+// MergeInto names the bottle that another is poured together with.
+type MergeInto struct {
+	Other int64 `json:"other" minimum:"1"`
+}
+
+type mergeInput struct {
+	ByID
+	Body MergeInto
+}
+
+// merge pours two leftovers together; the whole keeps as short as the shorter.
+func (s *server) merge(in *mergeInput) (Bottle, error) {
+	mine, err := s.bottle(s.store.Bottle(in.ID))
+	if err != nil {
+		return Bottle{}, err
+	}
+	other, err := s.bottle(s.store.Bottle(in.Body.Other))
+	if err != nil {
+		return Bottle{}, err
+	}
+	if other.LeftDays < mine.LeftDays || other.Out != "" {
+		mine, other = other, mine
+	}
+	return s.bottle(s.store.Merge(mine.ID, other.ID))
+}

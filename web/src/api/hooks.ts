@@ -76,6 +76,10 @@ export function useBottle(id: number) {
       mutationFn: (ml: number) => answer(api.POST('/api/bottles/{id}/pours', { ...path, body: { ml } })),
       onSettled,
     }),
+    merge: useMutation({
+      mutationFn: (other: number) => answer(api.POST('/api/bottles/{id}/merge', { ...path, body: { other } })),
+      onSettled,
+    }),
     undo: useMutation({ mutationFn: () => answer(api.POST('/api/bottles/{id}/undo-pour', path)), onSettled }),
     move: useMutation({
       mutationFn: (place: Moved['place']) => answer(api.POST('/api/bottles/{id}/move', { ...path, body: { place } })),

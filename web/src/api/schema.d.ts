@@ -55,6 +55,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bottles/{id}/merge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Pour two leftovers together */
+        post: operations["merge"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bottles/{id}/move": {
         parameters: {
             query?: never;
@@ -1808,6 +1825,9 @@ export interface components {
             undo: number;
             /** @description what is waited for before it; empty where it can begin */
             wait: string;
+            waitCaution: string;
+            /** @description what is to be minded meanwhile */
+            waitRight: string;
             /**
              * Format: int64
              * @description how long still
@@ -2027,6 +2047,10 @@ export interface components {
             name: string;
             reached: components["schemas"]["Figures"];
             unmet: string[];
+        };
+        MergeInto: {
+            /** Format: int64 */
+            other: number;
         };
         MoreIn: {
             /** Format: double */
@@ -3046,6 +3070,7 @@ export type Ladder = components['schemas']['Ladder'];
 export type Line = components['schemas']['Line'];
 export type LineFigure = components['schemas']['LineFigure'];
 export type Matched = components['schemas']['Matched'];
+export type MergeInto = components['schemas']['MergeInto'];
 export type MoreIn = components['schemas']['MoreIn'];
 export type Moved = components['schemas']['Moved'];
 export type Named = components['schemas']['Named'];
@@ -3200,6 +3225,41 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Bottle"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    merge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MergeInto"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {

@@ -71,6 +71,8 @@ function Wait({ front }: { front: Front }) {
       <p>
         <b>{front.wait}</b> until {toDayAndClock(front.waitUntil ?? '')}.
       </p>
+      {front.waitRight && <p className="text-lg">{front.waitRight}</p>}
+      {front.waitCaution && <p className="text-lg font-bold">{front.waitCaution}</p>}
       <p className="text-lg">
         {front.tooEarly
           ? 'It was begun earlier than planned, and should not wait longer than that. Do what is below by then, or have the drink ready sooner.'

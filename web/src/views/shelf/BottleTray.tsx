@@ -14,13 +14,13 @@ import { BatchDialog } from './BatchDialog'
 import { StoryDialog } from './StoryDialog'
 
 /** BottleTray tells all about one bottle and pours from it. */
-export function BottleTray({ b }: { b: Bottle }) {
+export function BottleTray({ b, others }: { b: Bottle; others: Bottle[] }) {
   const act = useBottle(b.id)
   const [throwing, setThrowing] = useState(false)
   const [looking, setLooking] = useState(false)
   const [story, setStory] = useState(false)
   const past = b.standing === 'past'
-  const acts = [act.pour, act.finish, act.undo, act.move]
+  const acts = [act.pour, act.finish, act.undo, act.move, act.merge]
   const error = acts.find((a) => a.error)?.error
   const busy = acts.some((a) => a.isPending)
   return (
@@ -98,7 +98,7 @@ export function BottleTray({ b }: { b: Bottle }) {
         <Button disabled={busy} onClick={() => act.undo.mutate()}>
           Take the last pour back
         </Button>
-        <MoveMenu b={b} onMove={act.move.mutate} />
+        <MoveMenu b={b} others={others} onMove={act.move.mutate} onMerge={act.merge.mutate} />
         <Button disabled={busy} onClick={() => act.finish.mutate()}>
           Finish
         </Button>
@@ -127,8 +127,15 @@ const places: { place: Moved['place']; words: string }[] = [
   { place: 'outside', words: 'Outside, onto the table' },
 ]
 
+type MoveProps = {
+  b: Bottle
+  others: Bottle[]
+  onMove: (place: Moved['place']) => void
+  onMerge: (other: number) => void
+}
+
 /** MoveMenu puts the bottle elsewhere; the date follows. */
-function MoveMenu({ b, onMove }: { b: Bottle; onMove: (place: Moved['place']) => void }) {
+function MoveMenu({ b, others, onMove, onMerge }: MoveProps) {
   return (
     <Menu trigger={<Button>Move</Button>} align="start">
       {places
@@ -143,6 +150,11 @@ function MoveMenu({ b, onMove }: { b: Bottle; onMove: (place: Moved['place']) =>
             {b.place === 'freezer' && p.place === 'fridge' ? 'Into the fridge, to thaw' : p.words}
           </MenuItem>
         ))}
+      {others.map((o) => (
+        <MenuItem key={o.id} hint={`${toMillilitres(o.leftML)} left`} onSelect={() => onMerge(o.id)}>
+          Pour together with bottle {o.id}
+        </MenuItem>
+      ))}
     </Menu>
   )
 }

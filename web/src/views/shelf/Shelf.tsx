@@ -66,7 +66,11 @@ export function Shelf() {
         </div>
         {bottle && (
           <div ref={tray} className="scroll-mt-2 max-lg:order-first">
-            <BottleTray key={bottle.id} b={bottle} />
+            <BottleTray
+              key={bottle.id}
+              b={bottle}
+              others={bottles.filter((o) => o.drinkID === bottle.drinkID && o.id !== bottle.id)}
+            />
           </div>
         )}
         {plan.data && <Bowls plan={plan.data} />}
