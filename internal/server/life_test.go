@@ -132,3 +132,22 @@ func TestLeftoversArePouredTogether(t *testing.T) {
 	assert.Equal(t, 700., whole.VolumeML)
 	assert.Len(t, call[Shelf](c, "GET", "/api/shelf", nil).Bottles, 2)
 }
+
+func TestLabels(t *testing.T) {
+	t.Parallel()
+	c := shelved(t)
+	labels := call[[]BottleLabel](c, "GET", "/api/labels?ids=1,2", nil)
+	require.Len(t, labels, 2)
+	assert.Equal(t, "Almond milk", labels[0].Name)
+	assert.Equal(t, "2026-11-26", labels[0].UseBy)
+	assert.Equal(t, []string{"almond"}, labels[0].Allergens)
+	assert.Empty(t, labels[0].Dilution, "a milk is drunk as it is")
+	status, picture, header := c.send(request("GET", labels[0].QR, nil))
+	assert.Equal(t, 200, status)
+	assert.Equal(t, "image/png", header.Get("Content-Type"))
+	assert.True(t, strings.HasPrefix(picture, "\x89PNG"))
+	status, _, _ = c.send(request("GET", "/api/bottles/99/qr.png", nil))
+	assert.Equal(t, 404, status)
+	status, _, _ = c.send(request("GET", "/api/labels?ids=one", nil))
+	assert.Equal(t, 422, status)
+}

@@ -80,6 +80,7 @@ func New(c Config) *fiber.App {
 	app.Get("/api/changes", s.told.stream)
 	app.Get("/api/thermometer.csv", s.temperaturesCSV)
 	app.Get("/api/backup.json", s.backup)
+	app.Get("/api/bottles/:id/qr.png", s.qr)
 	app.Get("/api/ready", func(c fiber.Ctx) error { return c.SendStatus(http.StatusNoContent) })
 	app.All("/api/*", func(fiber.Ctx) error { return fiber.NewError(http.StatusNotFound, "there is nothing at this address") })
 	// Only the front end is compressed: the answers of a kitchen nearby are

@@ -416,6 +416,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/labels": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is written on bottles */
+        get: operations["labels"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/ladders": {
         parameters: {
             query?: never;
@@ -1382,6 +1399,28 @@ export interface components {
             /** Format: int64 */
             version: number;
             /** Format: double */
+            volumeML: number;
+        };
+        BottleLabel: {
+            allergens: string[];
+            /** Format: int64 */
+            bottleID: number;
+            /** @description how it is let down; empty where it is drunk as it is */
+            dilution: string;
+            madeOn: string;
+            name: string;
+            /** @description of the bottle's page; its QR code holds it with the kitchen's own address */
+            path: string;
+            /** @description the path of the code's picture */
+            qr: string;
+            /** @description in words */
+            servings: string;
+            shake: string;
+            useBy: string;
+            /**
+             * Format: double
+             * @description what is in it now
+             */
             volumeML: number;
         };
         Bottling: {
@@ -3031,6 +3070,7 @@ export type Blended = components['schemas']['Blended'];
 export type Block = components['schemas']['Block'];
 export type BlockAt = components['schemas']['BlockAt'];
 export type Bottle = components['schemas']['Bottle'];
+export type BottleLabel = components['schemas']['BottleLabel'];
 export type Bottling = components['schemas']['Bottling'];
 export type Bought = components['schemas']['Bought'];
 export type Bowl = components['schemas']['Bowl'];
@@ -4057,6 +4097,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["KitchenNow"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    labels: {
+        parameters: {
+            query: {
+                /** @description of bottles, with commas between */
+                ids: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BottleLabel"][];
                 };
             };
             /** @description Error */

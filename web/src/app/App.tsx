@@ -10,6 +10,7 @@ import { KeysDialog, useViewKeys } from './keys'
 const Pantry = lazy(() => import('../views/pantry/Pantry').then((m) => ({ default: m.Pantry })))
 const PlanView = lazy(() => import('../views/plan/Plan').then((m) => ({ default: m.PlanView })))
 const Cook = lazy(() => import('../views/cook/Cook').then((m) => ({ default: m.Cook })))
+const Labels = lazy(() => import('../views/shelf/Labels').then((m) => ({ default: m.Labels })))
 const Card = lazy(() => import('../views/bench/Card').then((m) => ({ default: m.Card })))
 
 /** useTheme puts the kitchen's theme on the page, following the system where it says so. */
@@ -61,8 +62,11 @@ export function App() {
             </Suspense>
           )}
         </Route>
-        <Route path="/shelf">
-          <Shelf />
+        <Route path="/shelf/:id?">{({ id }) => <Shelf id={id ? Number(id) : undefined} />}</Route>
+        <Route path="/labels">
+          <Suspense fallback={null}>
+            <Labels />
+          </Suspense>
         </Route>
         <Route path="/pantry">
           <Suspense fallback={null}>

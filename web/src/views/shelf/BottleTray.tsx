@@ -42,7 +42,11 @@ export function BottleTray({ b, others }: { b: Bottle; others: Bottle[] }) {
           ·{' '}
           <button type="button" className="underline" onClick={() => setStory(true)}>
             its story
-          </button>
+          </button>{' '}
+          ·{' '}
+          <Link href={`/labels?bottles=${b.id}`} className="underline">
+            label
+          </Link>
         </p>
       </div>
       <div className="grid grid-cols-2 gap-4">

@@ -11,11 +11,11 @@ import { Place } from './Place'
 import { Thermo } from './Thermo'
 
 /** Shelf shows what stands in fridge and freezer, the bottle to use first first. */
-export function Shelf() {
+export function Shelf({ id }: { id?: number }) {
   const shelf = useShelf()
   const kitchen = useKitchen()
   const plan = usePlan()
-  const [chosen, setChosen] = useState<number>()
+  const [chosen, setChosen] = useState(id)
   const tray = useRef<HTMLDivElement>(null)
   if (shelf.error) return <Notice urgent>{shelf.error.message}</Notice>
   if (!shelf.data) return null
@@ -29,12 +29,23 @@ export function Shelf() {
   const inThe = (place: string) => bottles.filter((b) => b.place === place)
   return (
     <main className="flex flex-col gap-3">
-      <div>
-        <h1 className="text-[32px] leading-tight">Shelf</h1>
-        <p className="text-mute">
-          {bottles.length === 1 ? '1 bottle' : `${bottles.length} bottles`} · {toMillilitres(totalML)} ·{' '}
-          {firstWords(bottles)}
-        </p>
+      <div className="flex flex-wrap items-end justify-between gap-2">
+        <div>
+          <h1 className="text-[32px] leading-tight">Shelf</h1>
+          <p className="text-mute">
+            {bottles.length === 1 ? '1 bottle' : `${bottles.length} bottles`} · {toMillilitres(totalML)} ·{' '}
+            {firstWords(bottles)}
+          </p>
+        </div>
+        <Link
+          href={`/labels?bottles=${bottles
+            .filter((b) => b.standing !== 'past')
+            .map((b) => b.id)
+            .join(',')}`}
+          className="inline-flex min-h-11 items-center rounded-full border-2 border-rim bg-enamel px-4 font-bold"
+        >
+          Labels for all
+        </Link>
       </div>
       <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_23.5rem]">
         <div className="grid gap-4 lg:row-span-2">

@@ -1,0 +1,121 @@
+package server
+
+import (
+	"bytes"
+	"fmt"
+	"image/png"
+	"math"
+	"strconv"
+	"strings"
+
+	"github.com/boombuler/barcode"
+	"github.com/boombuler/barcode/qr"
+	"github.com/gofiber/fiber/v3"
+
+	"plushladle/core/fault"
+	"plushladle/core/formula"
+	"plushladle/internal/store"
+)
+
+// BottleLabel is what is written on a bottle.
+type BottleLabel struct {
+	BottleID  int64    `json:"bottleID"`
+	Name      string   `json:"name"`
+	MadeOn    string   `json:"madeOn"`
+	UseBy     string   `json:"useBy"`
+	VolumeML  float64  `json:"volumeML" doc:"what is in it now"`
+	Servings  string   `json:"servings" doc:"in words"`
+	Dilution  string   `json:"dilution" doc:"how it is let down; empty where it is drunk as it is"`
+	Shake     string   `json:"shake"`
+	Allergens []string `json:"allergens"`
+	Path      string   `json:"path" doc:"of the bottle's page; its QR code holds it with the kitchen's own address"`
+	QR        string   `json:"qr" doc:"the path of the code's picture"`
+}
+
+type labelsInput struct {
+	IDs string `query:"ids" maxLength:"500" required:"true" doc:"of bottles, with commas between"`
+}
+
+// maxLabels is as many as are printed at once.
+const maxLabels = 60
+
+func (s *server) labels(in *labelsInput) ([]BottleLabel, error) {
+	out := []BottleLabel{}
+	for _, text := range strings.Split(in.IDs, ",") {
+		id, err := strconv.ParseInt(strings.TrimSpace(text), 10, 64)
+		if err != nil || len(out) >= maxLabels {
+			return nil, fault.New("ids", in.IDs, "are not bottles to label", fmt.Sprintf("name up to %d by their numbers", maxLabels))
+		}
+		kept, err := s.store.Bottle(id)
+		if err != nil {
+			return nil, err
+		}
+		label, err := s.label(kept)
+		if err != nil {
+			return nil, err
+		}
+		out = append(out, label)
+	}
+	return out, nil
+}
+
+func (s *server) label(kept *store.Bottle) (BottleLabel, error) {
+	b, err := s.bottle(kept, nil)
+	if err != nil {
+		return BottleLabel{}, err
+	}
+	out := BottleLabel{
+		BottleID: b.ID, Name: b.DrinkName, MadeOn: b.MadeOn, UseBy: b.UseBy, VolumeML: b.LeftML,
+		Servings: servingWords(b.Servings, b.ServingML), Shake: "Shake first", Allergens: b.Allergens,
+		Path: fmt.Sprintf("/shelf/%d", b.ID), QR: fmt.Sprintf("/api/bottles/%d/qr.png", b.ID),
+	}
+	d, _, err := s.read(b.DrinkName, kept.Batch.Version.Formula)
+	if err != nil {
+		return out, err
+	}
+	r, err := d.Reckon()
+	if err == nil && r.Style == formula.Concentrate {
+		out.Dilution = fmt.Sprintf("%.0f mL to a %.0f mL glass", b.ServingML, glassML)
+	}
+	return out, nil
+}
+
+func servingWords(count, eachML float64) string {
+	if n := math.Floor(count + 0.05); n != 1 {
+		return fmt.Sprintf("%.0f servings of %.0f mL", n, eachML)
+	}
+	return fmt.Sprintf("1 serving of %.0f mL", eachML)
+}
+
+// glassML is the glass a concentrate is let down in (common practice).
+const glassML = 200.
+
+// qrPixels is how large a code's picture is: sharp in print at 25 mm.
+const qrPixels = 360
+
+// qr answers a bottle's code: its page at the address the kitchen was asked
+// under.
+func (s *server) qr(c fiber.Ctx) error {
+	id, err := strconv.ParseInt(c.Params("id"), 10, 64)
+	if err != nil {
+		return fiber.ErrNotFound
+	}
+	if _, err := s.store.Bottle(id); err != nil {
+		return fiber.ErrNotFound
+	}
+	code, err := qr.Encode(fmt.Sprintf("%s/shelf/%d", c.BaseURL(), id), qr.M, qr.Auto)
+	if err != nil {
+		return err
+	}
+	large, err := barcode.Scale(code, qrPixels, qrPixels)
+	if err != nil {
+		return err
+	}
+	var picture bytes.Buffer
+	if err := png.Encode(&picture, large); err != nil {
+		return err
+	}
+	c.Set("Content-Type", "image/png")
+	c.Set("Cache-Control", "no-cache")
+	return c.Send(picture.Bytes())
+}

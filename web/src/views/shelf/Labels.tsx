@@ -1,0 +1,132 @@
+import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
+import { Link, useSearch } from 'wouter'
+import { answer, api } from '../../api/client'
+import type { BottleLabel } from '../../api/schema'
+import { Button } from '../../ui/Button'
+import { toDayAndMonth, toMillilitres } from '../../ui/format'
+import { Notice } from '../../ui/Notice'
+import { Select } from '../../ui/Select'
+import { toPicture } from './labelPicture'
+
+/** Sheet is a sheet of labels, in mm. */
+type Sheet = {
+  name: string
+  wide: number
+  high: number
+  across: number
+  down: number
+  left: number
+  top: number
+  gap: number
+}
+
+const sheets: Record<string, Sheet> = {
+  '14': {
+    name: 'A4, 14 labels of 99 × 38 mm',
+    wide: 99.1,
+    high: 38.1,
+    across: 2,
+    down: 7,
+    left: 4.65,
+    top: 15.15,
+    gap: 2.5,
+  },
+  '21': {
+    name: 'A4, 21 labels of 64 × 38 mm',
+    wide: 63.5,
+    high: 38.1,
+    across: 3,
+    down: 7,
+    left: 7.2,
+    top: 15.15,
+    gap: 2.5,
+  },
+  '8': {
+    name: 'A4, 8 labels of 99 × 68 mm',
+    wide: 99.1,
+    high: 67.7,
+    across: 2,
+    down: 4,
+    left: 4.65,
+    top: 13.1,
+    gap: 2.5,
+  },
+  '1': { name: 'single, 90 × 50 mm', wide: 90, high: 50, across: 1, down: 1, left: 0, top: 0, gap: 0 },
+}
+
+const choices = Object.entries(sheets).map(([value, s]) => ({ value, label: s.name }))
+
+/** Labels are the bottles' labels, to be printed or taken as pictures. */
+export function Labels() {
+  const ids = new URLSearchParams(useSearch()).get('bottles') ?? ''
+  const [size, setSize] = useState('14')
+  const labels = useQuery({
+    queryKey: ['labels', ids],
+    queryFn: () => answer(api.GET('/api/labels', { params: { query: { ids } } })),
+  })
+  const sheet = sheets[size] ?? sheets['14']
+  if (labels.error) return <Notice urgent>{labels.error.message}</Notice>
+  if (!labels.data || !sheet) return null
+  const page = sheet.across * sheet.down === 1 ? `${sheet.wide}mm ${sheet.high}mm` : 'A4'
+  return (
+    <main className="grid justify-items-center gap-4 print:block">
+      <style>{`@page { size: ${page}; margin: 0 }`}</style>
+      <div className="flex flex-wrap items-center gap-2 print:hidden">
+        <Link href="/shelf" className="min-h-11 px-2 py-2 font-bold text-rim underline">
+          Back to the Shelf
+        </Link>
+        <Select label="Labels" value={size} choices={choices} onChange={setSize} />
+        <Button primary onClick={() => window.print()}>
+          Print them
+        </Button>
+      </div>
+      <div
+        className="label-sheet"
+        style={{
+          gridTemplateColumns: `repeat(${sheet.across}, ${sheet.wide}mm)`,
+          gridAutoRows: `${sheet.high}mm`,
+          columnGap: `${sheet.gap}mm`,
+          padding: `${sheet.top}mm ${sheet.left}mm`,
+        }}
+      >
+        {labels.data.map((l) => (
+          <LabelCard key={l.bottleID} label={l} />
+        ))}
+      </div>
+      <ul className="flex flex-wrap gap-2 print:hidden">
+        {labels.data.map((l) => (
+          <li key={l.bottleID}>
+            <Button onClick={() => toPicture(l)}>
+              Picture of {l.name}, bottle {l.bottleID}
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </main>
+  )
+}
+
+function LabelCard({ label }: { label: BottleLabel }) {
+  return (
+    <article aria-label={`Label of bottle ${label.bottleID}`} className="label">
+      <h2 className="label-name">{label.name}</h2>
+      <p className="label-date">
+        <span className="label-word">use by</span> {toDayAndMonth(label.useBy)}
+      </p>
+      <div className="flex min-h-0 grow justify-between gap-2">
+        <div className="min-w-0">
+          <p>
+            made {toDayAndMonth(label.madeOn)} · {toMillilitres(label.volumeML)}
+          </p>
+          <p>{label.servings}</p>
+          <p>
+            <b>{label.shake}.</b> {label.dilution && `${label.dilution}. `}
+            {label.allergens.length > 0 && <b>Contains {label.allergens.join(', ')}.</b>}
+          </p>
+        </div>
+        <img src={label.qr} alt={`Code of bottle ${label.bottleID}'s page`} className="label-code" />
+      </div>
+    </article>
+  )
+}
