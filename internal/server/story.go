@@ -13,6 +13,8 @@ import (
 type Story struct {
 	Bottle Bottle       `json:"bottle"`
 	Events []StoryEvent `json:"events" doc:"the earliest first"`
+	// ForWhom are the kitchen's drinkers, and why it is not for some.
+	ForWhom []ForWhom `json:"forWhom"`
 }
 
 // StoryEvent is one thing that happened to it.
@@ -53,8 +55,24 @@ func (s *server) story(in *ByID) (Story, error) {
 	if b.EndedAt != nil {
 		out.Events = append(out.Events, StoryEvent{*b.EndedAt, b.State + ": " + b.EndedWhy, ""})
 	}
+	if out.ForWhom, err = s.forWhom(b); err != nil {
+		return out, err
+	}
 	slices.SortStableFunc(out.Events, func(a, b StoryEvent) int { return a.At.Compare(b.At) })
 	return out, nil
+}
+
+// forWhom holds what is in a bottle against the kitchen's drinkers.
+func (s *server) forWhom(b *store.Bottle) ([]ForWhom, error) {
+	d, _, err := s.read(b.Batch.DrinkName, b.Batch.Version.Formula)
+	if err != nil {
+		return nil, err
+	}
+	r, err := d.Reckon()
+	if err != nil {
+		return []ForWhom{}, nil // its size cannot be reached any more; what is in it is not known
+	}
+	return presentForWhom(r.ForWhom), nil
 }
 
 func placeWords(p keep.Place) string {

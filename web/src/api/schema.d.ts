@@ -2752,6 +2752,7 @@ export interface components {
             bottle: components["schemas"]["Bottle"];
             /** @description the earliest first */
             events: components["schemas"]["StoryEvent"][];
+            forWhom: components["schemas"]["ForWhom"][];
         };
         StoryEvent: {
             /** Format: date-time */

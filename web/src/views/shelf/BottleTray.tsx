@@ -1,7 +1,7 @@
 import { type FormEvent, useState } from 'react'
 import { Link } from 'wouter'
 import { Refused } from '../../api/client'
-import { useBottle } from '../../api/hooks'
+import { useBottle, useStory } from '../../api/hooks'
 import type { Bottle, Moved } from '../../api/schema'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
@@ -95,6 +95,7 @@ export function BottleTray({ b, others }: { b: Bottle; others: Bottle[] }) {
           <b>Shake first.</b> {b.allergens.length > 0 ? `Contains ${b.allergens.join(', ')}.` : 'No listed allergen.'}
         </p>
       </div>
+      <NotFor id={b.id} />
       <div className="flex flex-wrap gap-2">
         <Button primary={!past} disabled={busy} onClick={() => act.pour.mutate(b.pourML)}>
           Pour {toWhole(b.pourML)} mL
@@ -160,6 +161,17 @@ function MoveMenu({ b, others, onMove, onMerge }: MoveProps) {
         </MenuItem>
       ))}
     </Menu>
+  )
+}
+
+/** NotFor names the drinkers it is not for, and why. */
+function NotFor({ id }: { id: number }) {
+  const not = useStory(id).data?.forWhom.filter((w) => w.not) ?? []
+  if (not.length === 0) return null
+  return (
+    <Notice>
+      <b>Not for</b> {not.map((w) => `${w.name} (${w.reasons.join(', ')})`).join('; ')}.
+    </Notice>
   )
 }
 

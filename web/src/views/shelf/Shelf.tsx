@@ -2,6 +2,7 @@ import { useRef, useState } from 'react'
 import { Link } from 'wouter'
 import { useKitchen, usePlan, useShelf } from '../../api/hooks'
 import type { Bottle, Plan } from '../../api/schema'
+import { Field } from '../../ui/Field'
 import { toMillilitres } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
 import { Tray } from '../../ui/Tray'
@@ -16,6 +17,7 @@ export function Shelf({ id }: { id?: number }) {
   const kitchen = useKitchen()
   const plan = usePlan()
   const [chosen, setChosen] = useState(id)
+  const [find, setFind] = useState('')
   const tray = useRef<HTMLDivElement>(null)
   if (shelf.error) return <Notice urgent>{shelf.error.message}</Notice>
   if (!shelf.data) return null
@@ -26,7 +28,10 @@ export function Shelf({ id }: { id?: number }) {
     setChosen(id)
     tray.current?.scrollIntoView({ block: 'nearest' }) // on a phone it stands above the bottles
   }
-  const inThe = (place: string) => bottles.filter((b) => b.place === place)
+  const found = bottles.filter((b) =>
+    `${b.drinkName} ${b.allergens.join(' ')} bottle ${b.id}`.toLowerCase().includes(find.trim().toLowerCase()),
+  )
+  const inThe = (place: string) => found.filter((b) => b.place === place)
   return (
     <main className="flex flex-col gap-3">
       <div className="flex flex-wrap items-end justify-between gap-2">
@@ -37,15 +42,18 @@ export function Shelf({ id }: { id?: number }) {
             {firstWords(bottles)}
           </p>
         </div>
-        <Link
-          href={`/labels?bottles=${bottles
-            .filter((b) => b.standing !== 'past')
-            .map((b) => b.id)
-            .join(',')}`}
-          className="inline-flex min-h-11 items-center rounded-full border-2 border-rim bg-enamel px-4 font-bold"
-        >
-          Labels for all
-        </Link>
+        <div className="flex flex-wrap items-end gap-2">
+          <Field label="Find a bottle" className="w-56" value={find} onChange={(e) => setFind(e.target.value)} />
+          <Link
+            href={`/labels?bottles=${bottles
+              .filter((b) => b.standing !== 'past')
+              .map((b) => b.id)
+              .join(',')}`}
+            className="inline-flex min-h-11 items-center rounded-full border-2 border-rim bg-enamel px-4 font-bold"
+          >
+            Labels for all
+          </Link>
+        </div>
       </div>
       <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_23.5rem]">
         <div className="grid gap-4 lg:row-span-2">
