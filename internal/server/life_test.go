@@ -151,3 +151,27 @@ func TestLabels(t *testing.T) {
 	status, _, _ = c.send(request("GET", "/api/labels?ids=one", nil))
 	assert.Equal(t, 422, status)
 }
+
+func TestARhythmFollowsWhatIsDrunk(t *testing.T) {
+	t.Parallel()
+	c := shelved(t)
+	any := []bool{true, true, true, true, true, true, true}
+	said := call[RhythmFigure](c, "POST", "/api/rhythm", Habit{1, 200, any})
+	assert.Equal(t, 3, said.LifeDays)
+	assert.Len(t, said.Makings, 2)
+	assert.InDelta(t, 3.5, said.LastsDays, .01, "700 mL at 200 a day")
+	assert.InDelta(t, 800, said.WasteML, .01)
+	assert.NotEmpty(t, said.NextMaking)
+	call[Plan](c, "POST", "/api/plan/items", NewItem{DrinkID: 1, ReadyBy: said.NextMaking})
+	told := call[RhythmFigure](c, "POST", "/api/rhythm", Habit{1, 0, any})
+	assert.Equal(t, 240., told.PerDayML)
+	assert.Contains(t, told.From, "a serving a day")
+	assert.Equal(t, "body.days", c.refused("POST", "/api/rhythm", Habit{1, 200, make([]bool, 7)}).Errors[0].Location)
+	for range 3 {
+		call[Bottle](c, "POST", "/api/bottles/1/pours", Poured{70})
+		c.now = c.now.Add(7 * 24 * time.Hour)
+	}
+	learned := call[RhythmFigure](c, "POST", "/api/rhythm", Habit{1, 0, any})
+	assert.Equal(t, "from two weeks of pours", learned.From)
+	assert.InDelta(t, 10, learned.PerDayML, .01, "two pours of 70 mL in fourteen days")
+}

@@ -271,6 +271,23 @@ func (s *Store) Pour(id int64, ml float64) (*Bottle, error) {
 	})
 }
 
+// DrunkSince is when a drink was first poured at all, and how much of it was
+// since a moment. The zero time where it never was.
+func (s *Store) DrunkSince(drinkID int64, since time.Time) (first time.Time, ml float64, err error) {
+	ofDrink := s.db.Model(&Pour{}).Joins("JOIN bottles ON bottles.id = pours.bottle_id").
+		Joins("JOIN batches ON batches.id = bottles.batch_id").Where("batches.drink_id = ?", drinkID)
+	var earliest Pour
+	err = found(ofDrink.Session(&gorm.Session{}).Order("pours.poured_at").First(&earliest).Error)
+	if errors.Is(err, ErrNotFound) {
+		return time.Time{}, 0, nil
+	}
+	if err != nil {
+		return time.Time{}, 0, err
+	}
+	err = ofDrink.Session(&gorm.Session{}).Where("pours.poured_at >= ?", since).Select("COALESCE(SUM(pours.ml), 0)").Scan(&ml).Error
+	return earliest.PouredAt, ml, err
+}
+
 // Finish says that a bottle was used up.
 func (s *Store) Finish(id int64) (*Bottle, error) {
 	return s.change(id, func(tx *gorm.DB, b *Bottle) error {

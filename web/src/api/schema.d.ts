@@ -914,6 +914,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/rhythm": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** When to make a drink, and how much */
+        post: operations["rhythm"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/scale": {
         parameters: {
             query?: never;
@@ -1879,6 +1896,17 @@ export interface components {
             key: string;
             name: string;
         };
+        Habit: {
+            /** @description Sunday first */
+            days: boolean[];
+            /** Format: int64 */
+            drinkID: number;
+            /**
+             * Format: double
+             * @description 0 for what the pours tell, or else the drinkers
+             */
+            perDayML: number;
+        };
         InTheCup: {
             /** Format: double */
             dropC: number;
@@ -2079,6 +2107,15 @@ export interface components {
             /** @description how to come to less than the spoons hold */
             stock: string;
             understood: boolean;
+        };
+        MakingFigure: {
+            /** Format: double */
+            batchML: number;
+            day: string;
+            /** Format: double */
+            freezeML: number;
+            /** Format: int64 */
+            lastsDays: number;
         };
         Matched: {
             formula: components["schemas"]["Formula"];
@@ -2630,6 +2667,45 @@ export interface components {
         Rescale: {
             key: string;
         };
+        RhythmFigure: {
+            /**
+             * Format: double
+             * @description how large frozen bottles are best; 0 where nothing is frozen
+             */
+            bottleML: number;
+            /** Format: double */
+            freezePct: number;
+            /** @description what that is known from */
+            from: string;
+            /**
+             * Format: double
+             * @description what is there, at that
+             */
+            lastsDays: number;
+            /** Format: int64 */
+            lifeDays: number;
+            makings: components["schemas"]["MakingFigure"][];
+            /** @description by the kitchen's clock, to be planned with */
+            nextMaking: string;
+            /** Format: double */
+            perDayML: number;
+            /**
+             * Format: double
+             * @description in bottles now, not past
+             */
+            thereML: number;
+            /**
+             * Format: double
+             * @description 0 where it is not known
+             */
+            wasteCost: number;
+            /**
+             * Format: double
+             * @description a week's, by one batch a week
+             */
+            wasteML: number;
+            words: string;
+        };
         Rung: {
             /** Format: double */
             fatPct: number;
@@ -3101,6 +3177,7 @@ export type Formula = components['schemas']['Formula'];
 export type FridgeDrive = components['schemas']['FridgeDrive'];
 export type Front = components['schemas']['Front'];
 export type Giver = components['schemas']['Giver'];
+export type Habit = components['schemas']['Habit'];
 export type InTheCup = components['schemas']['InTheCup'];
 export type Jug = components['schemas']['Jug'];
 export type Keeps = components['schemas']['Keeps'];
@@ -3110,6 +3187,7 @@ export type Label = components['schemas']['Label'];
 export type Ladder = components['schemas']['Ladder'];
 export type Line = components['schemas']['Line'];
 export type LineFigure = components['schemas']['LineFigure'];
+export type MakingFigure = components['schemas']['MakingFigure'];
 export type Matched = components['schemas']['Matched'];
 export type MergeInto = components['schemas']['MergeInto'];
 export type MoreIn = components['schemas']['MoreIn'];
@@ -3151,6 +3229,7 @@ export type ReadyList = components['schemas']['ReadyList'];
 export type Reckoning = components['schemas']['Reckoning'];
 export type Refused = components['schemas']['Refused'];
 export type Rescale = components['schemas']['Rescale'];
+export type RhythmFigure = components['schemas']['RhythmFigure'];
 export type Rung = components['schemas']['Rung'];
 export type ScaleNow = components['schemas']['ScaleNow'];
 export type Second = components['schemas']['Second'];
@@ -5221,6 +5300,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Reckoning"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    rhythm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Habit"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RhythmFigure"];
                 };
             };
             /** @description Error */

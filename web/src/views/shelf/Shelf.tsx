@@ -9,6 +9,7 @@ import { Tray } from '../../ui/Tray'
 import { Bowls } from '../bowls/Bowls'
 import { BottleTray } from './BottleTray'
 import { Place } from './Place'
+import { Rhythm } from './Rhythm'
 import { Thermo } from './Thermo'
 
 /** Shelf shows what stands in fridge and freezer, the bottle to use first first. */
@@ -92,7 +93,10 @@ export function Shelf({ id }: { id?: number }) {
             />
           </div>
         )}
-        {plan.data && <Bowls plan={plan.data} />}
+        <div className="grid gap-4">
+          <Rhythm />
+          {plan.data && <Bowls plan={plan.data} />}
+        </div>
       </div>
     </main>
   )
