@@ -254,9 +254,11 @@ func TestNoSeriousAccessibilityFault(t *testing.T) {
 				p.sees("to go")
 				p.click("button", "No scale")
 			},
-			"bowl": func() { p.open("/plan"); p.click("button", "Start a bowl"); p.sees("In the fridge") },
-			"made": func() { p.open("/shelf"); p.click("button", "how it was made"); p.sees("expected") },
-			"plan": func() { p.open("/plan"); p.sees("Next in the kitchen", "To buy") },
+			"bowl":   func() { p.open("/plan"); p.click("button", "Start a bowl"); p.sees("In the fridge") },
+			"labels": func() { p.open("/labels?bottles=1,2"); p.sees("Print them", "use by") },
+			"story":  func() { p.open("/shelf"); p.click("button", "its story"); p.sees("filled with") },
+			"made":   func() { p.open("/shelf"); p.click("button", "how it was made"); p.sees("expected") },
+			"plan":   func() { p.open("/plan"); p.sees("Next in the kitchen", "To buy") },
 			"card": func() {
 				p.open("/")
 				p.work("Print or take elsewhere", "A card to print")

@@ -4,6 +4,7 @@ import (
 	"encoding/csv"
 	"errors"
 	"io"
+	"math"
 	"strconv"
 	"strings"
 	"time"
@@ -80,7 +81,7 @@ func temperature(fields []string, zone *time.Location) (Temperature, string) {
 		return Temperature{}, "its time is none: write 2026-11-24T15:00:00Z or 2026-11-24 15:00"
 	}
 	c, err := strconv.ParseFloat(strings.TrimSpace(fields[1]), 64)
-	if err != nil {
+	if err != nil || math.IsNaN(c) || math.IsInf(c, 0) {
 		return Temperature{}, "its temperature is no number of °C"
 	}
 	return Temperature{at, c}, ""

@@ -1,6 +1,7 @@
 package exchange
 
 import (
+	"math"
 	"strings"
 	"testing"
 	"time"
@@ -35,9 +36,13 @@ func TestLinesThatAreNotUnderstoodAreGivenBack(t *testing.T) {
 
 func FuzzReadTemperatures(f *testing.F) {
 	f.Add("time,temp_c\n2026-11-24T15:00:00Z,4.1\n")
+	f.Add("2026-11-24T15:00:00Z,NaN\n2026-11-24T15:00:00Z,-Inf\n")
 	f.Add("\"unclosed\n1,2\n,,,\n")
 	f.Fuzz(func(t *testing.T, text string) {
 		readings, refused := ReadTemperatures(text, time.UTC)
+		for _, r := range readings {
+			assert.False(t, math.IsNaN(r.TempC) || math.IsInf(r.TempC, 0))
+		}
 		assert.LessOrEqual(t, len(readings)+len(refused), strings.Count(text, "\n")+strings.Count(text, "\r")+1, "no line counts twice")
 	})
 }

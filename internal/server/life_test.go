@@ -171,6 +171,10 @@ func TestARhythmFollowsWhatIsDrunk(t *testing.T) {
 		call[Bottle](c, "POST", "/api/bottles/1/pours", Poured{70})
 		c.now = c.now.Add(7 * 24 * time.Hour)
 	}
+	idle := c.now
+	c.now = c.now.Add(60 * 24 * time.Hour)
+	assert.Contains(t, call[RhythmFigure](c, "POST", "/api/rhythm", Habit{1, 0, any}).From, "a serving a day", "nothing was poured for weeks")
+	c.now = idle
 	learned := call[RhythmFigure](c, "POST", "/api/rhythm", Habit{1, 0, any})
 	assert.Equal(t, "from two weeks of pours", learned.From)
 	assert.InDelta(t, 10, learned.PerDayML, .01, "two pours of 70 mL in fourteen days")

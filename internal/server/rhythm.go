@@ -80,7 +80,7 @@ func (s *server) drunkADay(drinkID int64, d *formula.Drink, r *formula.Reckoning
 	if err != nil {
 		return 0, "", err
 	}
-	if !first.IsZero() && now.Sub(first) >= learnFrom {
+	if !first.IsZero() && now.Sub(first) >= learnFrom && ml > 0 {
 		return ml / (learnFrom.Hours() / 24), "from two weeks of pours", nil
 	}
 	servings := 0.
