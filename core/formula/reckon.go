@@ -21,6 +21,7 @@ type Reckoning struct {
 	Ratio      *Ratio // nil without a base
 	Drink      *Made  // nil where nothing was reckoned
 	PulpG      float64
+	Pulp       Pulp
 	FatPct     float64
 	BrixPct    float64
 	WaterAct   float64
@@ -220,6 +221,7 @@ func (r *Reckoning) fill(b *batch) {
 	r.Style = b.style()
 	r.Drink = &Made{MassG: b.finished.MassG(), VolumeML: b.ml}
 	r.PulpG = b.pressed.Pulp.MassG()
+	r.Pulp = pulpOf(b.pressed.Pulp)
 	r.LeftoverML, r.SteamG, r.FoamG = extract.VolumeML(b.leftover, FinishedC), b.steamG, b.foamG
 	r.Chill = b.chill()
 	r.FatPct = 100 * b.finished[ingredient.Fat] / r.Drink.MassG

@@ -7,6 +7,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"plushladle/core/extract"
+	"plushladle/core/ingredient"
 	"plushladle/core/quantity"
 )
 
@@ -119,4 +120,20 @@ func TestTooMuchIsFollowedOrTaken(t *testing.T) {
 	assert.Empty(t, Apart(r, r))
 	scaled, _ = d.Rescaled(r, map[string]float64{"maple-syrup": 30}, "maple-syrup", func(key string) bool { return key != "salt" })
 	assert.InDelta(t, 800, reckoned(t, scaled).Lines[1].MassG, .01, "what is in cannot follow")
+}
+
+// Milk, pulp and loss add up to what went in (conservation of mass): what is
+// left in the pulp is what did not reach the milk.
+func TestWhatIsLeftInThePulp(t *testing.T) {
+	t.Parallel()
+	r := reckoned(t, drinkOf(t, "150 g almonds, unsoaked", "700 g water"))
+	p := r.Pulp
+	almonds := drinkOf(t, "1 g almonds").Lines[0].Ingredient.PerGram.Times(150)
+	milk := r.Per100mL.ProteinG * r.Drink.VolumeML / 100
+	assert.InDelta(t, almonds[ingredient.Protein], p.ProteinG+milk/.98, .02, "2 % of the milk stays on walls and cloth")
+	assert.InDelta(t, r.PulpG, p.WetG, 1e-9)
+	assert.Less(t, p.DriedG, p.WetG*.6)
+	assert.Equal(t, 300., p.Weighing(300).WetG)
+	assert.Equal(t, p.DriedG, p.Weighing(300).DriedG, "what it holds besides is water")
+	assert.NotEmpty(t, p.GoodFor())
 }

@@ -20,3 +20,14 @@ type StepTaken struct {
 	DoneAt  time.Time `json:"doneAt"`
 	Skipped bool      `json:"skipped"`
 }
+
+// Pulp is what was left in the strainer.
+type Pulp struct {
+	WetG     float64  `json:"wetG"`
+	DriedG   float64  `json:"driedG" doc:"at 8 % water"`
+	ProteinG float64  `json:"proteinG"`
+	FatG     float64  `json:"fatG"`
+	FibreG   float64  `json:"fibreG"`
+	SugarG   float64  `json:"sugarG"`
+	GoodFor  []string `json:"goodFor"`
+}

@@ -63,6 +63,7 @@ func (s *server) bottleItem(in *bottlingInput) (Plan, error) {
 	for _, b := range in.Body.Bottles {
 		batch.Bottles = append(batch.Bottles, fill(b, r, l.now))
 	}
+	batch.Pulp = pulpOf(m.reckoned, in.Body.PulpG)
 	batch.Cooked = &store.Cooked{
 		ItemID: in.ID, Formula: asPlanned(items[at]), PulpG: in.Body.PulpG, Steps: steps,
 		Used: m.used(), Times: timesOf(steps), StockG: m.stockG(),

@@ -179,3 +179,21 @@ func TestARhythmFollowsWhatIsDrunk(t *testing.T) {
 	assert.Equal(t, "from two weeks of pours", learned.From)
 	assert.InDelta(t, 10, learned.PerDayML, .01, "two pours of 70 mL in fourteen days")
 }
+
+func TestPulpIsAProduct(t *testing.T) {
+	t.Parallel()
+	c := shelved(t)
+	shelf := call[Shelf](c, "GET", "/api/shelf", nil)
+	require.Len(t, shelf.Pulps, 1)
+	p := shelf.Pulps[0]
+	assert.Equal(t, "Almond milk", p.DrinkName)
+	assert.Positive(t, p.ProteinG)
+	assert.Equal(t, "2026-11-25", p.UseBy, "two days by caution")
+	assert.Equal(t, "2027-01-22", call[Shelf](c, "POST", "/api/pulps/1/freeze", nil).Pulps[0].UseBy)
+	assert.Equal(t, "body.for", c.refused("POST", "/api/pulps/1/end", PulpEnd{}).Errors[0].Location)
+	assert.Empty(t, call[Shelf](c, "POST", "/api/pulps/1/end", PulpEnd{"crackers", false}).Pulps)
+	status, _, _ := c.send(request("POST", "/api/pulps/1/end", PulpEnd{"crackers", false}))
+	assert.Equal(t, 404, status, "it is used once")
+	call[[]Bottle](c, "POST", "/api/drinks/1/batches", NewBatch{MadeOn: "2026-11-20", Bottles: []NewBottle{{500, "fridge"}}})
+	assert.Empty(t, call[Shelf](c, "GET", "/api/shelf", nil).Pulps, "of a batch written down later it is long used")
+}

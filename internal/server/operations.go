@@ -53,6 +53,8 @@ func (s *server) register(api huma.API) {
 	operation(s, api, get, "/api/shelf", "shelf", "Bottles in use, the one to use first first", s.shelf)
 	operation(s, api, post, "/api/bottles/{id}/pours", "pour", "Pour from a bottle", s.pour)
 	operation(s, api, post, "/api/bottles/{id}/merge", "merge", "Pour two leftovers together", s.merge)
+	operation(s, api, post, "/api/pulps/{id}/end", "end-pulp", "Say what became of a pulp", s.endPulp)
+	operation(s, api, post, "/api/pulps/{id}/freeze", "freeze-pulp", "Put a pulp into the freezer", s.freezePulp)
 	operation(s, api, post, "/api/rhythm", "rhythm", "When to make a drink, and how much", s.rhythm)
 	operation(s, api, get, "/api/labels", "labels", "What is written on bottles", s.labels)
 	operation(s, api, get, "/api/bottles/{id}/story", "story", "All that happened to a bottle", s.story)

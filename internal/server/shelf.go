@@ -42,16 +42,24 @@ func (s *server) makeBatch(in *batchInput) ([]Bottle, error) {
 	if err != nil {
 		return nil, err
 	}
-	r, err := s.reckonFormula(drink.Name, drink.Draft, madeOn)
+	d, lineErrors, err := s.read(drink.Name, drink.Draft)
 	if err != nil {
 		return nil, err
 	}
+	reckoned, err := d.Reckon()
+	if err != nil {
+		return nil, err
+	}
+	r := present(&d, make([]string, len(d.Lines)), lineErrors, reckoned, madeOn)
 	if err := canBeMade(in.Body, r); err != nil {
 		return nil, err
 	}
 	made := store.NewBatch{DrinkID: in.ID, MadeOn: madeOn.Format(dateLayout), ForecastML: r.DrinkML, MeasuredML: in.Body.MeasuredML}
 	for _, b := range in.Body.Bottles {
 		made.Bottles = append(made.Bottles, fill(b, r, madeOn))
+	}
+	if madeOn.Format(dateLayout) == s.now().Format(dateLayout) { // pulp of a batch written down later is long used
+		made.Pulp = pulpOf(reckoned, nil)
 	}
 	defer s.changed()
 	batch, err := s.store.MakeBatch(made)
@@ -148,9 +156,10 @@ type Bottle struct {
 
 // Shelf is what stands in fridge and freezer.
 type Shelf struct {
-	Bottles []Bottle `json:"bottles"`
-	TotalML float64  `json:"totalML"`
-	Today   string   `json:"today"`
+	Bottles []Bottle     `json:"bottles"`
+	Pulps   []PulpFigure `json:"pulps"`
+	TotalML float64      `json:"totalML"`
+	Today   string       `json:"today"`
 }
 
 func (s *server) shelf(*noInput) (Shelf, error) {
@@ -166,6 +175,9 @@ func (s *server) shelf(*noInput) (Shelf, error) {
 	for n := range kept {
 		out.Bottles[n] = l.present(&kept[n])
 		out.TotalML += kept[n].LeftML
+	}
+	if out.Pulps, err = s.pulps(); err != nil {
+		return out, err
 	}
 	slices.SortStableFunc(out.Bottles, func(a, b Bottle) int { return strings.Compare(a.UseBy, b.UseBy) })
 	return out, nil

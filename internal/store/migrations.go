@@ -165,6 +165,16 @@ var migrations = []*gormigrate.Migration{
 			at INTEGER PRIMARY KEY,
 			temp_c REAL NOT NULL)`,
 	)},
+	{ID: "0007-pulp", Migrate: statements(
+		`CREATE TABLE pulps (
+			id INTEGER PRIMARY KEY AUTOINCREMENT,
+			batch_id INTEGER NOT NULL REFERENCES batches(id),
+			pulp TEXT NOT NULL,
+			place TEXT NOT NULL,
+			since DATETIME NOT NULL,
+			state TEXT NOT NULL,
+			ended_why TEXT NOT NULL)`,
+	)},
 }
 
 func inTurn(all ...gormigrate.MigrateFunc) gormigrate.MigrateFunc {

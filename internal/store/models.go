@@ -87,6 +87,18 @@ type Bottle struct {
 	Moves           []Move
 }
 
+// Pulp is what was left in the strainer of a batch.
+type Pulp struct {
+	ID       int64 `gorm:"primaryKey"`
+	BatchID  int64
+	Batch    Batch
+	Pulp     kitchen.Pulp `gorm:"serializer:json"`
+	Place    string
+	Since    time.Time // it stands there
+	State    string
+	EndedWhy string
+}
+
 // Move is a bottle being put elsewhere.
 type Move struct {
 	ID       int64 `gorm:"primaryKey"`

@@ -19,7 +19,8 @@ type NewBatch struct {
 	ForecastML float64
 	MeasuredML *float64
 	Bottles    []Bottle
-	Cooked     *Cooked // where it was cooked step by step
+	Pulp       *kitchen.Pulp // nil where nothing was strained
+	Cooked     *Cooked       // where it was cooked step by step
 }
 
 // Cooked is how a planned drink was really made.
@@ -65,8 +66,17 @@ func (s *Store) MakeBatch(made NewBatch) (*Batch, error) {
 		if made.Cooked != nil {
 			batch.PulpG, batch.Used, batch.Times = made.Cooked.PulpG, made.Cooked.Used, made.Cooked.Times
 		}
-		if err := tx.Create(&batch).Error; err != nil || made.Cooked == nil {
+		if err := tx.Create(&batch).Error; err != nil {
 			return err
+		}
+		if made.Pulp != nil {
+			pulp := Pulp{BatchID: batch.ID, Pulp: *made.Pulp, Place: Fridge, Since: s.now(), State: InUse}
+			if err := tx.Omit("Batch").Create(&pulp).Error; err != nil {
+				return err
+			}
+		}
+		if made.Cooked == nil {
+			return nil
 		}
 		return made.Cooked.settle(tx, batch.ID)
 	})
@@ -90,6 +100,34 @@ func (c *Cooked) settle(tx *gorm.DB, batchID int64) error {
 	}
 	item.BatchID, item.Steps = batchID, c.Steps
 	return tx.Save(&item).Error
+}
+
+// Pulps lists the pulp in use, the oldest first.
+func (s *Store) Pulps() ([]Pulp, error) {
+	var pulps []Pulp
+	err := s.db.Where("state = ?", InUse).Preload("Batch").Order("since, id").Find(&pulps).Error
+	return pulps, err
+}
+
+// FreezePulp puts a pulp into the freezer.
+func (s *Store) FreezePulp(id int64) error {
+	return s.changePulp(id, func(p *Pulp) { p.Place, p.Since = Freezer, s.now() })
+}
+
+// EndPulp says that a pulp was used or thrown out, and for what or why.
+func (s *Store) EndPulp(id int64, state, why string) error {
+	return s.changePulp(id, func(p *Pulp) { p.State, p.EndedWhy = state, why })
+}
+
+func (s *Store) changePulp(id int64, how func(*Pulp)) error {
+	return s.db.Transaction(func(tx *gorm.DB) error {
+		var p Pulp
+		if err := found(tx.Where("state = ?", InUse).First(&p, id).Error); err != nil {
+			return err
+		}
+		how(&p)
+		return tx.Omit("Batch").Save(&p).Error
+	})
 }
 
 // Batch finds one batch.

@@ -179,7 +179,7 @@ func TestABoiledFormulaBecomesOneWithAHeat(t *testing.T) {
 	for _, sql := range []string{
 		"UPDATE drinks SET draft = json_remove(json_set(draft, '$.boiled', json('true')), '$.heat')",
 		"UPDATE versions SET formula = json_remove(json_set(formula, '$.boiled', json('false')), '$.heat')",
-		"DELETE FROM migrations WHERE id IN ('0002-pantry', '0003-plan', '0005-cook', '0006-life')", "DROP TABLE moves", "DROP TABLE temperatures",
+		"DELETE FROM migrations WHERE id IN ('0002-pantry', '0003-plan', '0005-cook', '0006-life', '0007-pulp')", "DROP TABLE pulps", "DROP TABLE moves", "DROP TABLE temperatures",
 		"ALTER TABLE bottles DROP COLUMN cautious_days", "ALTER TABLE bottles DROP COLUMN customary_days", "ALTER TABLE bottles DROP COLUMN frozen_cautious",
 		"ALTER TABLE bottles DROP COLUMN frozen_customary", "ALTER TABLE bottles DROP COLUMN steady", "ALTER TABLE bottles DROP COLUMN first_place",
 		"DROP TABLE weighings", "DROP TABLE bowls",

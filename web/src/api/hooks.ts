@@ -149,8 +149,8 @@ export const useThermo = () =>
     refetchInterval: everyMinute,
   })
 
-/** useThermoChange does something to the thermometer; dates may move with it. */
-export function useThermoChange<In, Out>(change: (input: In) => Promise<Out>) {
+/** useShelfChange does something that shows on the Shelf: to the thermometer, whose record dates follow, or to pulp. */
+export function useShelfChange<In, Out>(change: (input: In) => Promise<Out>) {
   const client = useQueryClient()
   return useMutation({
     mutationFn: change,

@@ -897,6 +897,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pulps/{id}/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Say what became of a pulp */
+        post: operations["end-pulp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pulps/{id}/freeze": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a pulp into the freezer */
+        post: operations["freeze-pulp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/reckonings": {
         parameters: {
             query?: never;
@@ -2564,6 +2598,37 @@ export interface components {
             /** Format: double */
             ml: number;
         };
+        PulpEnd: {
+            /** @description what it was used for, or why it was thrown out */
+            for: string;
+            thrown: boolean;
+        };
+        PulpFigure: {
+            /**
+             * Format: double
+             * @description at 8 % water
+             */
+            driedG: number;
+            drinkName: string;
+            /** Format: double */
+            fatG: number;
+            /** Format: double */
+            fibreG: number;
+            goodFor: string[];
+            /** Format: int64 */
+            id: number;
+            past: boolean;
+            /** @enum {string} */
+            place: "fridge" | "freezer";
+            /** Format: double */
+            proteinG: number;
+            /** Format: double */
+            sugarG: number;
+            timeLeft: string;
+            useBy: string;
+            /** Format: double */
+            wetG: number;
+        };
         RatioFigure: {
             /** Format: double */
             byMass: number;
@@ -2786,6 +2851,7 @@ export interface components {
         };
         Shelf: {
             bottles: components["schemas"]["Bottle"][];
+            pulps: components["schemas"]["PulpFigure"][];
             today: string;
             /** Format: double */
             totalML: number;
@@ -3221,6 +3287,8 @@ export type PlanItem = components['schemas']['PlanItem'];
 export type PlanStep = components['schemas']['PlanStep'];
 export type Portion = components['schemas']['Portion'];
 export type Poured = components['schemas']['Poured'];
+export type PulpEnd = components['schemas']['PulpEnd'];
+export type PulpFigure = components['schemas']['PulpFigure'];
 export type RatioFigure = components['schemas']['RatioFigure'];
 export type RawFigure = components['schemas']['RawFigure'];
 export type ReadyBy = components['schemas']['ReadyBy'];
@@ -5267,6 +5335,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Plan"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "end-pulp": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PulpEnd"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Shelf"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "freeze-pulp": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Shelf"];
                 };
             };
             /** @description Error */

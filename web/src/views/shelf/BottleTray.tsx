@@ -9,6 +9,7 @@ import { ErrorText, Field } from '../../ui/Field'
 import { toDayAndClock, toDayAndMonth, toMillilitres, toTwoFigures, toWhole } from '../../ui/format'
 import { Menu, MenuItem } from '../../ui/Menu'
 import { Notice } from '../../ui/Notice'
+import { NumberField } from '../../ui/NumberField'
 import { Tray } from '../../ui/Tray'
 import { BatchDialog } from './BatchDialog'
 import { StoryDialog } from './StoryDialog'
@@ -96,6 +97,7 @@ export function BottleTray({ b, others }: { b: Bottle; others: Bottle[] }) {
         </p>
       </div>
       <NotFor id={b.id} />
+      <PourOther b={b} onPour={act.pour.mutate} />
       <div className="flex flex-wrap gap-2">
         <Button primary={!past} disabled={busy} onClick={() => act.pour.mutate(b.pourML)}>
           Pour {toWhole(b.pourML)} mL
@@ -161,6 +163,27 @@ function MoveMenu({ b, others, onMove, onMerge }: MoveProps) {
         </MenuItem>
       ))}
     </Menu>
+  )
+}
+
+/** PourOther pours another amount than a serving. */
+function PourOther({ b, onPour }: { b: Bottle; onPour: (ml: number) => void }) {
+  const [ml, setML] = useState<number>()
+  return (
+    <div className="flex items-end gap-2">
+      <NumberField
+        className="w-36"
+        label="Another amount"
+        unit="mL"
+        value={ml}
+        onNumber={setML}
+        onEmpty={() => setML(undefined)}
+      />
+      <Button disabled={!ml} onClick={() => ml && onPour(ml)}>
+        Pour it
+      </Button>
+      <span className="pb-3 text-[14px] text-mute">of {toMillilitres(b.leftML)}</span>
+    </div>
   )
 }
 

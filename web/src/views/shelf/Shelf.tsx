@@ -9,6 +9,7 @@ import { Tray } from '../../ui/Tray'
 import { Bowls } from '../bowls/Bowls'
 import { BottleTray } from './BottleTray'
 import { Place } from './Place'
+import { Pulps } from './Pulps'
 import { Rhythm } from './Rhythm'
 import { Thermo } from './Thermo'
 
@@ -94,6 +95,7 @@ export function Shelf({ id }: { id?: number }) {
           </div>
         )}
         <div className="grid gap-4">
+          <Pulps pulps={shelf.data.pulps} />
           <Rhythm />
           {plan.data && <Bowls plan={plan.data} />}
         </div>

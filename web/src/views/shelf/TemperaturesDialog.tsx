@@ -1,6 +1,6 @@
 import { type FormEvent, useState } from 'react'
 import { answer, api, Refused } from '../../api/client'
-import { useThermoChange } from '../../api/hooks'
+import { useShelfChange } from '../../api/hooks'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
 import { ErrorText } from '../../ui/Field'
@@ -9,7 +9,7 @@ import { TextArea } from '../../ui/TextArea'
 /** TemperaturesDialog takes readings in, and gives back the lines it did not understand. */
 export function TemperaturesDialog({ onClose }: { onClose: () => void }) {
   const [csv, setCSV] = useState('')
-  const take = useThermoChange((text: string) => answer(api.POST('/api/thermometer/readings', { body: { csv: text } })))
+  const take = useShelfChange((text: string) => answer(api.POST('/api/thermometer/readings', { body: { csv: text } })))
   const submit = (e: FormEvent) => {
     e.preventDefault()
     take.mutate(csv, {

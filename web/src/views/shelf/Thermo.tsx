@@ -1,7 +1,7 @@
 import { Thermometer } from 'lucide-react'
 import { useState } from 'react'
 import { answer, api } from '../../api/client'
-import { useThermo, useThermoChange } from '../../api/hooks'
+import { useShelfChange, useThermo } from '../../api/hooks'
 import type { FridgeDrive, Thermo as Seen } from '../../api/schema'
 import { Button } from '../../ui/Button'
 import { toDayAndClock, toTenth, toTwoFigures } from '../../ui/format'
@@ -13,8 +13,8 @@ import { TemperaturesDialog } from './TemperaturesDialog'
 export function Thermo() {
   const thermo = useThermo().data
   const [pasting, setPasting] = useState(false)
-  const connect = useThermoChange(() => answer(api.POST('/api/thermometer/connect')))
-  const disconnect = useThermoChange(() => answer(api.POST('/api/thermometer/disconnect')))
+  const connect = useShelfChange(() => answer(api.POST('/api/thermometer/connect')))
+  const disconnect = useShelfChange(() => answer(api.POST('/api/thermometer/disconnect')))
   if (!thermo) return null
   return (
     <Tray label="The fridge, seven days" className="grid gap-2">
@@ -73,7 +73,7 @@ const drives: { what: FridgeDrive['what']; minutes: number; words: string }[] = 
 
 /** StandInFridge moves the fridge that is not there; it reads once a minute. */
 function StandInFridge() {
-  const drive = useThermoChange((body: FridgeDrive) => answer(api.POST('/api/thermometer/stand-in', { body })))
+  const drive = useShelfChange((body: FridgeDrive) => answer(api.POST('/api/thermometer/stand-in', { body })))
   return (
     <details className="rounded-2xl bg-linen px-4 py-2 text-[15px]">
       <summary className="min-h-8 cursor-pointer font-bold">Stand-in thermometer: what happens to its fridge</summary>

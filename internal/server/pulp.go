@@ -1,0 +1,96 @@
+package server
+
+import (
+	"strings"
+
+	"plushladle/core/fault"
+	"plushladle/core/formula"
+	"plushladle/core/keep"
+	"plushladle/internal/kitchen"
+	"plushladle/internal/store"
+)
+
+// PulpFigure is pulp on the shelf.
+type PulpFigure struct {
+	kitchen.Pulp
+	ID        int64  `json:"id"`
+	DrinkName string `json:"drinkName"`
+	Place     string `json:"place" enum:"fridge,freezer"`
+	UseBy     string `json:"useBy"`
+	Past      bool   `json:"past"`
+	TimeLeft  string `json:"timeLeft"`
+}
+
+// pulpOf is a drink's pulp as it is kept; nil where nothing was strained. It
+// weighs what it was weighed at, where it was.
+func pulpOf(r *formula.Reckoning, weighedG *float64) *kitchen.Pulp {
+	if r.PulpG == 0 {
+		return nil
+	}
+	p := r.Pulp
+	if weighedG != nil {
+		p = p.Weighing(*weighedG)
+	}
+	return &kitchen.Pulp{WetG: p.WetG, DriedG: p.DriedG, ProteinG: p.ProteinG, FatG: p.FatG, FibreG: p.FibreG, SugarG: p.SugarG, GoodFor: p.GoodFor()}
+}
+
+func (s *server) pulps() ([]PulpFigure, error) {
+	kept, err := s.store.Pulps()
+	if err != nil {
+		return nil, err
+	}
+	settings, err := s.store.Settings()
+	if err != nil {
+		return nil, err
+	}
+	out := make([]PulpFigure, len(kept))
+	for n, p := range kept {
+		days := formula.PulpCautiousDays
+		switch {
+		case p.Place == store.Freezer:
+			days = formula.PulpFrozenDays
+		case settings.School == string(keep.Customary):
+			days = formula.PulpCustomaryDays
+		}
+		useBy := p.Since.In(s.now().Location()).AddDate(0, 0, days-1) // the day it is made being day 1
+		standing, left := keep.On(s.now(), useBy)
+		out[n] = PulpFigure{
+			Pulp: p.Pulp, ID: p.ID, DrinkName: p.Batch.DrinkName, Place: p.Place, UseBy: useBy.Format(dateLayout),
+			Past: standing == keep.Past, TimeLeft: keep.InWords(left),
+		}
+	}
+	return out, nil
+}
+
+// PulpEnd is what became of a pulp.
+type PulpEnd struct {
+	For    string `json:"for" maxLength:"200" doc:"what it was used for, or why it was thrown out"`
+	Thrown bool   `json:"thrown"`
+}
+
+type pulpInput struct {
+	ByID
+	Body PulpEnd
+}
+
+func (s *server) endPulp(in *pulpInput) (Shelf, error) {
+	why := strings.TrimSpace(in.Body.For)
+	if why == "" {
+		return Shelf{}, fault.New("for", "", "is needed", "say what it was used for, or why it was thrown out")
+	}
+	state := store.Finished
+	if in.Body.Thrown {
+		state = store.Thrown
+	}
+	if err := s.store.EndPulp(in.ID, state, why); err != nil {
+		return Shelf{}, err
+	}
+	return s.shelf(nil)
+}
+
+func (s *server) freezePulp(in *ByID) (Shelf, error) {
+	if err := s.store.FreezePulp(in.ID); err != nil {
+		return Shelf{}, err
+	}
+	return s.shelf(nil)
+}
