@@ -272,6 +272,23 @@ func TestNoSeriousAccessibilityFault(t *testing.T) {
 	}
 }
 
+func TestPulpIsUsed(t *testing.T) {
+	p := visit(t, demoKitchen(t))
+	p.open("/shelf")
+	p.sees("Pulp", "wet,", "Good for")
+	before := p.region("Pulp")
+	p.click("summary", "What became of it")
+	p.expects("422")
+	p.click("button", "Used")
+	p.sees("say what it was used for")
+	p.fill("Pulp of ", "crackers")
+	p.click("button", "Used")
+	p.until("one pulp less", func() bool { return len(p.region("Pulp")) < len(before) })
+	p.fill("Another amount", "15")
+	p.click("button", "Pour it")
+	p.sees("25 mL")
+}
+
 func TestARhythmLeadsToThePlan(t *testing.T) {
 	p := visit(t, demoKitchen(t))
 	p.open("/shelf")

@@ -84,6 +84,73 @@ func TestWhatWasAcknowledgedSurvivesAKill(t *testing.T) {
 	}
 }
 
+// In a loop of kills during pours and moves, what was acknowledged is there and
+// nothing is there twice: at most the one request that was under way is more.
+// KILLS in the environment makes the loop longer.
+func TestPoursAndMovesOutliveKills(t *testing.T) {
+	t.Parallel()
+	kills := 8
+	if _, err := fmt.Sscan(os.Getenv("KILLS"), &kills); err != nil {
+		kills = 8
+	}
+	data := filepath.Join(t.TempDir(), "kitchen.db")
+	o := openKitchen(t, "demo", "--data", data)
+	left := func() float64 {
+		_, story := o.call("GET", "/api/bottles/1/story", "")
+		var told struct{ Bottle struct{ LeftML float64 } }
+		require.NoError(t, json.Unmarshal([]byte(story), &told), story)
+		return told.Bottle.LeftML
+	}
+	before, acknowledged := left(), 0
+	_, started := o.call("GET", "/api/bottles/1/story", "")
+	moves := strings.Count(started, "put into the")
+	for n := range kills {
+		stop := make(chan struct{})
+		done := make(chan int)
+		go func() {
+			count := 0
+			for place := []string{"door", "fridge"}; ; count++ {
+				select {
+				case <-stop:
+					done <- count
+					return
+				default:
+				}
+				if !o.tries("/api/bottles/1/pours", `{"ml":1}`) || !o.tries("/api/bottles/1/undo-pour", "") ||
+					!o.tries("/api/bottles/1/move", fmt.Sprintf(`{"place":%q}`, place[count%2])) {
+					done <- count
+					return
+				}
+			}
+		}()
+		time.Sleep(time.Duration(5+n%23) * time.Millisecond)
+		require.NoError(t, o.cmd.Process.Signal(syscall.SIGKILL))
+		_ = o.cmd.Wait()
+		close(stop)
+		acknowledged += <-done
+		o = openKitchen(t, "demo", "--data", data)
+		now := left()
+		assert.True(t, now == before || now == before-1, "a pour is there or it is not: %g of %g", now, before)
+		before = now
+	}
+	_, story := o.call("GET", "/api/bottles/1/story", "")
+	made := strings.Count(story, "put into the") - moves
+	assert.GreaterOrEqual(t, made+kills, acknowledged, "what was acknowledged is there")
+	assert.LessOrEqual(t, made, acknowledged+kills, "and nothing is there twice")
+}
+
+// tries makes a request that a kill may cut off, and tells whether it was
+// acknowledged.
+func (o *opened) tries(path, body string) bool {
+	answer, err := http.Post(o.url+path, "application/json", strings.NewReader(body))
+	if err != nil {
+		return false
+	}
+	_, err = io.Copy(io.Discard, answer.Body)
+	_ = answer.Body.Close()
+	return err == nil && answer.StatusCode == http.StatusOK
+}
+
 func TestItClosesWhenToldTo(t *testing.T) {
 	t.Parallel()
 	o := openKitchen(t, "serve", "--data", filepath.Join(t.TempDir(), "kitchen.db"))

@@ -112,5 +112,7 @@ func (r Rhythm) longest() int {
 }
 
 // BottleOfFrozenML is how large frozen bottles are best: what is drunk while a
-// thawed one is good.
-func (d Drinking) BottleOfFrozenML() float64 { return d.PerDayML * thawedGoodDays }
+// thawed one is good, which is never longer than it was before.
+func (d Drinking) BottleOfFrozenML() float64 {
+	return d.PerDayML * float64(min(thawedGoodDays, d.LifeDays))
+}

@@ -98,6 +98,8 @@ func TestUsualRhythms(t *testing.T) {
 	}
 	r, _ := Drinking{200, 3, 30, anyDay}.Propose()
 	assert.InDelta(t, 800, r.OnceAWeekML, 1e-9, "one batch a week of three days' life wastes four days of it")
+	assert.Equal(t, 200., Drinking{200, 1, 30, anyDay}.BottleOfFrozenML(), "a day's life is a day's once thawed")
+	assert.Equal(t, 400., Drinking{200, 5, 30, anyDay}.BottleOfFrozenML())
 	for _, none := range []Drinking{{0, 3, 30, anyDay}, {200, 0, 30, anyDay}, {200, 3, 30, Week{}}, {200, 3, 3, Week{true}}} {
 		_, ok := none.Propose()
 		assert.False(t, ok, none)

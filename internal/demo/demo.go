@@ -39,6 +39,7 @@ func Fill(s *store.Store, now time.Time) error {
 	c.fridgeTrace()
 	c.soakBowls()
 	c.planAhead()
+	c.usePulp()
 	if c.err != nil {
 		return fmt.Errorf("demo kitchen: %w", c.err)
 	}
@@ -132,6 +133,17 @@ func (c *cook) fridgeTrace() {
 		c.err = err
 	}
 	c.call(http.MethodPost, "/api/thermometer/readings", server.TemperatureFile{CSV: file.String()}, nil)
+}
+
+// usePulp leaves the pulp of two drinks and stirs the rest into porridge.
+func (c *cook) usePulp() {
+	var shelf server.Shelf
+	c.call(http.MethodGet, "/api/shelf", nil, &shelf)
+	for n, p := range shelf.Pulps {
+		if n >= 2 {
+			c.call(http.MethodPost, fmt.Sprintf("/api/pulps/%d/end", p.ID), server.PulpEnd{For: "porridge"}, nil)
+		}
+	}
 }
 
 // soakBowls puts a bowl in the fridge, for the flask.

@@ -58,9 +58,7 @@ func (s *server) makeBatch(in *batchInput) ([]Bottle, error) {
 	for _, b := range in.Body.Bottles {
 		made.Bottles = append(made.Bottles, fill(b, r, madeOn))
 	}
-	if madeOn.Format(dateLayout) == s.now().Format(dateLayout) { // pulp of a batch written down later is long used
-		made.Pulp = pulpOf(reckoned, nil)
-	}
+	made.Pulp = pulpOf(reckoned, nil)
 	defer s.changed()
 	batch, err := s.store.MakeBatch(made)
 	if err != nil {

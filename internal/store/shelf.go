@@ -69,7 +69,7 @@ func (s *Store) MakeBatch(made NewBatch) (*Batch, error) {
 		if err := tx.Create(&batch).Error; err != nil {
 			return err
 		}
-		if made.Pulp != nil {
+		if made.Pulp != nil && made.MadeOn == s.now().Format(time.DateOnly) { // that of a batch written down later is long used
 			pulp := Pulp{BatchID: batch.ID, Pulp: *made.Pulp, Place: Fridge, Since: s.now(), State: InUse}
 			if err := tx.Omit("Batch").Create(&pulp).Error; err != nil {
 				return err

@@ -41,19 +41,22 @@ function PulpRow({ p }: { p: PulpFigure }) {
         In it: {toGrams(p.proteinG)} protein, {toGrams(p.fatG)} fat, {toGrams(p.fibreG)} fibre, {toGrams(p.sugarG)}{' '}
         sugars. Good for {p.goodFor.join('; ')}.
       </p>
-      <div className="flex flex-wrap items-end gap-2">
-        <Field
-          className="grow"
-          label={`Pulp of ${p.drinkName}: used for, or why it goes`}
-          value={what}
-          maxLength={200}
-          error={end.error instanceof Refused ? end.error.message : undefined}
-          onChange={(e) => setWhat(e.target.value)}
-        />
-        <Button onClick={() => end.mutate({ for: what, thrown: false })}>Used</Button>
-        <Button onClick={() => end.mutate({ for: what, thrown: true })}>Thrown out</Button>
-        {p.place === 'fridge' && <Button onClick={() => freeze.mutate(undefined)}>Freeze it</Button>}
-      </div>
+      <details>
+        <summary className="min-h-8 cursor-pointer font-bold text-rim">What became of it</summary>
+        <div className="flex flex-wrap items-end gap-2 py-1">
+          <Field
+            className="grow"
+            label={`Pulp of ${p.drinkName}: used for, or why it goes`}
+            value={what}
+            maxLength={200}
+            error={end.error instanceof Refused ? end.error.message : undefined}
+            onChange={(e) => setWhat(e.target.value)}
+          />
+          <Button onClick={() => end.mutate({ for: what, thrown: false })}>Used</Button>
+          <Button onClick={() => end.mutate({ for: what, thrown: true })}>Thrown out</Button>
+          {p.place === 'fridge' && <Button onClick={() => freeze.mutate(undefined)}>Freeze it</Button>}
+        </div>
+      </details>
       <ErrorText id={`pulp-${p.id}-error`}>{freeze.error?.message}</ErrorText>
     </li>
   )

@@ -84,6 +84,7 @@ export function Shelf({ id }: { id?: number }) {
             </div>
           </div>
           <Thermo />
+          <Pulps pulps={shelf.data.pulps} />
         </div>
         {bottle && (
           <div ref={tray} className="scroll-mt-2 max-lg:order-first">
@@ -95,7 +96,6 @@ export function Shelf({ id }: { id?: number }) {
           </div>
         )}
         <div className="grid gap-4">
-          <Pulps pulps={shelf.data.pulps} />
           <Rhythm />
           {plan.data && <Bowls plan={plan.data} />}
         </div>
