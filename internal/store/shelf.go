@@ -3,11 +3,9 @@ package store
 import (
 	"errors"
 	"fmt"
-	"slices"
 	"time"
 
 	"gorm.io/gorm"
-	"gorm.io/gorm/clause"
 
 	"plushladle/internal/kitchen"
 )
@@ -102,34 +100,6 @@ func (c *Cooked) settle(tx *gorm.DB, batchID int64) error {
 	return tx.Save(&item).Error
 }
 
-// Pulps lists the pulp in use, the oldest first.
-func (s *Store) Pulps() ([]Pulp, error) {
-	var pulps []Pulp
-	err := s.db.Where("state = ?", InUse).Preload("Batch").Order("since, id").Find(&pulps).Error
-	return pulps, err
-}
-
-// FreezePulp puts a pulp into the freezer.
-func (s *Store) FreezePulp(id int64) error {
-	return s.changePulp(id, func(p *Pulp) { p.Place, p.Since = Freezer, s.now() })
-}
-
-// EndPulp says that a pulp was used or thrown out, and for what or why.
-func (s *Store) EndPulp(id int64, state, why string) error {
-	return s.changePulp(id, func(p *Pulp) { p.State, p.EndedWhy = state, why })
-}
-
-func (s *Store) changePulp(id int64, how func(*Pulp)) error {
-	return s.db.Transaction(func(tx *gorm.DB) error {
-		var p Pulp
-		if err := found(tx.Where("state = ?", InUse).First(&p, id).Error); err != nil {
-			return err
-		}
-		how(&p)
-		return tx.Omit("Batch").Save(&p).Error
-	})
-}
-
 // Batch finds one batch.
 func (s *Store) Batch(id int64) (*Batch, error) {
 	var b Batch
@@ -168,73 +138,6 @@ func (s *Store) Bottle(id int64) (*Bottle, error) {
 
 func inOrder(db *gorm.DB) *gorm.DB { return db.Order("at, id") }
 
-// ErrFrozenOnce says that a bottle that was thawed is not frozen again.
-var ErrFrozenOnce = errors.New("a thawed bottle is not frozen again")
-
-// Move puts a bottle elsewhere. Where it stands there already nothing is done.
-func (s *Store) Move(id int64, place string) (*Bottle, error) {
-	return s.change(id, func(tx *gorm.DB, b *Bottle) error {
-		if b.State != InUse {
-			return &EmptyError{LeftML: b.LeftML, State: b.State}
-		}
-		if b.Place == place {
-			return nil
-		}
-		var moves []Move
-		if err := tx.Where("bottle_id = ?", id).Find(&moves).Error; err != nil {
-			return err
-		}
-		if place == Freezer && (b.FirstPlace == Freezer || slices.ContainsFunc(moves, func(m Move) bool { return m.Place == Freezer })) {
-			return ErrFrozenOnce
-		}
-		b.Place = place
-		return tx.Create(&Move{BottleID: id, Place: place, At: s.now()}).Error
-	})
-}
-
-// MergeError says why two bottles are not poured together.
-type MergeError struct{ Why string }
-
-func (e *MergeError) Error() string { return e.Why }
-
-// Merge pours a leftover into another of the same drink. shorter is the one
-// with the shorter life, whose life the whole takes; it goes on, in the larger
-// of the two bottles, and other is gone.
-func (s *Store) Merge(shorter, other int64) (*Bottle, error) {
-	return s.change(shorter, func(tx *gorm.DB, b *Bottle) error {
-		var o Bottle
-		if err := found(tx.Preload("Batch").First(&o, other).Error); err != nil {
-			return err
-		}
-		var mine Batch
-		if err := tx.First(&mine, b.BatchID).Error; err != nil {
-			return err
-		}
-		largest := max(b.VolumeML, o.VolumeML)
-		switch {
-		case b.ID == o.ID || b.State != InUse || o.State != InUse:
-			return &MergeError{"they have to be two bottles in use"}
-		case mine.DrinkID != o.Batch.DrinkID:
-			return &MergeError{"they are two drinks"}
-		case b.Place == Freezer || o.Place == Freezer:
-			return &MergeError{"what is frozen is thawed first"}
-		case b.LeftML == b.VolumeML || o.LeftML == o.VolumeML:
-			return &MergeError{"one of them is full: fresh milk poured onto old is as old as the old; use that up first"}
-		case b.LeftML+o.LeftML > largest+nothingML:
-			return &MergeError{fmt.Sprintf("together they are %.0f mL, and the larger holds %.0f", b.LeftML+o.LeftML, largest)}
-		}
-		b.VolumeML, b.LeftML = largest, min(largest, b.LeftML+o.LeftML)
-		for _, a := range o.Allergens {
-			if !slices.Contains(b.Allergens, a) {
-				b.Allergens = append(b.Allergens, a)
-			}
-		}
-		o.LeftML = 0
-		s.end(&o, Finished, fmt.Sprintf("poured into bottle %d", b.ID))
-		return tx.Omit("Batch", "Moves").Save(&o).Error
-	})
-}
-
 // ErrNothingPoured says that there is no pour to be taken back.
 var ErrNothingPoured = errors.New("nothing was poured from it")
 
@@ -253,21 +156,6 @@ func (s *Store) UndoPour(id int64) (*Bottle, error) {
 		b.State, b.EndedWhy, b.EndedAt = InUse, "", nil
 		return tx.Delete(&last).Error
 	})
-}
-
-// Temperatures lists the fridge's readings from a moment on, the earliest first.
-func (s *Store) Temperatures(from time.Time) ([]Temperature, error) {
-	var readings []Temperature
-	err := s.db.Where("at >= ?", from.Unix()).Order("at").Find(&readings).Error
-	return readings, err
-}
-
-// KeepTemperatures adds readings; of a moment that is there the newer counts.
-func (s *Store) KeepTemperatures(readings []Temperature) error {
-	if len(readings) == 0 {
-		return nil
-	}
-	return s.db.Clauses(clause.OnConflict{UpdateAll: true}).CreateInBatches(readings, 500).Error
 }
 
 // Pours lists what was poured from a bottle, the latest first.

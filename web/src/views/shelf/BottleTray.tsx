@@ -1,18 +1,18 @@
-import { type FormEvent, useState } from 'react'
+import { useState } from 'react'
 import { Link } from 'wouter'
 import { Refused } from '../../api/client'
 import { useBottle, useStory } from '../../api/hooks'
-import type { Bottle, Moved } from '../../api/schema'
+import type { Bottle } from '../../api/schema'
 import { Button } from '../../ui/Button'
-import { Dialog } from '../../ui/Dialog'
-import { ErrorText, Field } from '../../ui/Field'
+import { ErrorText } from '../../ui/Field'
 import { toDayAndClock, toDayAndMonth, toMillilitres, toTwoFigures, toWhole } from '../../ui/format'
-import { Menu, MenuItem } from '../../ui/Menu'
 import { Notice } from '../../ui/Notice'
-import { NumberField } from '../../ui/NumberField'
 import { Tray } from '../../ui/Tray'
 import { BatchDialog } from './BatchDialog'
+import { MoveMenu } from './MoveMenu'
+import { PourOther } from './PourOther'
 import { StoryDialog } from './StoryDialog'
+import { ThrowOutDialog } from './ThrowOutDialog'
 
 /** BottleTray tells all about one bottle and pours from it. */
 export function BottleTray({ b, others }: { b: Bottle; others: Bottle[] }) {
@@ -127,66 +127,6 @@ export function BottleTray({ b, others }: { b: Bottle; others: Bottle[] }) {
   )
 }
 
-const places: { place: Moved['place']; words: string }[] = [
-  { place: 'fridge', words: 'Into the fridge' },
-  { place: 'door', words: 'Into the fridge door' },
-  { place: 'freezer', words: 'Into the freezer' },
-  { place: 'outside', words: 'Outside, onto the table' },
-]
-
-type MoveProps = {
-  b: Bottle
-  others: Bottle[]
-  onMove: (place: Moved['place']) => void
-  onMerge: (other: number) => void
-}
-
-/** MoveMenu puts the bottle elsewhere; the date follows. */
-function MoveMenu({ b, others, onMove, onMerge }: MoveProps) {
-  return (
-    <Menu trigger={<Button>Move</Button>} align="start">
-      {places
-        .filter((p) => p.place !== b.place)
-        .map((p) => (
-          <MenuItem
-            key={p.place}
-            disabled={p.place === 'freezer' && !b.canFreeze}
-            hint={p.place === 'freezer' && !b.canFreeze ? 'frozen once already' : undefined}
-            onSelect={() => onMove(p.place)}
-          >
-            {b.place === 'freezer' && p.place === 'fridge' ? 'Into the fridge, to thaw' : p.words}
-          </MenuItem>
-        ))}
-      {others.map((o) => (
-        <MenuItem key={o.id} hint={`${toMillilitres(o.leftML)} left`} onSelect={() => onMerge(o.id)}>
-          Pour together with bottle {o.id}
-        </MenuItem>
-      ))}
-    </Menu>
-  )
-}
-
-/** PourOther pours another amount than a serving. */
-function PourOther({ b, onPour }: { b: Bottle; onPour: (ml: number) => void }) {
-  const [ml, setML] = useState<number>()
-  return (
-    <div className="flex items-end gap-2">
-      <NumberField
-        className="w-36"
-        label="Another amount"
-        unit="mL"
-        value={ml}
-        onNumber={setML}
-        onEmpty={() => setML(undefined)}
-      />
-      <Button disabled={!ml} onClick={() => ml && onPour(ml)}>
-        Pour it
-      </Button>
-      <span className="pb-3 text-[14px] text-mute">of {toMillilitres(b.leftML)}</span>
-    </div>
-  )
-}
-
 /** NotFor names the drinkers it is not for, and why. */
 function NotFor({ id }: { id: number }) {
   const not = useStory(id).data?.forWhom.filter((w) => w.not) ?? []
@@ -201,45 +141,3 @@ function NotFor({ id }: { id: number }) {
 const schoolWord = (school: string) => (school === 'customary' ? 'custom' : 'caution')
 
 const otherStillGood = (b: Bottle) => b.school === 'cautious' && b.otherGood && b.place !== 'freezer'
-
-const usualReasons = ['past its date', 'smelled sour', 'split or slimy', 'nobody drank it']
-
-function ThrowOutDialog({ b, onClose }: { b: Bottle; onClose: () => void }) {
-  const { throwOut } = useBottle(b.id)
-  const [why, setWhy] = useState(b.standing === 'past' ? 'past its date' : '')
-  const submit = (e: FormEvent) => {
-    e.preventDefault()
-    throwOut.mutate(why, { onSuccess: onClose })
-  }
-  return (
-    <Dialog open onClose={onClose} title="Throw out" intro={`${toMillilitres(b.leftML)} of ${b.drinkName} goes.`}>
-      <form onSubmit={submit} className="grid gap-4">
-        <Field
-          label="Why"
-          value={why}
-          maxLength={200}
-          onChange={(e) => setWhy(e.target.value)}
-          error={throwOut.error instanceof Refused ? throwOut.error.message : undefined}
-        />
-        <div className="flex flex-wrap gap-2">
-          {usualReasons.map((reason) => (
-            <Button
-              key={reason}
-              aria-pressed={why === reason}
-              onClick={() => setWhy(reason)}
-              className="!min-h-9 !px-3"
-            >
-              {reason}
-            </Button>
-          ))}
-        </div>
-        <div className="flex justify-end gap-2">
-          <Button onClick={onClose}>Keep it</Button>
-          <Button primary type="submit" disabled={throwOut.isPending}>
-            Throw it out
-          </Button>
-        </div>
-      </form>
-    </Dialog>
-  )
-}
