@@ -97,7 +97,6 @@ export function BottleTray({ b, others }: { b: Bottle; others: Bottle[] }) {
         </p>
       </div>
       <NotFor id={b.id} />
-      <PourOther b={b} onPour={act.pour.mutate} />
       <div className="flex flex-wrap gap-2">
         <Button primary={!past} disabled={busy} onClick={() => act.pour.mutate(b.pourML)}>
           Pour {toWhole(b.pourML)} mL
@@ -113,6 +112,7 @@ export function BottleTray({ b, others }: { b: Bottle; others: Bottle[] }) {
           Throw out
         </Button>
       </div>
+      <PourOther b={b} onPour={act.pour.mutate} />
       {b.place === 'freezer' && (
         <p className="text-sm text-mute">
           A tenth of it left empty: water swells, and full glass cracks. It thaws in the fridge, and is not frozen
