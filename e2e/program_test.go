@@ -73,7 +73,11 @@ func lineTo(t testing.TB, url string) *line {
 	l.mend()
 	l.at = l.in.Addr().String()
 	l.url = "http://" + l.at
-	t.Cleanup(l.cut)
+	t.Cleanup(func() {
+		if l.in != nil {
+			l.cut()
+		}
+	})
 	return l
 }
 
@@ -82,7 +86,9 @@ func (l *line) mend() {
 	l.t.Helper()
 	in, err := net.Listen("tcp", l.at)
 	require.NoError(l.t, err)
+	l.mu.Lock()
 	l.in = in
+	l.mu.Unlock()
 	go func() {
 		for {
 			near, err := in.Accept()
@@ -94,20 +100,35 @@ func (l *line) mend() {
 				_ = near.Close()
 				continue
 			}
-			l.mu.Lock()
-			l.through = append(l.through, near, far)
-			l.mu.Unlock()
+			if !l.letThrough(in, near, far) {
+				return
+			}
 			go func() { _, _ = io.Copy(far, near); _ = far.Close() }()
 			go func() { _, _ = io.Copy(near, far); _ = near.Close() }()
 		}
 	}()
 }
 
-// cut ends what goes through, and lets nothing more.
-func (l *line) cut() {
-	_ = l.in.Close()
+// letThrough keeps the two ends of a connection, unless it was cut meanwhile.
+func (l *line) letThrough(in net.Listener, ends ...net.Conn) bool {
 	l.mu.Lock()
 	defer l.mu.Unlock()
+	if l.in != in {
+		for _, end := range ends {
+			_ = end.Close()
+		}
+		return false
+	}
+	l.through = append(l.through, ends...)
+	return true
+}
+
+// cut ends what goes through, and lets nothing more.
+func (l *line) cut() {
+	l.mu.Lock()
+	defer l.mu.Unlock()
+	_ = l.in.Close()
+	l.in = nil
 	for _, c := range l.through {
 		_ = c.Close()
 	}

@@ -107,20 +107,40 @@ export function usePantryChange<In>(change: (input: In) => Promise<Pantry>) {
   })
 }
 
+/** usePlan is asked for every minute, and soon again where it could not be had. */
 export const usePlan = () =>
-  useQuery({ queryKey: ['plan'], queryFn: () => answer(api.GET('/api/plan')), refetchInterval: everyMinute })
+  useQuery({
+    queryKey: ['plan'],
+    queryFn: () => answer(api.GET('/api/plan')),
+    retry: false,
+    refetchInterval: (q) => (q.state.status === 'error' || q.state.fetchFailureCount > 0 ? 2_000 : everyMinute),
+  })
 
-/** useFollow shows at once what another device changes: a step done, a timer held. */
+/** How long after the stream was given up it is opened anew. */
+const openAgainMS = 1_000
+
+/** useFollow shows at once what another device changes: a step done, a timer held. A stream that ends is opened again, also where the browser gave it up; what was missed meanwhile is told at its start. */
 export function useFollow() {
   const client = useQueryClient()
   useEffect(() => {
-    const changes = new EventSource('/api/changes')
-    changes.onmessage = () => {
-      client.invalidateQueries({ queryKey: ['plan'] })
-      client.invalidateQueries({ queryKey: ['timers'] })
+    let changes: EventSource
+    let again: ReturnType<typeof setTimeout>
+    const open = () => {
+      changes = new EventSource('/api/changes')
+      changes.onmessage = () => {
+        client.invalidateQueries({ queryKey: ['plan'] })
+        client.invalidateQueries({ queryKey: ['timers'] })
+      }
+      changes.onerror = () => {
+        if (changes.readyState === EventSource.CLOSED) again = setTimeout(open, openAgainMS)
+      }
+      changes.addEventListener('scale', (e) => client.setQueryData(['scale'], JSON.parse(e.data) as ScaleNow))
     }
-    changes.addEventListener('scale', (e) => client.setQueryData(['scale'], JSON.parse(e.data) as ScaleNow))
-    return () => changes.close()
+    open()
+    return () => {
+      clearTimeout(again)
+      changes.close()
+    }
   }, [client])
 }
 

@@ -20,8 +20,7 @@ export function PlanView() {
   const [tried, setTried] = useState<Plan>()
   const [problem, setProblem] = useState<string>()
   const anew = usePlanChange(() => answer(api.POST('/api/plan/anew')))
-  if (plan.error) return <Notice urgent>{plan.error.message}</Notice>
-  if (!plan.data) return null
+  if (!plan.data) return plan.error ? <Notice urgent>{plan.error.message}</Notice> : null
   const shown = tried ?? plan.data
   const refused = anew.error instanceof Refused ? anew.error.message : undefined
   return (
@@ -53,6 +52,7 @@ export function PlanView() {
           )}
         </div>
       </div>
+      {plan.error && <Notice urgent>{plan.error.message} It is asked for again by itself.</Notice>}
       {plan.data.late && (
         <Notice>
           <p>Something was to be done by now. Mark it done if it was, or plan what is left from now.</p>
