@@ -153,6 +153,8 @@ func TestGapsAndNonsense(t *testing.T) {
 	require.Len(t, spells, 1)
 	assert.True(t, spells[0].Gap)
 	assert.Equal(t, 8*time.Hour, spells[0].Lasted())
+	assert.Equal(t, 8*time.Hour, r.LongestGap(after(10)))
+	assert.Zero(t, NewRecord([]Reading{{after(0), 4}}, 4).LongestGap(after(.4)), "half an hour is no gap yet")
 	custom := r.Spells(after(0), after(10), WarmFridgeC, Customary)
 	assert.Equal(t, gapAfter, custom[0].Lasted())
 	assert.Greater(t, r.Spent(after(0), after(10), Cautious), r.Spent(after(0), after(10), Customary))

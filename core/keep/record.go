@@ -27,11 +27,14 @@ const (
 	gapAfter = 30 * time.Minute
 )
 
+// IsOfAFridge tells whether a temperature is one that a fridge can have.
+func IsOfAFridge(tempC float64) bool { return tempC >= coldestC && tempC <= warmestC }
+
 // NewRecord sorts readings and leaves out nonsense.
 func NewRecord(readings []Reading, setC float64) Record {
 	r := Record{SetC: setC}
 	for _, reading := range readings {
-		if !(reading.TempC >= coldestC && reading.TempC <= warmestC) {
+		if !IsOfAFridge(reading.TempC) {
 			r.Nonsense++
 			continue
 		}
@@ -87,6 +90,22 @@ func (r Record) held(n int, from, until time.Time, s School, each func(piece)) {
 		tempC = reading.TempC
 	}
 	each(piece{from, until, tempC, true})
+}
+
+// LongestGap is the longest that nothing was read for up to a moment; 0 where
+// there is no gap.
+func (r Record) LongestGap(until time.Time) time.Duration {
+	longest := time.Duration(0)
+	for n, reading := range r.Readings {
+		next := until
+		if n+1 < len(r.Readings) {
+			next = r.Readings[n+1].At
+		}
+		if gap := next.Sub(reading.At); gap > gapAfter {
+			longest = max(longest, gap)
+		}
+	}
+	return longest
 }
 
 // Spent is the life spent between two moments, in days at 4 °C: the integral

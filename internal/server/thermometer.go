@@ -127,23 +127,9 @@ func (t *Thermo) strip(r keep.Record) {
 	}
 }
 
-// gapShown is how long without a reading is said.
-const gapShown = 30 * time.Minute
-
 func noteOf(r keep.Record, now time.Time, school keep.School, nonsense int) string {
 	var said []string
-	gaps, longest := 0, time.Duration(0)
-	for n, reading := range r.Readings {
-		until := now
-		if n+1 < len(r.Readings) {
-			until = r.Readings[n+1].At
-		}
-		if gap := until.Sub(reading.At); gap > gapShown {
-			gaps++
-			longest = max(longest, gap)
-		}
-	}
-	if gaps > 0 {
+	if longest := r.LongestGap(now); longest > 0 {
 		held := "the last reading is taken to have lasted, by the cautious school"
 		if school == keep.Customary {
 			held = "what the fridge is set to is taken for it, by custom"
@@ -180,7 +166,7 @@ func (s *server) connectThermometer(*noInput) (Thermo, error) {
 // followFridge keeps what the thermometer reads until it is gone.
 func (s *server) followFridge(readings <-chan device.Temperature, nth int) {
 	for r := range readings {
-		if keep.NewRecord([]keep.Reading{{At: r.At, TempC: r.TempC}}, 0).Nonsense > 0 {
+		if !keep.IsOfAFridge(r.TempC) {
 			s.probe.mu.Lock()
 			s.probe.nonsense++
 			s.probe.mu.Unlock()

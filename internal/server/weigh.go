@@ -53,9 +53,16 @@ func usedOf(a kitchen.PlanAmount, w store.Weighing) *kitchen.Weighed {
 }
 
 // isWeighed tells whether an amount is one to put on the scale: what soaked
-// goes in whole, unless it is shared among loads.
+// goes in whole, unless it comes out of a bowl or is shared among loads; what
+// goes in to taste is weighed where the cook says so.
 func isWeighed(step kitchen.PlanStep, a kitchen.PlanAmount) bool {
-	return !a.Extra && !a.Soaked || a.Soaked && step.Loads > 1 || a.Soaked && step.Kind == string(plan.GetReady)
+	switch {
+	case a.Extra:
+		return false
+	case a.Soaked:
+		return step.Loads > 1 || step.Kind == string(plan.GetReady)
+	}
+	return true
 }
 
 // toWeigh is the first amount of a step that is still to be weighed; -1 where
