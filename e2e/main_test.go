@@ -74,9 +74,16 @@ func newStore(t testing.TB) *store.Store {
 
 func serve(t testing.TB, s *store.Store) string {
 	t.Helper()
+	return serveAs(t, server.Config{Store: s})
+}
+
+// serveAs serves with what else a kitchen is to be.
+func serveAs(t testing.TB, config server.Config) string {
+	t.Helper()
 	listener, err := net.Listen("tcp", "127.0.0.1:0")
 	require.NoError(t, err)
-	app := server.New(server.Config{Store: s, Now: time.Now, Web: web.Dist(), Log: slog.New(slog.DiscardHandler)})
+	config.Now, config.Web, config.Log = time.Now, web.Dist(), slog.New(slog.DiscardHandler)
+	app := server.New(config)
 	go func() { _ = app.Listener(listener, fiber.ListenConfig{DisableStartupMessage: true}) }()
 	t.Cleanup(func() { _ = app.ShutdownWithTimeout(time.Second) })
 	return "http://" + listener.Addr().String()

@@ -12,12 +12,13 @@ var version = "dev"
 
 const usage = `usage: plushladle COMMAND [flags]
 
-  serve    open the kitchen on this machine
-  demo     open the demo kitchen, on a copy that is thrown away
-  reckon   reckon a drink from a list of ingredients
-  backup   write everything in the kitchen as one JSON file
-  restore  put such a file in the place of everything there is
-  version  say which version this is
+  serve       open the kitchen on this machine
+  demo        open the demo kitchen, on a copy that is thrown away
+  reckon      reckon a drink from a list of ingredients
+  backup      write everything in the kitchen as one JSON file
+  restore     put such a file in the place of everything there is
+  passphrase  set what other devices show to come in
+  version     say which version this is
 
 plushladle COMMAND -h lists a command's flags.`
 
@@ -37,15 +38,17 @@ func run(args []string) int {
 	}
 	switch args[0] {
 	case "serve":
-		return serve(args[1:], os.Stdout, os.Stderr)
+		return serve(args[1:], os.Stdin, os.Stdout, os.Stderr)
 	case "demo":
-		return serveDemo(args[1:], os.Stdout, os.Stderr)
+		return serveDemo(args[1:], os.Stdin, os.Stdout, os.Stderr)
 	case "reckon":
 		return reckon(args[1:], os.Stdin, os.Stdout, os.Stderr)
 	case "backup":
 		return backUp(args[1:], os.Stdout, os.Stderr)
 	case "restore":
 		return restore(args[1:], os.Stdout, os.Stderr)
+	case "passphrase":
+		return setPassphrase(args[1:], os.Stdin, os.Stdout, os.Stderr)
 	case "version", "--version":
 		fmt.Println("plushladle", version)
 		return exitOK
@@ -53,6 +56,6 @@ func run(args []string) int {
 		fmt.Println(usage)
 		return exitOK
 	}
-	fmt.Fprintf(os.Stderr, "plushladle: there is no command %q; use serve, demo, reckon, backup, restore or version\n", args[0])
+	fmt.Fprintf(os.Stderr, "plushladle: there is no command %q; use serve, demo, reckon, backup, restore, passphrase or version\n", args[0])
 	return exitUsage
 }

@@ -12,6 +12,7 @@ import (
 	"os/signal"
 	"path/filepath"
 	"strings"
+	"sync"
 	"syscall"
 	"time"
 
@@ -52,7 +53,7 @@ func parseServeFlags(name string, args []string, stderr io.Writer) (*serveFlags,
 }
 
 // serve opens the kitchen until it is told to stop.
-func serve(args []string, stdout, stderr io.Writer) int {
+func serve(args []string, stdin io.Reader, stdout, stderr io.Writer) int {
 	f, err := parseServeFlags("serve", args, stderr)
 	if err == nil && f.data == "" {
 		f.data, err = defaultData()
@@ -60,29 +61,46 @@ func serve(args []string, stdout, stderr io.Writer) int {
 	if err != nil {
 		return refuse("serve", err, stderr)
 	}
-	return open(f, "serve", func(s *store.Store) error {
-		go copyDaily(s, f.data)
-		return nil
-	}, stdout, stderr)
+	return open(f, "serve", func(s *store.Store) (func(), error) { return keepCopies(s, f.data), nil }, stdin, stdout, stderr)
+}
+
+// keepCopies copies the kitchen daily, beside everything else, until it is told
+// to stop.
+func keepCopies(s *store.Store, path string) (stop func()) {
+	ctx, giveUp := context.WithCancel(context.Background())
+	var copying sync.WaitGroup
+	copying.Go(func() { copyDaily(ctx, s, path) })
+	return func() {
+		giveUp()
+		copying.Wait()
+	}
 }
 
 // lookForANewDay is how often it is looked whether a copy is due.
 const lookForANewDay = 10 * time.Minute
 
-// copyDaily keeps a copy of each day beside the kitchen, for a week. One that
-// cannot be written is said, and the kitchen stays open.
-func copyDaily(s *store.Store, path string) {
+// copyDaily keeps a copy of each day beside the kitchen, for a week, until ctx
+// is done. One that cannot be written is said, and the kitchen stays open.
+func copyDaily(ctx context.Context, s *store.Store, path string) {
 	for {
-		if err := s.CopyBeside(path); err != nil {
+		err := s.CopyBeside(ctx, path)
+		if ctx.Err() != nil {
+			return
+		}
+		if err != nil {
 			slog.Warn("the daily copy could not be written", "error", err)
 		}
-		time.Sleep(lookForANewDay)
+		select {
+		case <-ctx.Done():
+			return
+		case <-time.After(lookForANewDay):
+		}
 	}
 }
 
 // serveDemo opens the demo kitchen on a copy that is thrown away, unless a
 // file is named.
-func serveDemo(args []string, stdout, stderr io.Writer) int {
+func serveDemo(args []string, stdin io.Reader, stdout, stderr io.Writer) int {
 	f, err := parseServeFlags("demo", args, stderr)
 	if err != nil {
 		return refuse("demo", err, stderr)
@@ -95,7 +113,7 @@ func serveDemo(args []string, stdout, stderr io.Writer) int {
 		defer func() { _ = os.RemoveAll(folder) }()
 		f.data = filepath.Join(folder, "demo.db")
 	}
-	return open(f, "demo", fillIfEmpty, stdout, stderr)
+	return open(f, "demo", fillIfEmpty, stdin, stdout, stderr)
 }
 
 func refuse(name string, err error, stderr io.Writer) int {
@@ -115,15 +133,19 @@ func defaultData() (string, error) {
 	return filepath.Join(folder, "plushladle.db"), os.MkdirAll(folder, 0o700)
 }
 
-func fillIfEmpty(s *store.Store) error {
+func fillIfEmpty(s *store.Store) (func(), error) {
+	nothing := func() {}
 	drinks, err := s.Drinks()
 	if err != nil || len(drinks) > 0 {
-		return err
+		return nothing, err
 	}
-	return demo.Fill(s, time.Now())
+	return nothing, demo.Fill(s, time.Now())
 }
 
-func open(f *serveFlags, name string, prepare func(*store.Store) error, stdout, stderr io.Writer) int {
+// begin readies an open kitchen, and tells how to end what it began.
+type begin func(*store.Store) (end func(), err error)
+
+func open(f *serveFlags, name string, begin begin, stdin io.Reader, stdout, stderr io.Writer) int {
 	log := slog.New(slog.NewTextHandler(stderr, nil))
 	slog.SetDefault(log)
 	kitchen, err := store.Open(f.data, time.Now)
@@ -131,29 +153,50 @@ func open(f *serveFlags, name string, prepare func(*store.Store) error, stdout, 
 		return refuse(name, err, stderr)
 	}
 	defer func() { _ = kitchen.Close() }()
-	if prepare != nil {
-		if err := prepare(kitchen); err != nil {
-			return refuse(name, err, stderr)
-		}
+	beyond := isBeyond(f.listen)
+	if beyond {
+		err = needsPassphrase(kitchen, stdin, stderr)
 	}
+	if err != nil {
+		return refuse(name, err, stderr)
+	}
+	end, err := begin(kitchen)
+	if err != nil {
+		return refuse(name, err, stderr)
+	}
+	defer end()
 	listener, err := net.Listen("tcp", f.listen)
 	if err != nil {
 		return refuse(name, fmt.Errorf("cannot listen on %s: %w; name another address with --listen", f.listen, err), stderr)
 	}
-	app := server.New(server.Config{Store: kitchen, Now: time.Now, Web: web.Dist(), Hosts: hostsOf(f.listen), Log: log})
+	config := server.Config{Store: kitchen, Now: time.Now, Web: web.Dist(), Hosts: hostsOf(f.listen), Beyond: beyond, Log: log}
+	if beyond {
+		config.URL = ownURL(f.listen, listener.Addr())
+	}
+	app := server.New(config)
 	stop, cancel := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
 	defer cancel()
 	fmt.Fprintf(stdout, "Plush Ladle is open at http://%s\n", listener.Addr())
+	if config.URL != "" {
+		fmt.Fprintf(stdout, "Other devices find it, and show its passphrase, at %s\n", config.URL)
+	}
 	return listen(stop, app, listener, log)
 }
 
-// hostsOf are the names a browser may ask for when listening beyond loopback.
+// hostsOf are the names a browser may ask for when listening beyond loopback:
+// the one listened on, and this machine's own, which no page elsewhere can
+// take over.
 func hostsOf(listen string) []string {
+	var names []string
+	if own, err := os.Hostname(); err == nil && isBeyond(listen) {
+		own = strings.ToLower(own)
+		names = append(names, own, own+".local")
+	}
 	host, _, err := net.SplitHostPort(listen)
 	if err != nil || host == "" || net.ParseIP(host) != nil {
-		return nil
+		return names
 	}
-	return []string{strings.ToLower(host)}
+	return append(names, strings.ToLower(host))
 }
 
 // listen serves until stop is done, then lets running requests end.

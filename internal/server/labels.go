@@ -93,8 +93,8 @@ const glassML = 200.
 // qrPixels is how large a code's picture is: sharp in print at 25 mm.
 const qrPixels = 360
 
-// qr answers a bottle's code: its page at the address the kitchen was asked
-// under.
+// qr answers a bottle's code: its page at the address where other devices find
+// the kitchen, or else the one it was asked under.
 func (s *server) qr(c fiber.Ctx) error {
 	id, err := strconv.ParseInt(c.Params("id"), 10, 64)
 	if err != nil {
@@ -103,7 +103,11 @@ func (s *server) qr(c fiber.Ctx) error {
 	if _, err := s.store.Bottle(id); err != nil {
 		return fiber.ErrNotFound
 	}
-	code, err := qr.Encode(fmt.Sprintf("%s/shelf/%d", c.BaseURL(), id), qr.M, qr.Auto)
+	base := s.url
+	if base == "" {
+		base = c.BaseURL()
+	}
+	code, err := qr.Encode(fmt.Sprintf("%s/shelf/%d", base, id), qr.M, qr.Auto)
 	if err != nil {
 		return err
 	}

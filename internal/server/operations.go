@@ -43,6 +43,7 @@ func (s *server) register(api huma.API) {
 	operation(s, api, put, "/api/drinks/{id}/draft", "save-draft", "Save what is being worked on", s.saveDraft)
 	operation(s, api, post, "/api/drinks/{id}/versions", "keep-version", "Keep the draft as a version", s.keepVersion)
 	operation(s, api, post, "/api/drinks/{id}/batches", "make-batch", "Mark a batch made and bottle it", s.makeBatch)
+	s.registerEntry(api)
 	s.registerPantry(api)
 	s.registerFormulation(api)
 	s.registerPlan(api)

@@ -145,7 +145,7 @@ func (s *server) presentPlan(items []store.PlanItem) (Plan, error) {
 	if err != nil {
 		return Plan{}, err
 	}
-	p := Plan{Proved: true, Now: l.now, From: l.now, To: l.now, Items: []PlanItem{}, Quiet: []Stretch{}, Blender: []Stretch{}, Next: []NextStep{}, Bowls: []Bowl{}, Calendar: "/api/plan.ics"}
+	p := Plan{Proved: true, Now: l.now, From: l.now, To: l.now, Items: []PlanItem{}, Quiet: []Stretch{}, Blender: []Stretch{}, Next: []NextStep{}, Bowls: []Bowl{}, Calendar: calendarPath}
 	needs := map[string]float64{}
 	draws := map[int64][]plan.Draw{}
 	for _, item := range items {

@@ -13,6 +13,7 @@ import (
 
 // problem turns an error into an answer (RFC 9457) that names the field.
 func (s *server) problem(err error) error {
+	var said *huma.ErrorModel
 	var field *fault.Error
 	var conflict *store.Conflict
 	var empty *store.EmptyError
@@ -21,6 +22,8 @@ func (s *server) problem(err error) error {
 	switch {
 	case err == nil:
 		return nil
+	case errors.As(err, &said):
+		return said
 	case errors.As(err, &field):
 		return fieldProblem(field.Field, field.Message(), field.Value)
 	case errors.As(err, &conflict):

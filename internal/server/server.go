@@ -42,6 +42,11 @@ type Config struct {
 	// Hosts are the names, besides loopback ones and addresses, under which
 	// the kitchen may be asked for.
 	Hosts []string
+	// Beyond says that the kitchen is open beyond this machine, so that
+	// others have to show the passphrase.
+	Beyond bool
+	// URL is where other devices find it; empty where they cannot.
+	URL   string
 	Log   *slog.Logger
 	Scale device.Scale // nil for a stand-in
 	// Thermometer lies in the fridge; nil for a stand-in.
@@ -49,13 +54,15 @@ type Config struct {
 }
 
 type server struct {
-	store *store.Store
-	now   func() time.Time
-	log   *slog.Logger
-	known known
-	told  *changes
-	desk  *desk
-	probe *probe
+	store  *store.Store
+	now    func() time.Time
+	log    *slog.Logger
+	beyond bool
+	url    string
+	known  known
+	told   *changes
+	desk   *desk
+	probe  *probe
 }
 
 // New builds the app.
@@ -67,7 +74,7 @@ func New(c Config) *fiber.App {
 		ErrorHandler: problemHandler(c.Log),
 	})
 	app.Use(calmly(c.Log), guard(c.Hosts), headers)
-	s := &server{store: c.Store, now: c.Now, log: c.Log, told: newChanges(), desk: newDesk(c.Scale), probe: &probe{meter: c.Thermometer}}
+	s := &server{store: c.Store, now: c.Now, log: c.Log, beyond: c.Beyond, url: c.URL, told: newChanges(), desk: newDesk(c.Scale), probe: &probe{meter: c.Thermometer}}
 	if c.Scale == nil {
 		s.desk.scale = device.NewStandIn(1, uint64(c.Now().UnixNano()))
 	}
@@ -75,13 +82,18 @@ func New(c Config) *fiber.App {
 		s.probe.meter = device.NewStandInFridge(formula.DefaultFridgeC, usualRoomC, uint64(c.Now().UnixNano()))
 	}
 	app.Hooks().OnPreShutdown(s.close)
+	for _, limit := range fewTries(c.Log) {
+		app.Post(signInPath, limit)
+		app.Put(phrasePath, limit)
+	}
+	app.Use("/api", s.gate(c.Beyond))
 	s.register(NewAPI(app))
-	app.Get("/api/plan.ics", s.calendar)
+	app.Get(calendarPath, s.calendar)
 	app.Get("/api/changes", s.told.stream)
 	app.Get("/api/thermometer.csv", s.temperaturesCSV)
 	app.Get("/api/backup.json", s.backup)
 	app.Get("/api/bottles/:id/qr.png", s.qr)
-	app.Get("/api/ready", func(c fiber.Ctx) error { return c.SendStatus(http.StatusNoContent) })
+	app.Get(readyPath, func(c fiber.Ctx) error { return c.SendStatus(http.StatusNoContent) })
 	app.All("/api/*", func(fiber.Ctx) error { return fiber.NewError(http.StatusNotFound, "there is nothing at this address") })
 	// Only the front end is compressed: the answers of a kitchen nearby are
 	// small, and packing them takes longer than sending them.

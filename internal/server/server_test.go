@@ -20,6 +20,9 @@ import (
 	"plushladle/internal/store"
 )
 
+// page stands for the built front end.
+var page = fstest.MapFS{"index.html": {Data: []byte("<p>page</p>")}, "assets/app-1.js": {Data: []byte("1")}, "ladle.svg": {Data: []byte("<svg/>")}}
+
 // client makes requests of a kitchen of its own.
 type client struct {
 	t     testing.TB
@@ -39,9 +42,8 @@ func newClient(t testing.TB) *client {
 	require.NoError(t, err)
 	t.Cleanup(func() { _ = s.Close() })
 	c.store, c.log = s, slog.New(slog.NewTextHandler(&c.logs, nil))
-	web := fstest.MapFS{"index.html": {Data: []byte("<p>page</p>")}, "assets/app-1.js": {Data: []byte("1")}, "ladle.svg": {Data: []byte("<svg/>")}}
 	c.scale = &scripted{}
-	c.app = New(Config{Store: s, Now: clock, Web: web, Hosts: []string{"galley.local"}, Log: c.log, Scale: c.scale})
+	c.app = New(Config{Store: s, Now: clock, Web: page, Hosts: []string{"galley.local"}, Log: c.log, Scale: c.scale})
 	return c
 }
 

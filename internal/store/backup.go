@@ -2,6 +2,7 @@ package store
 
 import (
 	"bytes"
+	"context"
 	"encoding/json"
 	"errors"
 	"fmt"
@@ -147,15 +148,20 @@ func replace(tx *gorm.DB, table string, rows []json.RawMessage) error {
 const copiesKept = 7
 
 // CopyBeside writes today's copy of the kitchen's file beside it, where there
-// is none yet, and takes away those older than a week.
-func (s *Store) CopyBeside(path string) error {
+// is none yet, and takes away those older than a week. It is given up when ctx
+// is done.
+func (s *Store) CopyBeside(ctx context.Context, path string) error {
 	today := copyName(path, s.now())
 	if _, err := os.Stat(today); err == nil {
 		return nil
 	}
 	half := today + ".part"
+	defer func() { _, _ = os.Remove(half), os.Remove(half+"-journal") }()
 	_ = os.Remove(half)
-	if err := s.db.Exec("VACUUM INTO ?", half).Error; err != nil {
+	if err := checkNewFile(half); err != nil { // for its owner's eyes only, like the kitchen
+		return err
+	}
+	if err := s.db.WithContext(ctx).Exec("VACUUM INTO ?", half).Error; err != nil {
 		return err
 	}
 	if err := os.Rename(half, today); err != nil { // a copy is there whole or not at all
@@ -165,7 +171,7 @@ func (s *Store) CopyBeside(path string) error {
 	if err != nil {
 		return err
 	}
-	copies = slices.DeleteFunc(copies, func(name string) bool { return strings.HasSuffix(name, ".part") })
+	copies = slices.DeleteFunc(copies, func(name string) bool { return strings.Contains(name, ".part") })
 	slices.Sort(copies)
 	for len(copies) > copiesKept {
 		if err := os.Remove(copies[0]); err != nil {

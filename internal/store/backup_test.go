@@ -91,8 +91,8 @@ func TestADailyCopyIsKeptForAWeek(t *testing.T) {
 	require.NoError(t, err)
 	defer func() { _ = s.Close() }()
 	for range 10 {
-		require.NoError(t, s.CopyBeside(path))
-		require.NoError(t, s.CopyBeside(path), "twice a day is once")
+		require.NoError(t, s.CopyBeside(t.Context(), path))
+		require.NoError(t, s.CopyBeside(t.Context(), path), "twice a day is once")
 		_, err = s.StartDrink(now.String(), kitchen.New("us"))
 		require.NoError(t, err)
 		now = now.AddDate(0, 0, 1)

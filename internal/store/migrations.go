@@ -175,6 +175,18 @@ var migrations = []*gormigrate.Migration{
 			state TEXT NOT NULL,
 			ended_why TEXT NOT NULL)`,
 	)},
+	{ID: "0008-devices", Migrate: statements(
+		`CREATE TABLE passphrases (
+			id INTEGER PRIMARY KEY CHECK (id = 1),
+			hash TEXT NOT NULL)`,
+		`CREATE TABLE devices (
+			id INTEGER PRIMARY KEY AUTOINCREMENT,
+			name TEXT NOT NULL,
+			calendar BOOLEAN NOT NULL,
+			token_hash TEXT NOT NULL UNIQUE,
+			signed_in DATETIME NOT NULL,
+			seen DATETIME NOT NULL)`,
+	)},
 }
 
 func inTurn(all ...gormigrate.MigrateFunc) gormigrate.MigrateFunc {

@@ -227,3 +227,19 @@ type Drinker struct {
 	Name    string
 	Drinker kitchen.Drinker `gorm:"serializer:json"`
 }
+
+// Passphrase lets devices in from beyond this machine.
+type Passphrase struct {
+	ID   int64 `gorm:"primaryKey"` // there is one
+	Hash string
+}
+
+// Device was let in with the passphrase.
+type Device struct {
+	ID        int64 `gorm:"primaryKey"`
+	Name      string
+	Calendar  bool   // it may read the plan's calendar, and nothing else
+	TokenHash string // of what it shows each time
+	SignedIn  time.Time
+	Seen      time.Time // to the hour
+}

@@ -1,10 +1,21 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { MutationCache, QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
+import { Refused } from './api/client'
 import { App } from './app/App'
 import './styles.css'
 
-const client = new QueryClient({ defaultOptions: { queries: { retry: 1, staleTime: 5_000 } } })
+/** Whatever is refused to a device that was signed out has the kitchen itself asked again, which says so. */
+const noticeSignedOut = (error: Error, isKitchen: boolean) => {
+  const signedOut = error instanceof Refused && error.status === 401
+  if (signedOut && !isKitchen) client.invalidateQueries({ queryKey: ['kitchen'] })
+}
+
+const client = new QueryClient({
+  defaultOptions: { queries: { retry: 1, staleTime: 5_000 } },
+  queryCache: new QueryCache({ onError: (error, query) => noticeSignedOut(error, query.queryKey[0] === 'kitchen') }),
+  mutationCache: new MutationCache({ onError: (error) => noticeSignedOut(error, false) }),
+})
 
 const root = document.getElementById('root')
 if (root) {

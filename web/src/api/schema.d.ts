@@ -209,6 +209,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calendar-keys": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** An address for a calendar */
+        post: operations["add-calendar-key"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/comparisons": {
         parameters: {
             query?: never;
@@ -238,6 +255,40 @@ export interface paths {
         /** The drink in a cup of coffee, a glass, or over ice */
         post: operations["serve"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who may come in */
+        get: operations["devices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Sign a device out */
+        delete: operations["revoke-device"];
         options?: never;
         head?: never;
         patch?: never;
@@ -650,6 +701,23 @@ export interface paths {
         get?: never;
         /** Say how much there is of an ingredient */
         put: operations["set-stock"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/passphrase": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Set the passphrase, and sign other devices out */
+        put: operations["set-passphrase"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1095,6 +1163,40 @@ export interface paths {
         get: operations["shelf"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sign-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Show the passphrase, once */
+        post: operations["sign-in"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sign-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Be forgotten */
+        post: operations["sign-out"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1550,6 +1652,11 @@ export interface components {
             freshWater: boolean;
             fridge: boolean;
         };
+        CalendarKey: {
+            /** @description in full where other devices find the kitchen; else from its root */
+            address: string;
+            devices: components["schemas"]["Devices"];
+        };
         Caution: {
             code: string;
             /** Format: double */
@@ -1626,6 +1733,30 @@ export interface components {
              * @description of the drink; 0 for a serving
              */
             spoonML: number;
+        };
+        DeviceFigure: {
+            /** @description it reads the plan's calendar and nothing else */
+            calendar: boolean;
+            /** Format: int64 */
+            id: number;
+            name: string;
+            /**
+             * Format: date-time
+             * @description to the hour
+             */
+            seen: string;
+            /** Format: date-time */
+            signedIn: string;
+            /** @description it is the one that asks */
+            this: boolean;
+        };
+        Devices: {
+            /** @description whoever asks sits at that machine */
+            atHome: boolean;
+            /** @description the kitchen is open beyond its own machine */
+            beyond: boolean;
+            devices: components["schemas"]["DeviceFigure"][];
+            hasPassphrase: boolean;
         };
         Dial: {
             band: string;
@@ -2211,6 +2342,11 @@ export interface components {
             readyBy: string;
             /** @description begun at once, and ready as soon as it can be */
             startNow?: boolean;
+        };
+        NewPassphrase: {
+            /** @description the one so far; not asked for at the machine itself */
+            current: string;
+            passphrase: string;
         };
         NewTimer: {
             /**
@@ -2856,6 +2992,11 @@ export interface components {
             /** Format: double */
             totalML: number;
         };
+        SignIn: {
+            /** @description what the cook calls it */
+            device: string;
+            passphrase: string;
+        };
         SoakFigure: {
             /** Format: double */
             idealH: number;
@@ -3218,6 +3359,7 @@ export type Bottling = components['schemas']['Bottling'];
 export type Bought = components['schemas']['Bought'];
 export type Bowl = components['schemas']['Bowl'];
 export type BowlChange = components['schemas']['BowlChange'];
+export type CalendarKey = components['schemas']['CalendarKey'];
 export type Caution = components['schemas']['Caution'];
 export type ChillFigure = components['schemas']['ChillFigure'];
 export type Compared = components['schemas']['Compared'];
@@ -3225,6 +3367,8 @@ export type ComparedFigure = components['schemas']['ComparedFigure'];
 export type Comparison = components['schemas']['Comparison'];
 export type CostFigure = components['schemas']['CostFigure'];
 export type Cup = components['schemas']['Cup'];
+export type DeviceFigure = components['schemas']['DeviceFigure'];
+export type Devices = components['schemas']['Devices'];
 export type Dial = components['schemas']['Dial'];
 export type Done = components['schemas']['Done'];
 export type Draft = components['schemas']['Draft'];
@@ -3264,6 +3408,7 @@ export type NewBottle = components['schemas']['NewBottle'];
 export type NewBowl = components['schemas']['NewBowl'];
 export type NewDrink = components['schemas']['NewDrink'];
 export type NewItem = components['schemas']['NewItem'];
+export type NewPassphrase = components['schemas']['NewPassphrase'];
 export type NewTimer = components['schemas']['NewTimer'];
 export type NextStep = components['schemas']['NextStep'];
 export type Nothing = components['schemas']['Nothing'];
@@ -3302,6 +3447,7 @@ export type Rung = components['schemas']['Rung'];
 export type ScaleNow = components['schemas']['ScaleNow'];
 export type Second = components['schemas']['Second'];
 export type Shelf = components['schemas']['Shelf'];
+export type SignIn = components['schemas']['SignIn'];
 export type SoakFigure = components['schemas']['SoakFigure'];
 export type Split = components['schemas']['Split'];
 export type SplitDrink = components['schemas']['SplitDrink'];
@@ -3770,6 +3916,35 @@ export interface operations {
             };
         };
     };
+    "add-calendar-key": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalendarKey"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     compare: {
         parameters: {
             query?: never;
@@ -3823,6 +3998,66 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["InTheCup"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    devices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Devices"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "revoke-device": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Devices"];
                 };
             };
             /** @description Error */
@@ -4814,6 +5049,39 @@ export interface operations {
             };
         };
     };
+    "set-passphrase": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPassphrase"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Devices"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     paste: {
         parameters: {
             query?: never;
@@ -5711,6 +5979,70 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Shelf"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "sign-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SignIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Set-Cookie"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Nothing"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "sign-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Set-Cookie"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Nothing"];
                 };
             };
             /** @description Error */

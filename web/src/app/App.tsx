@@ -1,11 +1,14 @@
 import { lazy, Suspense, useEffect, useState } from 'react'
 import { Redirect, Route, Switch, useLocation } from 'wouter'
+import { Refused } from '../api/client'
 import { useKitchen } from '../api/hooks'
+import { Dialog } from '../ui/Dialog'
 import { Bench, LastDrink } from '../views/bench/Bench'
 import { Shelf } from '../views/shelf/Shelf'
 import { Alarm } from './Alarm'
 import { Header } from './Header'
 import { KeysDialog, useViewKeys } from './keys'
+import { SignIn, SignInForm } from './SignIn'
 
 const Pantry = lazy(() => import('../views/pantry/Pantry').then((m) => ({ default: m.Pantry })))
 const PlanView = lazy(() => import('../views/plan/Plan').then((m) => ({ default: m.PlanView })))
@@ -34,6 +37,8 @@ export function App() {
   const isCooking = at.startsWith('/cook')
   useTheme(kitchen.data?.theme)
   useViewKeys(() => showKeys(true))
+  const isLocked = kitchen.error instanceof Refused && kitchen.error.status === 401
+  if (isLocked && !kitchen.data) return <SignIn />
   return (
     <div className="mx-auto flex min-h-dvh max-w-[1280px] flex-col px-3 pb-4 sm:px-7">
       {!isCooking && <Header onShowKeys={() => showKeys(true)} />}
@@ -78,6 +83,11 @@ export function App() {
         </Route>
       </Switch>
       <KeysDialog open={keysShown} onClose={() => showKeys(false)} />
+      {isLocked && (
+        <Dialog title="This device was signed out" intro="What you were at stays here below." onClose={() => undefined}>
+          <SignInForm />
+        </Dialog>
+      )}
     </div>
   )
 }

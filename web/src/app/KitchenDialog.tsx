@@ -7,6 +7,7 @@ import { Dialog } from '../ui/Dialog'
 import { Field } from '../ui/Field'
 import { Select } from '../ui/Select'
 import { systems } from './choices'
+import { Devices } from './Devices'
 
 const schools = [
   { value: 'cautious', label: 'Cautious' },
@@ -25,6 +26,7 @@ export function KitchenDialog({ onClose }: { onClose: () => void }) {
   return (
     <Dialog open onClose={onClose} title="Kitchen" intro="How this kitchen measures, chills and keeps.">
       <KitchenForm now={kitchen.data} onClose={onClose} />
+      <Devices />
     </Dialog>
   )
 }

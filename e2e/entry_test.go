@@ -1,0 +1,81 @@
+//go:build e2e
+
+package e2e
+
+import (
+	"net/http/httptest"
+	"net/http/httputil"
+	"net/url"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/require"
+
+	"plushladle/internal/demo"
+	"plushladle/internal/passphrase"
+	"plushladle/internal/server"
+)
+
+const kitchenWords = "fourteen rowers on the porch"
+
+// lockedKitchen is the demo kitchen open beyond its machine: its address at
+// home, and one where requests arrive as from elsewhere.
+func lockedKitchen(t testing.TB) (home, elsewhere string) {
+	t.Helper()
+	s := newStore(t)
+	require.NoError(t, demo.Fill(s, time.Now()))
+	hash, err := passphrase.Hash(kitchenWords)
+	require.NoError(t, err)
+	require.NoError(t, s.SetPassphrase(hash, 0))
+	home = serveAs(t, server.Config{Store: s, Beyond: true})
+	at, err := url.Parse(home)
+	require.NoError(t, err)
+	passOn := httptest.NewServer(&httputil.ReverseProxy{Rewrite: func(r *httputil.ProxyRequest) {
+		r.SetURL(at)
+		r.SetXForwarded()
+		r.Out.Host = r.In.Host
+	}})
+	t.Cleanup(passOn.Close)
+	return home, passOn.URL
+}
+
+// A phone comes in with the passphrase, is listed, and is signed out from the
+// kitchen's own machine, where nobody is asked.
+func TestADeviceSignsInAndIsSignedOut(t *testing.T) {
+	t.Parallel()
+	home, elsewhere := lockedKitchen(t)
+	phone := visit(t, elsewhere)
+	phone.expects("401")
+	phone.expects("403")
+	phone.open("/shelf/1")
+	phone.sees("Come into the kitchen")
+	phone.seesNot("Pecan flask creamer")
+	require.Empty(t, axeFaults(phone))
+	phone.fill("The kitchen’s passphrase", "not the words")
+	phone.fill("What this device is called", "The phone by the stove")
+	phone.click("button", "Sign in")
+	phone.sees("That is not this kitchen's passphrase")
+	phone.fill("The kitchen’s passphrase", kitchenWords)
+	phone.click("button", "Sign in")
+	phone.sees("bottle 1")
+
+	desk := visit(t, home)
+	desk.expects("422")
+	desk.click("button", "Kitchen")
+	desk.sees("The phone by the stove, signed in")
+	require.Empty(t, axeFaults(desk))
+	desk.fill("Another passphrase", "short")
+	desk.click("button", "Change the passphrase")
+	desk.sees("it is too short; use 8 to 200 characters")
+	desk.click("button", "Make a calendar address")
+	desk.sees("/api/plan.ics?key=")
+	desk.click("button", "Sign out The phone by the stove")
+	desk.seesNot("The phone by the stove, signed in")
+
+	phone.click("button", "Take the last pour back") // the first thing it does then
+	phone.sees("This device was signed out")
+	phone.fill("The kitchen’s passphrase", kitchenWords)
+	phone.click("button", "Sign in")
+	phone.seesNot("This device was signed out")
+	phone.sees("bottle 1")
+}

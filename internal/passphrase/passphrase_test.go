@@ -1,0 +1,45 @@
+package passphrase
+
+import (
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+func TestOnlyTheWordsThemselvesMatch(t *testing.T) {
+	t.Parallel()
+	hash, err := Hash("lock gate crème")
+	require.NoError(t, err)
+	assert.True(t, strings.HasPrefix(hash, "$argon2id$v=19$m=19456,t=2,p=1$"), "RFC 9106's function, and its cost beside it: %s", hash)
+	assert.NotContains(t, hash, "lock")
+	other, err := Hash("lock gate crème")
+	require.NoError(t, err)
+	assert.NotEqual(t, hash, other, "a salt of its own each time")
+
+	assert.True(t, Matches("lock gate crème", hash))
+	assert.True(t, Matches(" lock gate cre\u0300me\n", hash), "typed with another keyboard, and a blank after it")
+	for _, wrong := range []string{"", "lock gate creme", "Lock gate crème", "lock gate crème 2", strings.Repeat("lock gate crème", 100_000)} {
+		assert.False(t, Matches(wrong, hash))
+	}
+	assert.False(t, Matches("lock gate crème", "not a hash"))
+}
+
+func TestWhatWillDo(t *testing.T) {
+	t.Parallel()
+	tests := []struct {
+		text, wrong string
+	}{
+		{"", "too short"}, {"       ladle       ", "too short"}, {"sevench", "too short"}, {"eightcha", ""},
+		{"rowers at the lock", ""}, {strings.Repeat("ø", most), ""}, {strings.Repeat("ø", most+1), "too long"},
+	}
+	for _, tt := range tests {
+		err := Check(tt.text)
+		if tt.wrong == "" {
+			assert.NoError(t, err, tt.text)
+			continue
+		}
+		assert.ErrorContains(t, err, tt.wrong, tt.text)
+	}
+}
