@@ -6,7 +6,6 @@ import (
 	"fmt"
 	"io"
 	"os"
-	"path/filepath"
 	"time"
 
 	"plushladle/internal/store"
@@ -46,11 +45,7 @@ func backUp(args []string, stdout, stderr io.Writer) int {
 		return refuse("backup", err, stderr)
 	}
 	defer func() { _ = kitchen.Close() }()
-	out, err := kitchen.Backup()
-	if err == nil {
-		err = writeWhole(file, out)
-	}
-	if err != nil {
+	if err := store.WriteWhole(file, kitchen.Backup); err != nil {
 		return refuse("backup", err, stderr)
 	}
 	fmt.Fprintf(stdout, "all of it is in %s\n", file)
@@ -64,49 +59,20 @@ func restore(args []string, stdout, stderr io.Writer) int {
 	if err != nil {
 		return refuse("restore", err, stderr)
 	}
-	in, err := os.ReadFile(file)
+	in, err := os.Open(file)
 	if err != nil {
 		return refuse("restore", fmt.Errorf("cannot read %s; name a backup that is there", file), stderr)
 	}
+	defer func() { _ = in.Close() }()
 	kitchen, err := store.Open(data, time.Now)
 	if err != nil {
 		return refuse("restore", err, stderr)
 	}
 	defer func() { _ = kitchen.Close() }()
-	before, err := kitchen.Backup()
+	kept, err := kitchen.RestoreKeeping(in)
 	if err != nil {
-		return refuse("restore", err, stderr)
-	}
-	kept := data + ".before-restore.json"
-	if err := writeWhole(kept, before); err != nil {
-		return refuse("restore", err, stderr)
-	}
-	if err := kitchen.Restore(in); err != nil {
 		return refuse("restore", fmt.Errorf("%s was not restored, and nothing was changed: %w", file, err), stderr)
 	}
 	fmt.Fprintf(stdout, "%s is restored; what was there before is in %s\n", file, kept)
 	return exitOK
-}
-
-// writeWhole writes a file so that it is there whole or not at all.
-func writeWhole(file string, data []byte) error {
-	part, err := os.CreateTemp(filepath.Dir(file), ".plushladle-*")
-	if err != nil {
-		return fmt.Errorf("cannot write %s: its folder does not exist or cannot be written", file)
-	}
-	defer func() { _ = os.Remove(part.Name()) }()
-	_, err = part.Write(data)
-	if err == nil {
-		err = part.Sync()
-	}
-	if closed := part.Close(); err == nil {
-		err = closed
-	}
-	if err == nil {
-		err = os.Rename(part.Name(), file)
-	}
-	if err != nil {
-		return fmt.Errorf("cannot write %s: %w", file, err)
-	}
-	return nil
 }

@@ -139,6 +139,48 @@ func TestPoursAndMovesOutliveKills(t *testing.T) {
 	assert.LessOrEqual(t, made, acknowledged+kills, "and nothing is there twice")
 }
 
+// A disk that really is full is said, loses nothing and is got over.
+func TestAFullDiskIsSaidAndGotOver(t *testing.T) {
+	t.Parallel()
+	disk := t.TempDir()
+	if err := syscall.Mount("tmpfs", disk, "tmpfs", 0, "size=8m"); err != nil {
+		t.Skip("a small disk cannot be mounted here: ", err)
+	}
+	t.Cleanup(func() { _ = syscall.Unmount(disk, syscall.MNT_DETACH) })
+	ballast := filepath.Join(disk, "ballast")
+	data := filepath.Join(disk, "kitchen.db")
+	o := openKitchen(t, "demo", "--data", data)
+	_, before := o.call("GET", "/api/bottles/1/story", "")
+	file, err := os.Create(ballast)
+	require.NoError(t, err)
+	for size := 64 << 10; size > 0; size /= 2 { // until nothing more goes in
+		for err = nil; err == nil; {
+			_, err = file.Write(make([]byte, size))
+		}
+	}
+	require.NoError(t, file.Close())
+	status, answer := 0, ""
+	for range 3000 {
+		if status, answer = o.call("POST", "/api/bottles/1/move", `{"place":"door"}`); status != http.StatusOK {
+			break
+		}
+		if status, answer = o.call("POST", "/api/bottles/1/move", `{"place":"fridge"}`); status != http.StatusOK {
+			break
+		}
+	}
+	assert.Equal(t, http.StatusInsufficientStorage, status)
+	assert.Contains(t, answer, "no room left")
+	status, _ = o.call("GET", "/api/shelf", "")
+	assert.Equal(t, http.StatusOK, status, "reading goes on")
+	require.NoError(t, os.Remove(ballast))
+	status, answer = o.call("POST", "/api/bottles/1/pours", `{"ml":1}`)
+	assert.Equal(t, http.StatusOK, status, answer)
+	require.NoError(t, o.cmd.Process.Signal(syscall.SIGKILL))
+	_ = o.cmd.Wait()
+	_, after := openKitchen(t, "demo", "--data", data).call("GET", "/api/bottles/1/story", "")
+	assert.Equal(t, strings.Count(before, "poured")+1, strings.Count(after, "poured"))
+}
+
 // tries makes a request that a kill may cut off, and tells whether it was
 // acknowledged.
 func (o *opened) tries(path, body string) bool {

@@ -61,15 +61,15 @@ func serve(args []string, stdin io.Reader, stdout, stderr io.Writer) int {
 	if err != nil {
 		return refuse("serve", err, stderr)
 	}
-	return open(f, "serve", func(s *store.Store) (func(), error) { return keepCopies(s, f.data), nil }, stdin, stdout, stderr)
+	return open(f, "serve", func(s *store.Store) (func(), error) { return keepCopies(s), nil }, stdin, stdout, stderr)
 }
 
 // keepCopies copies the kitchen daily, beside everything else, until it is told
 // to stop.
-func keepCopies(s *store.Store, path string) (stop func()) {
+func keepCopies(s *store.Store) (stop func()) {
 	ctx, giveUp := context.WithCancel(context.Background())
 	var copying sync.WaitGroup
-	copying.Go(func() { copyDaily(ctx, s, path) })
+	copying.Go(func() { copyDaily(ctx, s) })
 	return func() {
 		giveUp()
 		copying.Wait()
@@ -81,9 +81,9 @@ const lookForANewDay = 10 * time.Minute
 
 // copyDaily keeps a copy of each day beside the kitchen, for a week, until ctx
 // is done. One that cannot be written is said, and the kitchen stays open.
-func copyDaily(ctx context.Context, s *store.Store, path string) {
+func copyDaily(ctx context.Context, s *store.Store) {
 	for {
-		err := s.CopyBeside(ctx, path)
+		err := s.CopyBeside(ctx)
 		if ctx.Err() != nil {
 			return
 		}

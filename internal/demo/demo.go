@@ -10,6 +10,7 @@ import (
 	"io"
 	"log/slog"
 	"net/http"
+	"slices"
 	"strings"
 	"testing/fstest"
 	"time"
@@ -129,7 +130,7 @@ func (c *cook) fridgeTrace() {
 		}
 	}
 	var file strings.Builder
-	if err := exchange.WriteTemperatures(&file, readings); err != nil && c.err == nil {
+	if err := exchange.WriteTemperatures(&file, slices.Values(readings)); err != nil && c.err == nil {
 		c.err = err
 	}
 	c.call(http.MethodPost, "/api/thermometer/readings", server.TemperatureFile{CSV: file.String()}, nil)

@@ -4,6 +4,7 @@ import (
 	"encoding/csv"
 	"errors"
 	"io"
+	"iter"
 	"math"
 	"strconv"
 	"strings"
@@ -27,13 +28,13 @@ type Refused struct {
 var temperatureHead = []string{"time", "temp_c"}
 
 // WriteTemperatures writes readings as CSV (RFC 4180): time (RFC 3339, UTC)
-// and °C.
-func WriteTemperatures(w io.Writer, readings []Temperature) error {
+// and °C. They are taken one by one, as there may be years of them.
+func WriteTemperatures(w io.Writer, readings iter.Seq[Temperature]) error {
 	out := csv.NewWriter(w)
 	if err := out.Write(temperatureHead); err != nil {
 		return err
 	}
-	for _, r := range readings {
+	for r := range readings {
 		if err := out.Write([]string{r.At.UTC().Format(time.RFC3339), strconv.FormatFloat(r.TempC, 'f', -1, 64)}); err != nil {
 			return err
 		}

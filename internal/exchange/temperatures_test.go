@@ -2,6 +2,7 @@ package exchange
 
 import (
 	"math"
+	"slices"
 	"strings"
 	"testing"
 	"time"
@@ -15,7 +16,7 @@ func TestTemperaturesOutAndInAgain(t *testing.T) {
 	at := time.Date(2026, 11, 24, 15, 0, 0, 0, time.UTC)
 	readings := []Temperature{{at, 4.1}, {at.Add(time.Minute), -2}, {at.Add(2 * time.Minute), 7}}
 	var b strings.Builder
-	require.NoError(t, WriteTemperatures(&b, readings))
+	require.NoError(t, WriteTemperatures(&b, slices.Values(readings)))
 	again, refused := ReadTemperatures(b.String(), time.UTC)
 	assert.Equal(t, readings, again)
 	assert.Empty(t, refused)

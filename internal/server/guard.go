@@ -1,9 +1,11 @@
 package server
 
 import (
+	"bytes"
 	"crypto/rand"
 	"encoding/hex"
 	"fmt"
+	"io"
 	"log/slog"
 	"net"
 	"net/http"
@@ -13,6 +15,7 @@ import (
 	"strings"
 
 	"github.com/gofiber/fiber/v3"
+	"github.com/valyala/fasthttp"
 )
 
 // guard keeps other web pages from driving a local kitchen: the Host must be
@@ -50,6 +53,51 @@ func sameOrigin(origin, host string) bool {
 	}
 	u, err := url.Parse(origin)
 	return err == nil && strings.EqualFold(u.Host, host)
+}
+
+// within refuses bodies that are too large before they are read: they have to
+// state their length, and not be packed, so that little cannot swell to much.
+func within(c fiber.Ctx) error {
+	length := c.Request().Header.ContentLength()
+	switch {
+	case c.Method() == http.MethodGet || c.Method() == http.MethodHead:
+		return c.Next()
+	case length < 0:
+		return closing(c, fiber.NewError(http.StatusLengthRequired, "the request does not say how long it is"))
+	case c.Get("Content-Encoding") != "":
+		return closing(c, fiber.NewError(http.StatusUnsupportedMediaType, "packed requests are not taken"))
+	case length > bodyLimit && c.Path() != restorePath:
+		return closing(c, fiber.NewError(http.StatusRequestEntityTooLarge, "the request is larger than 512 kB"))
+	}
+	return c.Next()
+}
+
+// beforeBody sets, by a request's head, how much of its body is read before it
+// is looked at: nothing of what within refuses, and little of what is taken as
+// it comes in. A backup may take its time.
+func beforeBody(head *fasthttp.RequestHeader) fasthttp.RequestConfig {
+	isRestore := string(head.Method()) == http.MethodPost && string(head.RequestURI()) == restorePath
+	switch {
+	case isRestore && head.ContentLength() <= restoreLimit:
+		return fasthttp.RequestConfig{MaxRequestBodySize: 1, ReadTimeout: restoreTime}
+	case head.ContentLength() > bodyLimit:
+		return fasthttp.RequestConfig{MaxRequestBodySize: 1}
+	}
+	return fasthttp.RequestConfig{}
+}
+
+// closing gives up the connection, so that the rest of the body is not read.
+func closing(c fiber.Ctx, err error) error {
+	c.Response().SetConnectionClose()
+	return err
+}
+
+// bodyOf is a request's body, as it comes in.
+func bodyOf(c fiber.Ctx) io.Reader {
+	if stream := c.RequestCtx().RequestBodyStream(); stream != nil {
+		return stream
+	}
+	return bytes.NewReader(c.Request().Body())
 }
 
 // headers are set on every answer. Radix positions its panels with style

@@ -50,6 +50,9 @@ func (s *server) problem(err error) error {
 		return huma.Error404NotFound("It is not there any more; it may have been removed in another tab.")
 	}
 	s.log.Error("operation failed", "error", err)
+	if store.IsFull(err) {
+		return huma.NewError(http.StatusInsufficientStorage, "There is no room left on the kitchen's disk; nothing was changed. Make room and try again.")
+	}
 	return huma.NewError(http.StatusInternalServerError, "The kitchen could not keep that; nothing was changed. Try again.")
 }
 

@@ -68,12 +68,13 @@ type server struct {
 // New builds the app.
 func New(c Config) *fiber.App {
 	app := fiber.New(fiber.Config{
-		AppName: "Plush Ladle", BodyLimit: bodyLimit,
+		AppName: "Plush Ladle", BodyLimit: bodyLimit, StreamRequestBody: true,
 		ReadBufferSize: bufferSize, WriteBufferSize: bufferSize,
 		ReadTimeout: readTimeout, WriteTimeout: writeTimeout, IdleTimeout: idleTimeout,
 		ErrorHandler: problemHandler(c.Log),
 	})
-	app.Use(calmly(c.Log), guard(c.Hosts), headers)
+	app.Server().HeaderReceived = beforeBody
+	app.Use(calmly(c.Log), headers, guard(c.Hosts), within)
 	s := &server{store: c.Store, now: c.Now, log: c.Log, beyond: c.Beyond, url: c.URL, told: newChanges(), desk: newDesk(c.Scale), probe: &probe{meter: c.Thermometer}}
 	if c.Scale == nil {
 		s.desk.scale = device.NewStandIn(1, uint64(c.Now().UnixNano()))
@@ -92,6 +93,7 @@ func New(c Config) *fiber.App {
 	app.Get("/api/changes", s.told.stream)
 	app.Get("/api/thermometer.csv", s.temperaturesCSV)
 	app.Get("/api/backup.json", s.backup)
+	app.Post(restorePath, s.restore)
 	app.Get("/api/bottles/:id/qr.png", s.qr)
 	app.Get(readyPath, func(c fiber.Ctx) error { return c.SendStatus(http.StatusNoContent) })
 	app.All("/api/*", func(fiber.Ctx) error { return fiber.NewError(http.StatusNotFound, "there is nothing at this address") })
@@ -143,14 +145,14 @@ func problemHandler(log *slog.Logger) fiber.ErrorHandler {
 		status, detail := http.StatusInternalServerError, "something went wrong in the kitchen; try again"
 		var fiberError *fiber.Error
 		var panicked *panicError
+		var said *huma.ErrorModel
 		switch {
+		case errors.As(err, &said):
+			return c.Status(said.Status).JSON(said, "application/problem+json")
 		case errors.As(err, &panicked):
 			detail += " (fault " + panicked.id + ")"
 		case errors.As(err, &fiberError):
 			status, detail = fiberError.Code, fiberError.Message
-		}
-		if status == http.StatusRequestEntityTooLarge {
-			detail = "the request is larger than 512 kB"
 		}
 		if status >= http.StatusInternalServerError {
 			log.Error("request failed", "method", c.Method(), "path", c.Path(), "error", err)

@@ -1,7 +1,9 @@
 package server
 
 import (
+	"errors"
 	"fmt"
+	"io"
 	"math"
 	"net/http"
 	"strings"
@@ -247,20 +249,13 @@ func (s *server) readTemperatures(in *body[TemperatureFile]) (TakenIn, error) {
 
 // temperaturesCSV answers all readings as a file.
 func (s *server) temperaturesCSV(c fiber.Ctx) error {
-	kept, err := s.store.Temperatures(time.Unix(0, 0))
-	if err != nil {
-		return err
-	}
-	readings := make([]exchange.Temperature, len(kept))
-	for n, t := range kept {
-		readings[n] = exchange.Temperature{At: time.Unix(t.At, 0), TempC: t.TempC}
-	}
-	c.Set("Content-Type", "text/csv; charset=utf-8")
-	c.Set("Content-Disposition", `attachment; filename="fridge.csv"`)
-	c.Set("Cache-Control", "no-store")
-	var b strings.Builder
-	if err := exchange.WriteTemperatures(&b, readings); err != nil {
-		return err
-	}
-	return c.SendString(b.String())
+	return sendWritten(c, "fridge.csv", "text/csv; charset=utf-8", func(w io.Writer) error {
+		var failed error
+		err := exchange.WriteTemperatures(w, func(yield func(exchange.Temperature) bool) {
+			failed = s.store.EachTemperature(func(t store.Temperature) bool {
+				return yield(exchange.Temperature{At: time.Unix(t.At, 0), TempC: t.TempC})
+			})
+		})
+		return errors.Join(err, failed)
+	})
 }

@@ -1,7 +1,7 @@
 package store
 
 import (
-	"encoding/json"
+	"fmt"
 	"os"
 	"path/filepath"
 	"strings"
@@ -35,19 +35,28 @@ func TestABackupIsRestoredByteForByte(t *testing.T) {
 	require.NoError(t, s.KeepPlan([]PlanItem{{DrinkID: d.ID, DrinkName: "nog", Formula: d.Draft, ReadyBy: time.Now(), Steps: []kitchen.PlanStep{}}}))
 	require.NoError(t, s.Weigh(Weighing{ItemID: 1, Key: "line-1", MassG: 99.5}))
 	require.NoError(t, s.KeepTemperatures([]Temperature{{1, 4.2}, {2, -1}}))
-	out, err := s.Backup()
+	require.NoError(t, s.SetPassphrase("hashed", 0))
+	_, err = s.SignIn(Device{Name: "the boat", TokenHash: "token"})
 	require.NoError(t, err)
-	again, err := s.Backup()
-	require.NoError(t, err)
-	assert.Equal(t, string(out), string(again), "the same kitchen gives the same bytes")
+	out := backedUp(t, s)
+	assert.Equal(t, out, backedUp(t, s), "the same kitchen gives the same bytes")
+	assert.NotContains(t, out, "hashed", "who may come in is not part of it")
+	assert.NotContains(t, out, "the boat")
 
 	other, path := newStore(t)
 	_, err = other.StartDrink("to be replaced", kitchen.New("metric"))
 	require.NoError(t, err)
-	require.NoError(t, other.Restore(out))
-	in, err := other.Backup()
+	require.NoError(t, other.SetPassphrase("its own", 0))
+	before := backedUp(t, other)
+	kept, err := other.RestoreKeeping(strings.NewReader(out))
 	require.NoError(t, err)
-	assert.Equal(t, string(out), string(in))
+	assert.Equal(t, out, backedUp(t, other))
+	hash, err := other.PassphraseHash()
+	require.NoError(t, err)
+	assert.Equal(t, "its own", hash, "and stays as it was")
+	was, err := os.ReadFile(kept)
+	require.NoError(t, err)
+	assert.Equal(t, before, string(was), "what was there is kept")
 	b, err := other.Bottle(1)
 	require.NoError(t, err)
 	assert.InDelta(t, 369.5, b.LeftML, 1e-9)
@@ -65,22 +74,48 @@ func TestWhatIsNoBackupChangesNothing(t *testing.T) {
 	s, _ := newStore(t)
 	_, err := s.StartDrink("stays", kitchen.New("us"))
 	require.NoError(t, err)
-	before, err := s.Backup()
-	require.NoError(t, err)
-	var b backup
-	require.NoError(t, json.Unmarshal(before, &b))
-	older, odd, broken := b, b, b
-	older.Schema = "0001-drinks-batches-bottles"
-	odd.Tables = map[string][]json.RawMessage{"cellar": {}}
-	broken.Tables = map[string][]json.RawMessage{"bottles": {json.RawMessage(`{"id":1,"batch_id":77}`)}}
-	for _, bad := range []any{"", "nothing", map[string]any{"kitchen": "another"}, older, odd, broken} {
-		data, err := json.Marshal(bad)
-		require.NoError(t, err)
-		assert.Error(t, s.Restore(data), string(data[:min(60, len(data))]))
-		after, err := s.Backup()
-		require.NoError(t, err)
-		assert.Equal(t, string(before), string(after), "all stays as it was")
+	before := backedUp(t, s)
+	with := func(schema, tables string) string {
+		return fmt.Sprintf(`{"kitchen":"Plush Ladle backup","schema":%q,"tables":{%s}}`, schema, tables)
 	}
+	for _, bad := range []string{
+		"", "a shopping list", `{"kitchen":"another"}`, `[1,2,3,4,5,6]`, before[:len(before)/2], before[:len(before)-4],
+		with("9999-to-come", ""), with("0001-drinks-batches-bottles", `"pulps":[]`), with(lastMigration(), `"cellar":[]`),
+		with(lastMigration(), `"devices":[{"id":1}]`), with(lastMigration(), `"bottles":{}`), with(lastMigration(), `"bottles":["x"]`),
+		with(lastMigration(), `"bottles":[{"id":1,"batch_id":77}]`),
+	} {
+		assert.Error(t, s.Restore(strings.NewReader(bad)), bad[:min(90, len(bad))])
+		assert.Equal(t, before, backedUp(t, s), "all stays as it was")
+	}
+}
+
+// A backup of any older version is brought up to this one.
+func TestABackupOfAnOlderVersionIsRestored(t *testing.T) {
+	t.Parallel()
+	s, _ := newStore(t)
+	const first = `{"kitchen":"Plush Ladle backup","schema":"0001-drinks-batches-bottles","tables":{
+		"bottles":[{"id":1,"batch_id":1,"volume_ml":500,"left_ml":380,"serving_ml":30,"place":"fridge","use_by":"2026-11-26","other_use_by":"2026-11-27","school":"cautious","reasons":"[]","allergens":"[]","state":"in use","ended_why":"","created_at":"2026-11-24 09:00:00+00:00"}],
+		"batches":[{"id":1,"drink_id":1,"version_id":1,"drink_name":"nog","made_on":"2026-11-24","forecast_ml":500,"measured_ml":null,"created_at":"2026-11-24 09:00:00+00:00"}],
+		"drinks":[{"id":1,"name":"nog","draft":"{\"boiled\":true,\"lines\":[]}","revision":3,"created_at":"2026-11-24 09:00:00+00:00","changed_at":"2026-11-24 09:00:00+00:00"}],
+		"versions":[{"id":1,"drink_id":1,"number":1,"note":"","formula":"{\"lines\":[]}","created_at":"2026-11-24 09:00:00+00:00"}]}}`
+	require.NoError(t, s.Restore(strings.NewReader(first)))
+	d, err := s.Drink(1)
+	require.NoError(t, err)
+	assert.Equal(t, "boil", d.Draft.Heat, "as later versions write it")
+	b, err := s.Bottle(1)
+	require.NoError(t, err)
+	assert.Equal(t, 380., b.LeftML)
+	assert.Equal(t, Fridge, b.FirstPlace)
+	out := backedUp(t, s)
+	require.NoError(t, s.Restore(strings.NewReader(out)))
+	assert.Equal(t, out, backedUp(t, s))
+}
+
+func backedUp(t *testing.T, s *Store) string {
+	t.Helper()
+	var out strings.Builder
+	require.NoError(t, s.Backup(&out))
+	return out.String()
 }
 
 func TestADailyCopyIsKeptForAWeek(t *testing.T) {
@@ -91,8 +126,8 @@ func TestADailyCopyIsKeptForAWeek(t *testing.T) {
 	require.NoError(t, err)
 	defer func() { _ = s.Close() }()
 	for range 10 {
-		require.NoError(t, s.CopyBeside(t.Context(), path))
-		require.NoError(t, s.CopyBeside(t.Context(), path), "twice a day is once")
+		require.NoError(t, s.CopyBeside(t.Context()))
+		require.NoError(t, s.CopyBeside(t.Context()), "twice a day is once")
 		_, err = s.StartDrink(now.String(), kitchen.New("us"))
 		require.NoError(t, err)
 		now = now.AddDate(0, 0, 1)
@@ -110,4 +145,5 @@ func TestADailyCopyIsKeptForAWeek(t *testing.T) {
 	info, err := os.Stat(copies[0])
 	require.NoError(t, err)
 	assert.Positive(t, info.Size())
+	assert.Equal(t, os.FileMode(0o600), info.Mode().Perm(), "for its owner's eyes only")
 }

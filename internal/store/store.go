@@ -21,6 +21,7 @@ import (
 // Store is an open kitchen. It is safe for use by several goroutines.
 type Store struct {
 	db       *gorm.DB
+	path     string // of the kitchen's file
 	now      func() time.Time
 	settings atomic.Pointer[Settings] // as last read or written; nil before
 }
@@ -38,6 +39,16 @@ func (c *Conflict) Error() string {
 	return fmt.Sprintf("changed elsewhere since it was opened; it is now at revision %d", c.Revision)
 }
 
+// sqliteFull is SQLite's result code for a write that found no room
+// (https://sqlite.org/rescode.html#full).
+const sqliteFull = 13
+
+// IsFull tells whether something was not kept because the disk is full.
+func IsFull(err error) bool {
+	var coded interface{ Code() int }
+	return errors.As(err, &coded) && coded.Code()&0xff == sqliteFull
+}
+
 // pragmas make every acknowledged write survive a kill: a write-ahead log,
 // synced in full. A transaction takes the write lock from its start.
 const pragmas = "_pragma=busy_timeout(5000)&_pragma=journal_mode(WAL)&_pragma=synchronous(FULL)&_pragma=foreign_keys(1)&_txlock=immediate"
@@ -53,8 +64,8 @@ func Open(path string, now func() time.Time) (*Store, error) {
 	if err != nil {
 		return nil, fmt.Errorf("cannot open the kitchen file %s: %w", path, err)
 	}
-	s := &Store{db: db, now: now}
-	if err := migrate(db); err != nil {
+	s := &Store{db: db, path: path, now: now}
+	if err := migrator(db).Migrate(); err != nil {
 		_ = s.Close()
 		return nil, fmt.Errorf("cannot open the kitchen file %s: %w", path, err)
 	}
@@ -74,12 +85,15 @@ func dsn(path, parameters string) string {
 	return "file:" + (&url.URL{Path: path}).EscapedPath() + "?" + parameters
 }
 
-// Close closes the file.
+// Close closes the file, with everything in it: SQLite leaves the write-ahead
+// log beside it where a statement was given up just before. What cannot be
+// moved over now is so when it is opened again.
 func (s *Store) Close() error {
 	db, err := s.db.DB()
 	if err != nil {
 		return err
 	}
+	_, _ = db.Exec("PRAGMA wal_checkpoint(TRUNCATE)")
 	return db.Close()
 }
 
@@ -161,7 +175,7 @@ func checkMigrations(db *gorm.DB) error {
 
 const migrationTable = "migrations"
 
-func migrate(db *gorm.DB) error {
+func migrator(db *gorm.DB) *gormigrate.Gormigrate {
 	options := &gormigrate.Options{TableName: migrationTable, IDColumnName: "id", IDColumnSize: 100, UseTransaction: true}
-	return gormigrate.New(db, options, migrations).Migrate()
+	return gormigrate.New(db, options, migrations)
 }

@@ -2,6 +2,7 @@ package store
 
 import (
 	"errors"
+	"fmt"
 	"path/filepath"
 	"sync"
 	"sync/atomic"
@@ -252,4 +253,35 @@ func TestABowlGivesNoMoreThanItHolds(t *testing.T) {
 	require.NoError(t, s.EndBowl(1))
 	assert.ErrorIs(t, s.TopUpBowl(1, 5), ErrNotFound)
 	assert.ErrorIs(t, s.ChangeBowl(1, true, true), ErrNotFound)
+}
+
+// Where there is no room left, what was kept stays, and it goes on once there
+// is room again.
+func TestAFullDiskLosesNothing(t *testing.T) {
+	t.Parallel()
+	s, path := newStore(t)
+	raw, err := s.db.DB()
+	require.NoError(t, err)
+	raw.SetMaxOpenConns(1) // the limit is a connection's
+	require.NoError(t, s.db.Exec("PRAGMA max_page_count = 60").Error)
+	kept := 0
+	for ; err == nil && kept < 5000; kept++ {
+		_, err = s.StartDrink(fmt.Sprint("drink ", kept), kitchen.New("us"))
+	}
+	kept--
+	require.True(t, IsFull(err), "%v", err)
+	drinks, err := s.Drinks()
+	require.NoError(t, err, "reading goes on")
+	assert.Len(t, drinks, kept)
+	require.NoError(t, s.db.Exec("PRAGMA max_page_count = 6000").Error)
+	_, err = s.StartDrink("after room was made", kitchen.New("us"))
+	require.NoError(t, err)
+	require.NoError(t, s.Close())
+	again, err := Open(path, time.Now)
+	require.NoError(t, err)
+	drinks, err = again.Drinks()
+	require.NoError(t, err)
+	assert.Len(t, drinks, kept+1)
+	require.NoError(t, again.Close())
+	assert.False(t, IsFull(ErrNotFound))
 }

@@ -1,6 +1,7 @@
 package store
 
 import (
+	"math"
 	"time"
 
 	"gorm.io/gorm/clause"
@@ -11,6 +12,29 @@ func (s *Store) Temperatures(from time.Time) ([]Temperature, error) {
 	var readings []Temperature
 	err := s.db.Where("at >= ?", from.Unix()).Order("at").Find(&readings).Error
 	return readings, err
+}
+
+// temperaturesAtOnce is how many readings are held while all are gone through.
+const temperaturesAtOnce = 10_000
+
+// EachTemperature goes through all readings, the earliest first. There may be
+// years of them, so that they are not held at once.
+func (s *Store) EachTemperature(take func(Temperature) bool) error {
+	for last := int64(math.MinInt64); ; {
+		var some []Temperature
+		if err := s.db.Where("at > ?", last).Order("at").Limit(temperaturesAtOnce).Find(&some).Error; err != nil {
+			return err
+		}
+		for _, t := range some {
+			if !take(t) {
+				return nil
+			}
+			last = t.At
+		}
+		if len(some) < temperaturesAtOnce {
+			return nil
+		}
+	}
 }
 
 // KeepTemperatures adds readings; of a moment that is there the newer counts.
