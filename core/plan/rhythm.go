@@ -5,79 +5,109 @@ import "math"
 // Week marks days of the week, Sunday first as in time.Weekday.
 type Week [7]bool
 
-// Drinking is how a drink is drunk, and how long it keeps.
-type Drinking struct {
+// Keeping is how a drink is drunk while it is its turn, and how long it keeps.
+type Keeping struct {
 	PerDayML    float64
-	LifeDays    int  // good days in the fridge, the day it is made being day 1
-	FreezerDays int  // that its quality holds frozen
-	Willing     Week // days the cook is willing to make it
+	LifeDays    int // good days in the fridge, the day it is made being day 1
+	FreezerDays int // that its quality holds frozen
 }
 
-// Making is a batch of the week.
+// Drinking is what is drunk, one drink after the other, and the days the cook
+// is willing to make any of them.
+type Drinking struct {
+	Drinks  []Keeping // in the order they take turns; one where there is no turn to take
+	Willing Week
+	Turn    int // whose turn it is next
+	From    int // the day of the week from which on that is
+}
+
+// Making is a batch.
 type Making struct {
+	Week      int // of the round, the first being 0
 	Day       int // of the week, Sunday 0
+	Drink     int // whose turn it is
 	LastsDays int // until the next
 	BatchML   float64
 	FreezeML  float64 // of it, at once, for the days the fridge does not reach
 }
 
-// Rhythm is a week of making with nothing past its date.
+// Rhythm is a round of making with nothing past its date: the weeks until
+// every drink comes on the same day again.
 type Rhythm struct {
-	Makings      []Making
-	FreezeShare  float64 // of all that is made
-	OnceAWeekML  float64 // wasted in a week by one batch of it all, nothing frozen
-	OnceAWeekPct float64
+	Makings     []Making
+	Weeks       int
+	FreezeShare float64 // of all that is made
 }
 
 // thawedGoodDays is how long a thawed bottle is good, at most.
 const thawedGoodDays = 2
 
-// Propose is the week with the fewest batches and the least to freeze, weighed
-// against each other, then the most even; false where no day is willing, nothing is drunk, or nothing
-// keeps. All sets of days are looked at: there are 127.
+// Propose is the round with the fewest batches and the least to freeze, weighed
+// against each other, then the most even; false where no day is willing,
+// nothing is drunk, or nothing keeps. All sets of days are looked at, with each
+// drink beginning: there are 127 sets.
 func (d Drinking) Propose() (Rhythm, bool) {
-	if !(d.PerDayML > 0) || d.LifeDays < 1 {
+	if !d.isSomething() {
 		return Rhythm{}, false
 	}
 	best, found := Rhythm{}, false
 	for set := 1; set < 1<<7; set++ {
-		r, ok := d.week(set)
-		if ok && (!found || r.betterThan(best)) {
-			best, found = r, true
+		for begins := range d.Drinks {
+			r, ok := d.round(set, begins)
+			if ok && (!found || d.prefers(r, best)) {
+				best, found = r, true
+			}
 		}
 	}
-	if !found {
-		return Rhythm{}, false
-	}
-	best.OnceAWeekML = d.PerDayML * float64(max(0, 7-d.LifeDays))
-	best.OnceAWeekPct = 100 * best.OnceAWeekML / (7 * d.PerDayML)
-	return best, true
+	return best, found
 }
 
-// week is the rhythm of a set of days, a bit each.
-func (d Drinking) week(set int) (Rhythm, bool) {
-	var r Rhythm
-	frozen, all := 0., 0.
+func (d Drinking) isSomething() bool {
+	for _, k := range d.Drinks {
+		if !(k.PerDayML > 0) || k.LifeDays < 1 {
+			return false
+		}
+	}
+	return len(d.Drinks) > 0
+}
+
+// round is the rhythm of a set of days, a bit each, with one drink beginning.
+func (d Drinking) round(set, begins int) (Rhythm, bool) {
+	var days []int
 	for day := range 7 {
 		if set&(1<<day) == 0 {
 			continue
 		}
 		if !d.Willing[day] {
-			return r, false
+			return Rhythm{}, false
 		}
-		m := Making{Day: day, LastsDays: daysToNext(set, day)}
-		m.BatchML = float64(m.LastsDays) * d.PerDayML
-		if over := m.LastsDays - d.LifeDays; over > 0 {
-			if m.LastsDays > d.FreezerDays {
+		days = append(days, day)
+	}
+	r := Rhythm{Weeks: len(d.Drinks) / commonDivisor(len(d.Drinks), len(days))}
+	frozen, all := 0., 0.
+	for n := range r.Weeks * len(days) {
+		drink, day := (begins+n)%len(d.Drinks), days[n%len(days)]
+		k := d.Drinks[drink]
+		m := Making{Week: n / len(days), Day: day, Drink: drink, LastsDays: daysToNext(set, day)}
+		m.BatchML = float64(m.LastsDays) * k.PerDayML
+		if over := m.LastsDays - k.LifeDays; over > 0 {
+			if m.LastsDays > k.FreezerDays {
 				return r, false
 			}
-			m.FreezeML = float64(over) * d.PerDayML
+			m.FreezeML = float64(over) * k.PerDayML
 		}
 		frozen, all = frozen+m.FreezeML, all+m.BatchML
 		r.Makings = append(r.Makings, m)
 	}
 	r.FreezeShare = frozen / all
 	return r, true
+}
+
+func commonDivisor(a, b int) int {
+	for b != 0 {
+		a, b = b, a%b
+	}
+	return a
 }
 
 func daysToNext(set, day int) int {
@@ -93,14 +123,34 @@ func daysToNext(set, day int) int {
 // freeze: frozen milk parts and is best in cooking (a judgement, no source).
 const freezingBothers = 5.
 
-func (r Rhythm) bother() float64 { return float64(len(r.Makings)) + freezingBothers*r.FreezeShare }
+func (r Rhythm) bother() float64 {
+	return float64(len(r.Makings))/float64(r.Weeks) + freezingBothers*r.FreezeShare
+}
 
-// betterThan prefers less bother, then even gaps.
-func (r Rhythm) betterThan(o Rhythm) bool {
-	if math.Abs(r.bother()-o.bother()) > 1e-9 {
+// prefers less bother, then even gaps, then the round in which the one whose
+// turn it is comes next.
+func (d Drinking) prefers(r, o Rhythm) bool {
+	switch {
+	case math.Abs(r.bother()-o.bother()) > 1e-9:
 		return r.bother() < o.bother()
+	case r.longest() != o.longest():
+		return r.longest() < o.longest()
 	}
-	return r.longest() < o.longest()
+	return d.isTurn(r) && !d.isTurn(o)
+}
+
+// isTurn tells whether the next making may be that of the one whose turn it is.
+func (d Drinking) isTurn(r Rhythm) bool {
+	next := 7
+	for _, m := range r.Makings {
+		next = min(next, (m.Day-d.From+7)%7)
+	}
+	for _, m := range r.Makings {
+		if (m.Day-d.From+7)%7 == next && m.Drink == d.Turn {
+			return true
+		}
+	}
+	return false
 }
 
 func (r Rhythm) longest() int {
@@ -113,6 +163,31 @@ func (r Rhythm) longest() int {
 
 // BottleOfFrozenML is how large frozen bottles are best: what is drunk while a
 // thawed one is good, which is never longer than it was before.
-func (d Drinking) BottleOfFrozenML() float64 {
-	return d.PerDayML * float64(min(thawedGoodDays, d.LifeDays))
+func (k Keeping) BottleOfFrozenML() float64 {
+	return k.PerDayML * float64(min(thawedGoodDays, k.LifeDays))
+}
+
+// Habit is how a drink is made now: so much, every so many days.
+type Habit struct{ BatchML, EveryDays float64 }
+
+// OnceAWeek is the habit of a whole week's at once.
+func (k Keeping) OnceAWeek() Habit { return Habit{7 * k.PerDayML, 7} }
+
+// Waste is what a habit leaves in a week.
+type Waste struct {
+	ML      float64 // past its date
+	DryDays float64 // on which there is none
+}
+
+// Wastes is what a habit wastes in a week where nothing is frozen and the
+// oldest is drunk first: of each batch, what is not drunk before its last good
+// day or before the next one is there.
+func (k Keeping) Wastes(h Habit) Waste {
+	if !(h.EveryDays > 0) {
+		return Waste{}
+	}
+	good := math.Min(h.EveryDays, float64(k.LifeDays))
+	drunk := math.Min(h.BatchML, k.PerDayML*good)
+	perWeek := 7 / h.EveryDays
+	return Waste{ML: (h.BatchML - drunk) * perWeek, DryDays: (h.EveryDays - drunk/k.PerDayML) * perWeek}
 }

@@ -8,6 +8,8 @@ import (
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
+
+	"plushladle/internal/kitchen"
 )
 
 // shelved is a kitchen with half a litre of almond milk in the fridge and a
@@ -152,32 +154,127 @@ func TestLabels(t *testing.T) {
 	assert.Equal(t, 422, status)
 }
 
+var anyDay = []bool{true, true, true, true, true, true, true}
+
 func TestARhythmFollowsWhatIsDrunk(t *testing.T) {
 	t.Parallel()
 	c := shelved(t)
-	any := []bool{true, true, true, true, true, true, true}
-	said := call[RhythmFigure](c, "POST", "/api/rhythm", Habit{1, 200, any})
-	assert.Equal(t, 3, said.LifeDays)
+	said := call[Rhythm](c, "PUT", "/api/rhythm", RhythmWays{[]int64{1}, 200, anyDay})
+	assert.Equal(t, 3, said.Drinks[0].LifeDays)
 	assert.Len(t, said.Makings, 2)
 	assert.InDelta(t, 3.5, said.LastsDays, .01, "700 mL at 200 a day")
-	assert.InDelta(t, 800, said.WasteML, .01)
-	assert.NotEmpty(t, said.NextMaking)
-	call[Plan](c, "POST", "/api/plan/items", NewItem{DrinkID: 1, ReadyBy: said.NextMaking})
-	told := call[RhythmFigure](c, "POST", "/api/rhythm", Habit{1, 0, any})
-	assert.Equal(t, 240., told.PerDayML)
-	assert.Contains(t, told.From, "a serving a day")
-	assert.Equal(t, "body.days", c.refused("POST", "/api/rhythm", Habit{1, 200, make([]bool, 7)}).Errors[0].Location)
+	assert.InDelta(t, 800, said.Drinks[0].WasteML, .01)
+	assert.Contains(t, said.Drinks[0].Habit, "One batch a week", "one batch is no habit yet")
+	assert.False(t, said.Next.Planned)
+	planned := call[Plan](c, "POST", "/api/plan/items", NewItem{DrinkID: 1, ReadyBy: said.Next.ReadyBy, VolumeML: said.Next.BatchML})
+	assert.InDelta(t, said.Next.BatchML, planned.Items[0].ML, 1, "at the size the rhythm wants")
+	assert.True(t, call[Rhythm](c, "GET", "/api/rhythm", nil).Next.Planned, "kept, and known to be planned")
+	told := call[Rhythm](c, "PUT", "/api/rhythm", RhythmWays{[]int64{1}, 0, anyDay})
+	assert.Equal(t, 240., told.Drinks[0].PerDayML)
+	assert.Contains(t, told.Drinks[0].From, "a serving a day")
+	assert.Equal(t, "body.days", c.refused("PUT", "/api/rhythm", RhythmWays{[]int64{1}, 200, make([]bool, 7)}).Errors[0].Location)
+	assert.Equal(t, 404, c.refused("PUT", "/api/rhythm", RhythmWays{[]int64{9}, 200, anyDay}).Status)
+	assert.Equal(t, told.Words, call[Rhythm](c, "GET", "/api/rhythm", nil).Words, "what was refused was not kept")
 	for range 3 {
 		call[Bottle](c, "POST", "/api/bottles/1/pours", Poured{70})
 		c.now = c.now.Add(7 * 24 * time.Hour)
 	}
 	idle := c.now
 	c.now = c.now.Add(60 * 24 * time.Hour)
-	assert.Contains(t, call[RhythmFigure](c, "POST", "/api/rhythm", Habit{1, 0, any}).From, "a serving a day", "nothing was poured for weeks")
+	assert.Contains(t, call[Rhythm](c, "GET", "/api/rhythm", nil).Drinks[0].From, "a serving a day", "nothing was poured for weeks")
 	c.now = idle
-	learned := call[RhythmFigure](c, "POST", "/api/rhythm", Habit{1, 0, any})
-	assert.Equal(t, "from two weeks of pours", learned.From)
-	assert.InDelta(t, 10, learned.PerDayML, .01, "two pours of 70 mL in fourteen days")
+	learned := call[Rhythm](c, "GET", "/api/rhythm", nil)
+	assert.Equal(t, "from two weeks of pours", learned.Drinks[0].From)
+	assert.InDelta(t, 10, learned.Drinks[0].PerDayML, .01, "two pours of 70 mL in fourteen days")
+}
+
+// A habit is learned from the batches, what it wastes is told in mL and money,
+// and what was thrown out stands beside it.
+func TestAHabitAndWhatItWastes(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	c.begun()
+	call[Pantry](c, "PUT", "/api/pantry/prices/almond", PackPrice{Price: 4, Pack: "1 kg"})
+	for _, day := range []string{"2026-11-10", "2026-11-15", "2026-11-20"} {
+		call[[]Bottle](c, "POST", "/api/drinks/1/batches", NewBatch{MadeOn: day, Bottles: []NewBottle{{VolumeML: 900, Place: "fridge"}}})
+	}
+	call[Bottle](c, "POST", "/api/bottles/1/throw-out", Why{"smelled sour"})
+	r := call[Rhythm](c, "PUT", "/api/rhythm", RhythmWays{[]int64{1}, 100, anyDay})
+	assert.Contains(t, r.Drinks[0].Habit, "900 mL about every 5 days as your last 3 batches tell")
+	assert.InDelta(t, (900-3*100)*7/5., r.Drinks[0].WasteML, .1, "three days' life of every five")
+	assert.Contains(t, r.Drinks[0].Wastes, "840 mL a week, and leave 2.8 days of it without any")
+	assert.Positive(t, r.Drinks[0].WasteCost)
+	assert.InDelta(t, 900, r.ThrownML, 1e-9)
+	assert.InDelta(t, r.ThrownFor/900, r.Drinks[0].WasteCost/r.Drinks[0].WasteML, 1e-9)
+	assert.Equal(t, []string{"smelled sour, 900 mL"}, r.Thrown)
+	call[Bottle](c, "POST", "/api/bottles/3/pours", Poured{120})
+	r = call[Rhythm](c, "GET", "/api/rhythm", nil)
+	assert.Equal(t, PouredDay{"2026-11-24", 120, 1}, r.Poured[6])
+}
+
+// Drinks take turns, the one not made for longest first.
+func TestDrinksTakeTurns(t *testing.T) {
+	t.Parallel()
+	c := shelved(t)
+	call[Drink](c, "POST", "/api/drinks", NewDrink{Name: "Cashew milk"})
+	cashew := almondMilk()
+	cashew.Lines[0].Ingredient = "Cashews"
+	call[Drink](c, "PUT", "/api/drinks/2/draft", Draft{Name: "Cashew milk", Formula: cashew, Revision: 1})
+	r := call[Rhythm](c, "PUT", "/api/rhythm", RhythmWays{[]int64{1, 2}, 200, anyDay})
+	names := map[string]bool{}
+	for _, m := range r.Makings {
+		names[m.DrinkName] = true
+	}
+	assert.Len(t, names, 2)
+	assert.Equal(t, "Cashew milk", r.Next.DrinkName, "it was never made")
+	call[struct{}](c, "DELETE", "/api/drinks/2", nil)
+	assert.Equal(t, []int64{1}, call[Rhythm](c, "GET", "/api/rhythm", nil).DrinkIDs, "what is gone takes no turn")
+}
+
+func TestOpenPacksAreOnTheShelfAndGoFirst(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	c.begun()
+	call[Drink](c, "POST", "/api/drinks", NewDrink{Name: "Cooler"})
+	cooler := almondMilk()
+	cooler.Lines = []kitchen.Line{{Key: "c", Ingredient: "Coconut milk, canned", Amount: "400 g"}, {Key: "w", Ingredient: "Water", Amount: "2 cups"}, {Key: "s", Ingredient: "Salt", Amount: "1 pinch"}}
+	call[Drink](c, "PUT", "/api/drinks/2/draft", Draft{Name: "Cooler", Formula: cooler, Revision: 1})
+	makeable := func() []CanMake { return call[[]CanMake](c, "GET", "/api/can-make", nil) }
+	assert.False(t, makeable()[0].Now, "there is nothing yet")
+	call[Pantry](c, "PUT", "/api/pantry/stock/almond", StockOf{MassG: 1000})
+	assert.Equal(t, "Almond milk", makeable()[0].DrinkName)
+
+	shelf := call[Shelf](c, "POST", "/api/packs", OpenedPack{What: "300 g coconut milk, canned"})
+	require.Len(t, shelf.Packs, 1)
+	p := shelf.Packs[0]
+	assert.Equal(t, "2026-11-26", p.UseBy, "three days, today being the first")
+	require.Len(t, p.GoesInto, 1)
+	assert.InDelta(t, .75, p.GoesInto[0].Times, 1e-9, "at three quarters of its size the cooler uses it up")
+	first := makeable()[0]
+	assert.Equal(t, "Cooler", first.DrinkName, "what spoils first")
+	assert.Equal(t, "Coconut milk, canned", first.First)
+	assert.Equal(t, []string{"salt"}, first.ToCheck)
+	assert.InDelta(t, .75*first.WrittenML, first.EnoughML, .01)
+
+	shelf = call[Shelf](c, "POST", "/api/packs/1/use", PackUse{MassG: 100})
+	assert.InDelta(t, 200, shelf.Packs[0].LeftG, 1e-9)
+	stock, err := c.store.Stock()
+	require.NoError(t, err)
+	assert.InDelta(t, 200, stock["coconut-milk-can"], 1e-9, "it is part of the stock")
+	assert.Equal(t, 422, c.refused("POST", "/api/packs/1/use", PackUse{MassG: 500}).Status)
+	c.now = c.now.AddDate(0, 0, 5)
+	assert.True(t, call[Shelf](c, "GET", "/api/shelf", nil).Packs[0].Past)
+	assert.Equal(t, "Almond milk", makeable()[0].DrinkName, "what is past its date is not there")
+	assert.Equal(t, "body.why", c.refused("POST", "/api/packs/1/end", PackEnd{Thrown: true}).Errors[0].Location)
+	assert.Empty(t, call[Shelf](c, "POST", "/api/packs/1/end", PackEnd{Thrown: true, Why: "past its date"}).Packs)
+	stock, err = c.store.Stock()
+	require.NoError(t, err)
+	assert.Zero(t, stock["coconut-milk-can"])
+	for what, field := range map[string]string{"lots of joy": "body.what", "300 g moon dust": "body.what", "0 g almonds": "body.what"} {
+		assert.Equal(t, field, c.refused("POST", "/api/packs", OpenedPack{What: what}).Errors[0].Location, what)
+	}
+	assert.Equal(t, "body.openedOn", c.refused("POST", "/api/packs", OpenedPack{What: "1 kg almonds", OpenedOn: "2027-01-01"}).Errors[0].Location)
+	assert.Equal(t, "body.printed", c.refused("POST", "/api/packs", OpenedPack{What: "1 kg almonds", Printed: "soon"}).Errors[0].Location)
 }
 
 func TestPulpIsAProduct(t *testing.T) {

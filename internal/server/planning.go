@@ -6,6 +6,7 @@ import (
 	"time"
 
 	"plushladle/core/fault"
+	"plushladle/core/formula"
 	"plushladle/core/plan"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
@@ -17,6 +18,8 @@ type NewItem struct {
 	ReadyBy  string `json:"readyBy" maxLength:"40" doc:"by the kitchen's clock, 2026-11-28T09:00, or with an offset; not looked at where it starts now"`
 	StartNow bool   `json:"startNow,omitempty" doc:"begun at once, and ready as soon as it can be"`
 	BowlID   int64  `json:"bowlID,omitempty" minimum:"0" doc:"the bowl its base is drawn from; 0 for none"`
+	// VolumeML sizes it otherwise than on the Bench.
+	VolumeML float64 `json:"volumeML,omitempty" minimum:"0" maximum:"1000000" doc:"how much of it; 0 for the size on the Bench"`
 }
 
 func (s *server) planDrink(in *body[NewItem]) (Plan, error) {
@@ -32,6 +35,9 @@ func (s *server) planDrink(in *body[NewItem]) (Plan, error) {
 		return Plan{}, fault.New("drinkID", "", fmt.Sprintf("%d drinks are planned already", len(items)), "take one off the plan first")
 	}
 	item := store.PlanItem{DrinkID: drink.ID, DrinkName: drink.Name, Formula: drink.Draft, BowlID: in.Body.BowlID}
+	if in.Body.VolumeML > 0 {
+		item.Formula.SizeBy, item.Formula.SizeValue = string(formula.ByVolume), in.Body.VolumeML
+	}
 	if item.BowlID != 0 {
 		if err := s.canDraw(item); err != nil {
 			return Plan{}, err

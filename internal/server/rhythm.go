@@ -2,6 +2,7 @@ package server
 
 import (
 	"fmt"
+	"math"
 	"strings"
 	"time"
 
@@ -9,65 +10,195 @@ import (
 	"plushladle/core/formula"
 	"plushladle/core/keep"
 	"plushladle/core/plan"
+	"plushladle/internal/store"
 )
 
-// Habit is how a drink is drunk, and when the cook is willing to make it.
-type Habit struct {
-	DrinkID  int64   `json:"drinkID" minimum:"1"`
+// RhythmWays are which drinks take turns, and when the cook is willing to make
+// them.
+type RhythmWays struct {
+	DrinkIDs []int64 `json:"drinkIDs" minItems:"1" maxItems:"7" uniqueItems:"true" doc:"in the order they take turns"`
 	PerDayML float64 `json:"perDayML" minimum:"0" maximum:"100000" doc:"0 for what the pours tell, or else the drinkers"`
 	Days     []bool  `json:"days" minItems:"7" maxItems:"7" doc:"Sunday first"`
 }
 
-// RhythmFigure is a week of making with nothing past its date.
-type RhythmFigure struct {
-	PerDayML   float64        `json:"perDayML"`
-	From       string         `json:"from" doc:"what that is known from"`
-	LifeDays   int            `json:"lifeDays"`
-	ThereML    float64        `json:"thereML" doc:"in bottles now, not past"`
-	LastsDays  float64        `json:"lastsDays" doc:"what is there, at that"`
-	Makings    []MakingFigure `json:"makings"`
-	FreezePct  float64        `json:"freezePct"`
-	BottleML   float64        `json:"bottleML" doc:"how large frozen bottles are best; 0 where nothing is frozen"`
-	WasteML    float64        `json:"wasteML" doc:"a week's, by one batch a week"`
-	WasteCost  float64        `json:"wasteCost" doc:"0 where it is not known"`
-	NextMaking string         `json:"nextMaking" doc:"by the kitchen's clock, to be planned with"`
-	Words      string         `json:"words"`
+// Rhythm is a round of making with nothing past its date.
+type Rhythm struct {
+	RhythmWays
+	Problem   string         `json:"problem" doc:"why there is none; empty where there is"`
+	Drinks    []RhythmDrink  `json:"drinks"`
+	LastsDays float64        `json:"lastsDays" doc:"what is there of all of them"`
+	Makings   []MakingFigure `json:"makings"`
+	Weeks     int            `json:"weeks" doc:"of a round"`
+	FreezePct float64        `json:"freezePct"`
+	Words     string         `json:"words"`
+	Next      *NextMaking    `json:"next,omitempty"`
+	Poured    []PouredDay    `json:"poured" doc:"the last seven days"`
+	ThrownML  float64        `json:"thrownML" doc:"in four weeks"`
+	Thrown    []string       `json:"thrown" doc:"why, the most first"`
+	ThrownFor float64        `json:"thrownFor" doc:"what that cost; 0 where it is not known"`
 }
 
-// MakingFigure is a batch of the week.
+// RhythmDrink is a drink of the round.
+type RhythmDrink struct {
+	DrinkID   int64   `json:"drinkID"`
+	DrinkName string  `json:"drinkName"`
+	PerDayML  float64 `json:"perDayML"`
+	From      string  `json:"from" doc:"what that is known from"`
+	LifeDays  int     `json:"lifeDays"`
+	ThereML   float64 `json:"thereML" doc:"in bottles now, not past"`
+	BottleML  float64 `json:"bottleML" doc:"how large frozen bottles are best"`
+	Habit     string  `json:"habit" doc:"how it is made now, in words"`
+	Wastes    string  `json:"wastes" doc:"what that wastes in a week, in words"`
+	WasteML   float64 `json:"wasteML"`
+	WasteCost float64 `json:"wasteCost" doc:"0 where it is not known"`
+
+	keeping  plan.Keeping
+	perLitre float64 // 0 where its cost is not known
+	lastMade string
+}
+
+// MakingFigure is a batch of the round.
 type MakingFigure struct {
+	Week      int     `json:"week" doc:"of the round, from 1"`
 	Day       string  `json:"day"`
+	DrinkName string  `json:"drinkName"`
 	LastsDays int     `json:"lastsDays"`
 	BatchML   float64 `json:"batchML"`
 	FreezeML  float64 `json:"freezeML"`
 }
 
-func (s *server) rhythm(in *body[Habit]) (RhythmFigure, error) {
-	drink, err := s.store.Drink(in.Body.DrinkID)
+// NextMaking is the batch to make next.
+type NextMaking struct {
+	DrinkID   int64   `json:"drinkID"`
+	DrinkName string  `json:"drinkName"`
+	ReadyBy   string  `json:"readyBy" doc:"by the kitchen's clock, to be planned with"`
+	BatchML   float64 `json:"batchML"`
+	FreezeML  float64 `json:"freezeML"`
+	Planned   bool    `json:"planned" doc:"it is on the plan already"`
+}
+
+// PouredDay is what was poured on a day.
+type PouredDay struct {
+	Day   string  `json:"day"`
+	ML    float64 `json:"ml"`
+	Share float64 `json:"share" doc:"of the day with the most"`
+}
+
+func (s *server) rhythm(*noInput) (Rhythm, error) {
+	kept, err := s.store.Rhythm()
 	if err != nil {
-		return RhythmFigure{}, err
+		return Rhythm{}, err
+	}
+	ways, err := s.chosen(kept)
+	if err != nil {
+		return Rhythm{}, err
+	}
+	if len(ways.DrinkIDs) == 0 {
+		return Rhythm{RhythmWays: ways, Problem: "there is no drink yet", Drinks: []RhythmDrink{}, Makings: []MakingFigure{}, Poured: []PouredDay{}, Thrown: []string{}}, nil
+	}
+	out, err := s.reckonRhythm(ways)
+	if problem, ok := err.(*fault.Error); ok { // what was chosen once may no longer do
+		out.Problem, err = problem.Message(), nil
+	}
+	return out, err
+}
+
+func (s *server) setRhythm(in *body[RhythmWays]) (Rhythm, error) {
+	ways := in.Body
+	for _, id := range ways.DrinkIDs {
+		if _, err := s.store.Drink(id); err != nil {
+			return Rhythm{}, err
+		}
+	}
+	out, err := s.reckonRhythm(ways)
+	if err != nil {
+		return Rhythm{}, err
+	}
+	return out, s.store.SetRhythm(store.Rhythm{DrinkIDs: ways.DrinkIDs, PerDayML: ways.PerDayML, Days: ways.Days})
+}
+
+// chosen are the ways that were kept, without drinks that are gone; the drink
+// worked on last, on any day, where none were.
+func (s *server) chosen(kept store.Rhythm) (RhythmWays, error) {
+	ways := RhythmWays{DrinkIDs: []int64{}, PerDayML: kept.PerDayML, Days: kept.Days}
+	drinks, err := s.store.Drinks()
+	if err != nil {
+		return ways, err
+	}
+	there := map[int64]bool{}
+	for _, d := range drinks {
+		there[d.ID] = true
+	}
+	for _, id := range kept.DrinkIDs {
+		if there[id] {
+			ways.DrinkIDs = append(ways.DrinkIDs, id)
+		}
+	}
+	if len(ways.DrinkIDs) == 0 && len(drinks) > 0 {
+		ways.DrinkIDs = append(ways.DrinkIDs, drinks[0].ID)
+	}
+	if len(ways.Days) != len(plan.Week{}) {
+		ways.Days = []bool{true, true, true, true, true, true, true}
+	}
+	return ways, nil
+}
+
+func (s *server) reckonRhythm(ways RhythmWays) (Rhythm, error) {
+	out := Rhythm{RhythmWays: ways, Drinks: []RhythmDrink{}, Makings: []MakingFigure{}}
+	there, err := s.stillThere()
+	if err != nil {
+		return out, err
+	}
+	for _, id := range ways.DrinkIDs {
+		d, err := s.rhythmDrink(id, ways.PerDayML)
+		if err != nil {
+			return out, err
+		}
+		d.ThereML = there[id]
+		out.LastsDays += d.ThereML / d.PerDayML
+		out.Drinks = append(out.Drinks, d)
+	}
+	if err := s.addRecord(&out); err != nil {
+		return out, err
+	}
+	if err := out.propose(s.now()); err != nil {
+		return out, err
+	}
+	return out, s.markPlanned(&out)
+}
+
+// rhythmDrink is how a drink is drunk, kept and made.
+func (s *server) rhythmDrink(id int64, perDayML float64) (RhythmDrink, error) {
+	drink, err := s.store.Drink(id)
+	if err != nil {
+		return RhythmDrink{}, err
 	}
 	d, _, err := s.read(drink.Name, drink.Draft)
 	if err != nil {
-		return RhythmFigure{}, err
+		return RhythmDrink{}, err
 	}
 	r, err := d.Reckon()
 	if err != nil {
-		return RhythmFigure{}, err
+		return RhythmDrink{}, err
 	}
 	if r.Drink == nil || !r.Keeps.Known() {
-		return RhythmFigure{}, fault.New("drinkID", drink.Name, "has no known life yet", "give it a base or a liquid whose life is known")
+		return RhythmDrink{}, fault.New("drinkIDs", drink.Name, "has no known life yet", "give it a base or a liquid whose life is known")
 	}
-	out := RhythmFigure{PerDayML: in.Body.PerDayML, From: "as you said", LifeDays: keep.WholeDays(r.Keeps.Days(d.School)), Makings: []MakingFigure{}}
-	if out.PerDayML == 0 {
-		if out.PerDayML, out.From, err = s.drunkADay(in.Body.DrinkID, &d, r); err != nil {
+	out := RhythmDrink{DrinkID: id, DrinkName: drink.Name, PerDayML: perDayML, From: "as you said", LifeDays: keep.WholeDays(r.Keeps.Days(d.School))}
+	if perDayML == 0 {
+		if out.PerDayML, out.From, err = s.drunkADay(id, &d, r); err != nil {
 			return out, err
 		}
 	}
-	if err := s.stillThere(&out, in.Body.DrinkID); err != nil {
+	if r.Cost.Known {
+		out.perLitre = r.Cost.PerLitre
+	}
+	out.keeping = plan.Keeping{PerDayML: out.PerDayML, LifeDays: out.LifeDays, FreezerDays: r.Keeps.FreezerDays(d.School)}
+	out.BottleML = out.keeping.BottleOfFrozenML()
+	if out.lastMade, err = s.store.LastMadeOn(id); err != nil {
 		return out, err
 	}
-	return out, out.propose(&d, r, in.Body.Days, s.now())
+	return out, s.addHabit(&out)
 }
 
 // learnFrom is how long there have to be pours before they tell what is drunk.
@@ -98,43 +229,146 @@ func (s *server) drunkADay(drinkID int64, d *formula.Drink, r *formula.Reckoning
 	return servings * r.Servings.SizeML, "from who drinks here, until two weeks of pours tell", nil
 }
 
-// stillThere is how much of the drink there is, and how long it lasts.
-func (s *server) stillThere(out *RhythmFigure, drinkID int64) error {
-	shelf, err := s.shelf(nil)
+// habitFrom is how far back batches tell a habit, and how many it takes.
+const (
+	habitFrom    = 8 * 7 * 24 * time.Hour
+	habitBatches = 3
+)
+
+// addHabit says how the drink is made now, as its batches tell, or else once a
+// week, and what that wastes where nothing is frozen.
+func (s *server) addHabit(d *RhythmDrink) error {
+	made, err := s.store.MadeSince(d.DrinkID, s.now().Add(-habitFrom))
 	if err != nil {
 		return err
 	}
-	for _, b := range shelf.Bottles {
-		if b.DrinkID == drinkID && b.Standing != string(keep.Past) {
-			out.ThereML += b.LeftML
+	habit := d.keeping.OnceAWeek()
+	d.Habit = "One batch a week, none of it frozen,"
+	if len(made) >= habitBatches {
+		last := len(made) - 1
+		ml := 0.
+		for _, m := range made {
+			ml += m.ML
+		}
+		apart := parseDate(made[last].MadeOn).Sub(parseDate(made[0].MadeOn)).Hours() / 24 / float64(last)
+		if apart > 0 {
+			habit = plan.Habit{BatchML: ml / float64(len(made)), EveryDays: apart}
+			d.Habit = fmt.Sprintf("As you make it now, %.0f mL about every %s as your last %d batches tell, none of it frozen,", habit.BatchML, daysWords(int(math.Round(apart))), len(made))
 		}
 	}
-	out.LastsDays = out.ThereML / out.PerDayML
+	waste := d.keeping.Wastes(habit)
+	d.WasteML, d.WasteCost = waste.ML, d.perLitre*waste.ML/1000
+	switch {
+	case waste.ML >= 1 && waste.DryDays >= 0.5:
+		d.Wastes = fmt.Sprintf("would waste %.0f mL a week, and leave %.1f days of it without any", waste.ML, waste.DryDays)
+	case waste.ML >= 1:
+		d.Wastes = fmt.Sprintf("would waste %.0f mL a week", waste.ML)
+	case waste.DryDays >= 0.5:
+		d.Wastes = fmt.Sprintf("wastes nothing, and leaves %.1f days of a week without any", waste.DryDays)
+	default:
+		d.Wastes = "wastes nothing"
+	}
 	return nil
 }
 
-func (out *RhythmFigure) propose(d *formula.Drink, r *formula.Reckoning, days []bool, now time.Time) error {
-	drinking := plan.Drinking{PerDayML: out.PerDayML, LifeDays: out.LifeDays, FreezerDays: r.Keeps.FreezerDays(d.School)}
-	copy(drinking.Willing[:], days)
-	week, ok := drinking.Propose()
+// stillThere is how much of each drink there is.
+func (s *server) stillThere() (map[int64]float64, error) {
+	kept, err := s.store.Shelf()
+	if err != nil {
+		return nil, err
+	}
+	l, err := s.lifeLook(kept)
+	if err != nil {
+		return nil, err
+	}
+	there := map[int64]float64{}
+	for n := range kept {
+		if b := l.present(&kept[n]); b.Standing != string(keep.Past) {
+			there[b.DrinkID] += b.LeftML
+		}
+	}
+	return there, nil
+}
+
+// The record shown beside a rhythm.
+const (
+	pouredDays = 7
+	thrownFrom = 4 * 7 * 24 * time.Hour
+)
+
+// addRecord adds what was poured and what was thrown out.
+func (s *server) addRecord(out *Rhythm) error {
+	now := s.now()
+	y, m, d := now.AddDate(0, 0, 1-pouredDays).Date()
+	from := time.Date(y, m, d, 0, 0, 0, 0, now.Location())
+	pours, err := s.store.PoursSince(out.DrinkIDs, from)
+	if err != nil {
+		return err
+	}
+	out.Poured = make([]PouredDay, pouredDays)
+	for n := range out.Poured {
+		out.Poured[n].Day = from.AddDate(0, 0, n).Format(dateLayout)
+	}
+	most := 0.
+	for _, p := range pours {
+		_, n := keep.On(from, p.PouredAt.In(now.Location()))
+		if n >= 0 && n < pouredDays {
+			out.Poured[n].ML += p.ML
+			most = max(most, out.Poured[n].ML)
+		}
+	}
+	for n := range out.Poured {
+		if most > 0 {
+			out.Poured[n].Share = out.Poured[n].ML / most
+		}
+	}
+	return s.addThrown(out, now.Add(-thrownFrom))
+}
+
+func (s *server) addThrown(out *Rhythm, since time.Time) error {
+	out.Thrown = []string{}
+	thrown, err := s.store.ThrownSince(since)
+	if err != nil {
+		return err
+	}
+	for _, t := range thrown {
+		for _, d := range out.Drinks {
+			if d.DrinkID == t.DrinkID {
+				out.ThrownML += t.ML
+				out.ThrownFor += d.perLitre * t.ML / 1000
+				out.Thrown = append(out.Thrown, fmt.Sprintf("%s, %.0f mL", t.Why, t.ML))
+			}
+		}
+	}
+	return nil
+}
+
+// propose finds the round, or says why there is none.
+func (out *Rhythm) propose(now time.Time) error {
+	from := out.nextFrom(now)
+	drinking := plan.Drinking{From: int(from.Weekday())}
+	for n, d := range out.Drinks {
+		drinking.Drinks = append(drinking.Drinks, d.keeping)
+		if d.lastMade < out.Drinks[drinking.Turn].lastMade {
+			drinking.Turn = n
+		}
+	}
+	copy(drinking.Willing[:], out.Days)
+	round, ok := drinking.Propose()
 	if !ok {
 		return fault.New("days", "", "leave no week in which nothing passes its date", "be willing on one more day, or let more be frozen")
 	}
-	out.FreezePct, out.WasteML = 100*week.FreezeShare, week.OnceAWeekML
-	if week.FreezeShare > 0 {
-		out.BottleML = drinking.BottleOfFrozenML()
-	}
-	if r.Cost.Known {
-		out.WasteCost = r.Cost.PerLitre * out.WasteML / 1000
-	}
+	out.FreezePct, out.Weeks = 100*round.FreezeShare, round.Weeks
 	var said []string
-	for _, m := range week.Makings {
-		name := time.Weekday(m.Day).String()
-		out.Makings = append(out.Makings, MakingFigure{name, m.LastsDays, m.BatchML, m.FreezeML})
-		said = append(said, fmt.Sprintf("%s, %.0f mL for %s", name, m.BatchML, daysWords(m.LastsDays)))
+	for _, m := range round.Makings {
+		name, day := out.Drinks[m.Drink].DrinkName, time.Weekday(m.Day).String()
+		out.Makings = append(out.Makings, MakingFigure{m.Week + 1, day, name, m.LastsDays, m.BatchML, m.FreezeML})
+		said = append(said, fmt.Sprintf("%s, %.0f mL for %s", day, m.BatchML, daysWords(m.LastsDays)))
 	}
-	out.Words = "Make it on " + strings.Join(said, "; on ") + "."
-	out.NextMaking = nextMaking(week, out.LastsDays, now)
+	if len(out.Drinks) == 1 {
+		out.Words = "Make it on " + strings.Join(said, "; on ") + "."
+	}
+	out.Next = out.next(round, from)
 	return nil
 }
 
@@ -148,18 +382,45 @@ func daysWords(n int) string {
 // readyHour is when a making day's drink is to be ready.
 const readyHour = 18
 
-// nextMaking is the first making day that is not before what is there runs
-// out, less a day.
-func nextMaking(week plan.Rhythm, lastsDays float64, now time.Time) string {
-	from := now.Add(time.Duration(max(0, lastsDays-1) * 24 * float64(time.Hour)))
-	for day := range 14 {
-		y, m, d := from.AddDate(0, 0, day).Date()
-		at := time.Date(y, m, d, readyHour, 0, 0, 0, now.Location())
-		for _, making := range week.Makings {
-			if int(at.Weekday()) == making.Day && at.After(now.Add(time.Hour)) {
-				return at.Format("2006-01-02T15:04")
+// nextFrom is the first evening from which on the next is to be made: not
+// before what is there runs out, less a day, nor within the hour.
+func (out *Rhythm) nextFrom(now time.Time) time.Time {
+	from := now.Add(time.Duration(max(0, out.LastsDays-1) * 24 * float64(time.Hour)))
+	y, m, d := from.Date()
+	at := time.Date(y, m, d, readyHour, 0, 0, 0, now.Location())
+	if !at.After(now.Add(time.Hour)) {
+		at = at.AddDate(0, 0, 1)
+	}
+	return at
+}
+
+// next is the first making from a day on. Of the drinks that may be made then,
+// it is the turn of the one that was not made for longest.
+func (out *Rhythm) next(round plan.Rhythm, from time.Time) *NextMaking {
+	for day := range len(plan.Week{}) {
+		at := from.AddDate(0, 0, day)
+		var turn *plan.Making
+		for n, making := range round.Makings {
+			if int(at.Weekday()) == making.Day && (turn == nil || out.Drinks[making.Drink].lastMade < out.Drinks[turn.Drink].lastMade) {
+				turn = &round.Makings[n]
 			}
 		}
+		if turn != nil {
+			d := out.Drinks[turn.Drink]
+			return &NextMaking{DrinkID: d.DrinkID, DrinkName: d.DrinkName, ReadyBy: at.Format("2006-01-02T15:04"), BatchML: turn.BatchML, FreezeML: turn.FreezeML}
+		}
 	}
-	return ""
+	return nil
+}
+
+// markPlanned marks the next making where it is on the plan already.
+func (s *server) markPlanned(out *Rhythm) error {
+	if out.Next == nil {
+		return nil
+	}
+	items, err := s.store.Plan()
+	for _, item := range items {
+		out.Next.Planned = out.Next.Planned || item.DrinkID == out.Next.DrinkID && item.BatchID == 0
+	}
+	return err
 }

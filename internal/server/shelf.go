@@ -156,6 +156,7 @@ type Bottle struct {
 type Shelf struct {
 	Bottles []Bottle     `json:"bottles"`
 	Pulps   []PulpFigure `json:"pulps"`
+	Packs   []PackFigure `json:"packs" doc:"open ones"`
 	TotalML float64      `json:"totalML"`
 	Today   string       `json:"today"`
 }
@@ -175,6 +176,9 @@ func (s *server) shelf(*noInput) (Shelf, error) {
 		out.TotalML += kept[n].LeftML
 	}
 	if out.Pulps, err = s.pulps(); err != nil {
+		return out, err
+	}
+	if out.Packs, err = s.packs(s.recipes); err != nil {
 		return out, err
 	}
 	slices.SortStableFunc(out.Bottles, func(a, b Bottle) int { return strings.Compare(a.UseBy, b.UseBy) })

@@ -86,7 +86,3 @@ func (s *Store) changeBowl(id int64, how func(*gorm.DB, *Bowl) error) error {
 		return tx.Save(&b).Error
 	})
 }
-
-func takeStock(tx *gorm.DB, ingredient string, g float64) error {
-	return tx.Exec("UPDATE stock SET mass_g = max(0, mass_g - ?) WHERE ingredient = ?", g, ingredient).Error
-}

@@ -187,6 +187,24 @@ var migrations = []*gormigrate.Migration{
 			signed_in DATETIME NOT NULL,
 			seen DATETIME NOT NULL)`,
 	)},
+	{ID: "0009-packs-rhythm", Migrate: statements(
+		`CREATE TABLE packs (
+			id INTEGER PRIMARY KEY AUTOINCREMENT,
+			ingredient TEXT NOT NULL,
+			mass_g REAL NOT NULL CHECK (mass_g >= 0),
+			opened_on TEXT NOT NULL,
+			printed TEXT NOT NULL,
+			state TEXT NOT NULL,
+			ended_why TEXT NOT NULL)`,
+		`CREATE TABLE rhythms (
+			id INTEGER PRIMARY KEY CHECK (id = 1),
+			drink_ids TEXT NOT NULL,
+			per_day_ml REAL NOT NULL,
+			days TEXT NOT NULL)`,
+		`CREATE INDEX bottles_by_batch ON bottles (batch_id)`,
+		`CREATE INDEX batches_by_drink ON batches (drink_id, made_on)`,
+		`CREATE INDEX pours_by_time ON pours (poured_at)`,
+	)},
 }
 
 func inTurn(all ...gormigrate.MigrateFunc) gormigrate.MigrateFunc {

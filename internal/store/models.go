@@ -243,3 +243,22 @@ type Device struct {
 	SignedIn  time.Time
 	Seen      time.Time // to the hour
 }
+
+// Pack is what is left in an open pack. It is part of the stock.
+type Pack struct {
+	ID         int64 `gorm:"primaryKey"`
+	Ingredient string
+	MassG      float64
+	OpenedOn   string // a date
+	Printed    string // the date on the pack; empty for none
+	State      string
+	EndedWhy   string
+}
+
+// Rhythm is how the cook wants to make drinks, week by week.
+type Rhythm struct {
+	ID       int64   `gorm:"primaryKey"` // there is one
+	DrinkIDs []int64 `gorm:"serializer:json"`
+	PerDayML float64 // 0 for what is learned
+	Days     []bool  `gorm:"serializer:json"` // willing, Sunday first
+}
