@@ -7,6 +7,7 @@ const selectors = {
   slider: '[role=slider]',
   checkbox: '[role=checkbox]',
   summary: 'summary',
+  region: 'section[aria-label]',
   combobox: '[role=combobox]:not(input)',
 }
 const textOf = (el) => {

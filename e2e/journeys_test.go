@@ -289,24 +289,6 @@ func TestPulpIsUsed(t *testing.T) {
 	p.sees("25 mL")
 }
 
-func TestARhythmLeadsToThePlan(t *testing.T) {
-	p := visit(t, demoKitchen(t))
-	p.open("/shelf")
-	p.sees("Make it on", "from who drinks here", "One batch a week, none of it frozen, would waste")
-	p.click("combobox", "Drink")
-	p.click("option", "Walnut cream for porridge")
-	p.fill("Drunk a day", "100")
-	p.sees("100 mL, as you said", "240 mL is there: 2.4 days.", "It keeps 3 days.")
-	p.click("button", "Mon")
-	p.click("button", "Plan the next for")
-	p.sees("It is on the plan.")
-	p.expects("422")
-	for _, day := range []string{"Sun", "Tue", "Wed", "Thu", "Fri", "Sat"} {
-		p.click("button", day)
-	}
-	p.sees("leave no week in which nothing passes its date")
-}
-
 func TestABottleIsMovedThawedAndItsStoryTold(t *testing.T) {
 	p := visit(t, demoKitchen(t))
 	p.open("/shelf")

@@ -225,18 +225,31 @@ func (p *page) focused() string {
 	return evaluate[string](p, "focused")
 }
 
-// drag moves the named slider's marker by so many pixels, in steps, as a hand
-// does.
+// drag moves the named slider's marker by so many pixels.
 func (p *page) drag(name string, byX float64) {
 	p.t.Helper()
 	f := p.find("slider", name)
+	p.hand(f.X, f.Y, f.X+byX, f.Y)
+}
+
+// carry takes a button by the mouse and lets it go over a region.
+func (p *page) carry(button, region string) {
+	p.t.Helper()
+	from, to := p.find("button", button), p.find("region", region)
+	p.hand(from.X, from.Y, to.X, to.Y)
+}
+
+// hand presses the mouse at one place and lets it go at another, in steps as a
+// hand does.
+func (p *page) hand(x, y, toX, toY float64) {
+	p.t.Helper()
 	const steps = 20
-	p.mouse(input.DispatchMouseEventTypeMousePressed, f.X, f.Y)
-	for n := 1; n <= steps; n++ {
-		p.mouse(input.DispatchMouseEventTypeMouseMoved, f.X+byX*float64(n)/steps, f.Y)
+	p.mouse(input.DispatchMouseEventTypeMousePressed, x, y)
+	for n := 1.; n <= steps; n++ {
+		p.mouse(input.DispatchMouseEventTypeMouseMoved, x+(toX-x)*n/steps, y+(toY-y)*n/steps)
 		time.Sleep(8 * time.Millisecond)
 	}
-	p.mouse(input.DispatchMouseEventTypeMouseReleased, f.X+byX, f.Y)
+	p.mouse(input.DispatchMouseEventTypeMouseReleased, toX, toY)
 }
 
 // busy tells whether something that was moved is still being kept.

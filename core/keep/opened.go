@@ -27,7 +27,7 @@ const (
 	inACool    = "a cool, dark cupboard"
 	inTheJar   = "a closed jar, cool and dark"
 	inTheCold  = "the fridge"
-	inACovered = "the fridge, out of its tin and in a covered jar"
+	inACovered = "the fridge, closed, and never in an open tin"
 )
 
 // OpenedLife is how long the rest of an opened pack of an ingredient keeps.

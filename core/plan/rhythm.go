@@ -1,6 +1,9 @@
 package plan
 
-import "math"
+import (
+	"math"
+	"slices"
+)
 
 // Week marks days of the week, Sunday first as in time.Weekday.
 type Week [7]bool
@@ -190,4 +193,39 @@ func (k Keeping) Wastes(h Habit) Waste {
 	drunk := math.Min(h.BatchML, k.PerDayML*good)
 	perWeek := 7 / h.EveryDays
 	return Waste{ML: (h.BatchML - drunk) * perWeek, DryDays: (h.EveryDays - drunk/k.PerDayML) * perWeek}
+}
+
+// Lot is what is there of a drink: for how many days it would do, and its last
+// good day, today being 0.
+type Lot struct {
+	Days float64
+	Last int
+}
+
+// farthestDay is how far ahead it is looked.
+const farthestDay = 365
+
+// Lasts is for how many days lots do where each day the one that spoils first
+// is drunk first, and what of each passes its date before its turn comes.
+func Lasts(lots []Lot) (days float64, passed []float64) {
+	left := make([]float64, len(lots))
+	turn := make([]int, len(lots))
+	for n, l := range lots {
+		left[n], turn[n] = max(0, l.Days), n
+	}
+	slices.SortStableFunc(turn, func(a, b int) int { return lots[a].Last - lots[b].Last })
+	for day := range farthestDay {
+		thirst := 1.
+		for _, n := range turn {
+			if lots[n].Last >= day {
+				take := min(thirst, left[n])
+				left[n], thirst = left[n]-take, thirst-take
+			}
+		}
+		days += 1 - thirst
+		if thirst > 1e-9 {
+			break
+		}
+	}
+	return days, left
 }

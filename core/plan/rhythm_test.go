@@ -187,3 +187,26 @@ func TestAHabitIsLivedThrough(t *testing.T) {
 	assert.InDelta(t, 800, k.Wastes(k.OnceAWeek()).ML, 1e-9, "one batch a week of three days' life wastes four days of it")
 	assert.Zero(t, k.Wastes(Habit{}))
 }
+
+func TestWhatSpoilsFirstIsDrunkFirst(t *testing.T) {
+	t.Parallel()
+	tests := []struct {
+		what   string
+		lots   []Lot
+		days   float64
+		passed []float64
+	}{
+		{"nothing", nil, 0, []float64{}},
+		{"two days' worth, good for three", []Lot{{2, 3}}, 2, []float64{0}},
+		{"five days' worth, good till tomorrow", []Lot{{5, 1}}, 2, []float64{3}},
+		{"past its date", []Lot{{5, -1}}, 0, []float64{5}},
+		{"the other first", []Lot{{2, 5}, {1, 0}}, 3, []float64{0, 0}},
+		{"both today", []Lot{{1, 0}, {1, 0}}, 1, []float64{0, 1}},
+		{"half a day's, then the freezer", []Lot{{1.5, 30}, {.5, 0}}, 2, []float64{0, 0}},
+	}
+	for _, tt := range tests {
+		days, passed := Lasts(tt.lots)
+		assert.InDelta(t, tt.days, days, 1e-9, tt.what)
+		assert.InDeltaSlice(t, tt.passed, passed, 1e-9, tt.what)
+	}
+}

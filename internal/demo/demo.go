@@ -41,6 +41,8 @@ func Fill(s *store.Store, now time.Time) error {
 	c.soakBowls()
 	c.planAhead()
 	c.usePulp()
+	c.openPacks()
+	c.takeTurns()
 	if c.err != nil {
 		return fmt.Errorf("demo kitchen: %w", c.err)
 	}
@@ -134,6 +136,30 @@ func (c *cook) fridgeTrace() {
 		c.err = err
 	}
 	c.call(http.MethodPost, "/api/thermometer/readings", server.TemperatureFile{CSV: file.String()}, nil)
+}
+
+// openPacks leaves some orange juice and two bags open.
+func (c *cook) openPacks() {
+	for _, p := range openPacks {
+		opened := server.OpenedPack{What: p.what, OpenedOn: c.now.AddDate(0, 0, -p.daysAgo).Format(time.DateOnly)}
+		c.call(http.MethodPost, "/api/packs", opened, nil)
+	}
+}
+
+// takeTurns has the flask creamer and the breakfast milk take turns, on the
+// days nobody rows.
+func (c *cook) takeTurns() {
+	var drinks []server.DrinkName
+	c.call(http.MethodGet, "/api/drinks", nil, &drinks)
+	ways := server.RhythmWays{DrinkIDs: []int64{}, Days: []bool{true, false, true, true, false, true, false}}
+	for _, name := range turns {
+		for _, d := range drinks {
+			if d.Name == name {
+				ways.DrinkIDs = append(ways.DrinkIDs, d.ID)
+			}
+		}
+	}
+	c.call(http.MethodPut, "/api/rhythm", ways, nil)
 }
 
 // usePulp leaves the pulp of two drinks and stirs the rest into porridge.

@@ -54,7 +54,16 @@ var prices = []struct {
 	{"orange-juice", 2.2, "1 L"}, {"lime-juice", 1.1, "150 mL"}, {"lemongrass", 0.9, "2 pieces"}, {"orange-peel", 0.4, "1 piece"},
 }
 
-var stock = map[string]float64{"pecan": 320, "sesame": 250, "white-sugar": 900, "salt": 500, "maple-syrup": 210, "orange-peel": 12}
+var stock = map[string]float64{"pecan": 320, "sesame": 250, "white-sugar": 900, "salt": 500, "maple-syrup": 210, "orange-peel": 12, "coconut-oil": 180, "date-large": 150, "walnut": 60, "agave": 240}
+
+// openPacks are what stands open.
+var openPacks = []struct {
+	what    string
+	daysAgo int
+}{{"200 mL orange juice", 0}, {"140 g sesame seeds", 9}, {"120 g walnuts", 24}}
+
+// turns are the drinks of the rhythm.
+var turns = []string{"Pecan flask creamer", "Sesame and orange breakfast milk"}
 
 // planned is the Saturday breakfast for fourteen rowers.
 var planned = []struct {

@@ -3,6 +3,8 @@ package server
 import (
 	"fmt"
 	"math"
+	"slices"
+	"strconv"
 	"strings"
 	"time"
 
@@ -26,7 +28,8 @@ type Rhythm struct {
 	RhythmWays
 	Problem   string         `json:"problem" doc:"why there is none; empty where there is"`
 	Drinks    []RhythmDrink  `json:"drinks"`
-	LastsDays float64        `json:"lastsDays" doc:"what is there of all of them"`
+	LastsDays float64        `json:"lastsDays" doc:"what is there of all of them, what spoils first drunk first"`
+	PassesML  float64        `json:"passesML" doc:"of it, what passes its date before its turn comes"`
 	Makings   []MakingFigure `json:"makings"`
 	Weeks     int            `json:"weeks" doc:"of a round"`
 	FreezePct float64        `json:"freezePct"`
@@ -48,9 +51,9 @@ type RhythmDrink struct {
 	ThereML   float64 `json:"thereML" doc:"in bottles now, not past"`
 	BottleML  float64 `json:"bottleML" doc:"how large frozen bottles are best"`
 	Habit     string  `json:"habit" doc:"how it is made now, in words"`
-	Wastes    string  `json:"wastes" doc:"what that wastes in a week, in words"`
-	WasteML   float64 `json:"wasteML"`
+	WasteML   float64 `json:"wasteML" doc:"in a week"`
 	WasteCost float64 `json:"wasteCost" doc:"0 where it is not known"`
+	DryDays   float64 `json:"dryDays" doc:"of a week, on which there is none"`
 
 	keeping  plan.Keeping
 	perLitre float64 // 0 where its cost is not known
@@ -145,18 +148,15 @@ func (s *server) chosen(kept store.Rhythm) (RhythmWays, error) {
 
 func (s *server) reckonRhythm(ways RhythmWays) (Rhythm, error) {
 	out := Rhythm{RhythmWays: ways, Drinks: []RhythmDrink{}, Makings: []MakingFigure{}}
-	there, err := s.stillThere()
-	if err != nil {
-		return out, err
-	}
 	for _, id := range ways.DrinkIDs {
 		d, err := s.rhythmDrink(id, ways.PerDayML)
 		if err != nil {
 			return out, err
 		}
-		d.ThereML = there[id]
-		out.LastsDays += d.ThereML / d.PerDayML
 		out.Drinks = append(out.Drinks, d)
+	}
+	if err := s.addThere(&out); err != nil {
+		return out, err
 	}
 	if err := s.addRecord(&out); err != nil {
 		return out, err
@@ -253,41 +253,42 @@ func (s *server) addHabit(d *RhythmDrink) error {
 		apart := parseDate(made[last].MadeOn).Sub(parseDate(made[0].MadeOn)).Hours() / 24 / float64(last)
 		if apart > 0 {
 			habit = plan.Habit{BatchML: ml / float64(len(made)), EveryDays: apart}
-			d.Habit = fmt.Sprintf("As you make it now, %.0f mL about every %s as your last %d batches tell, none of it frozen,", habit.BatchML, daysWords(int(math.Round(apart))), len(made))
+			d.Habit = fmt.Sprintf("As you make it now, %s about every %s as your last %d batches tell, none of it frozen,", volumeWords(habit.BatchML), daysWords(int(math.Round(apart))), len(made))
 		}
 	}
 	waste := d.keeping.Wastes(habit)
-	d.WasteML, d.WasteCost = waste.ML, d.perLitre*waste.ML/1000
-	switch {
-	case waste.ML >= 1 && waste.DryDays >= 0.5:
-		d.Wastes = fmt.Sprintf("would waste %.0f mL a week, and leave %.1f days of it without any", waste.ML, waste.DryDays)
-	case waste.ML >= 1:
-		d.Wastes = fmt.Sprintf("would waste %.0f mL a week", waste.ML)
-	case waste.DryDays >= 0.5:
-		d.Wastes = fmt.Sprintf("wastes nothing, and leaves %.1f days of a week without any", waste.DryDays)
-	default:
-		d.Wastes = "wastes nothing"
-	}
+	d.WasteML, d.WasteCost, d.DryDays = waste.ML, d.perLitre*waste.ML/1000, waste.DryDays
 	return nil
 }
 
-// stillThere is how much of each drink there is.
-func (s *server) stillThere() (map[int64]float64, error) {
+// addThere adds how much of each drink there is, and how long it lasts.
+func (s *server) addThere(out *Rhythm) error {
 	kept, err := s.store.Shelf()
 	if err != nil {
-		return nil, err
+		return err
 	}
 	l, err := s.lifeLook(kept)
 	if err != nil {
-		return nil, err
+		return err
 	}
-	there := map[int64]float64{}
+	var lots []plan.Lot
+	var perDayML []float64
 	for n := range kept {
-		if b := l.present(&kept[n]); b.Standing != string(keep.Past) {
-			there[b.DrinkID] += b.LeftML
+		b := l.present(&kept[n])
+		k := slices.IndexFunc(out.Drinks, func(d RhythmDrink) bool { return d.DrinkID == b.DrinkID })
+		if k < 0 || b.Standing == string(keep.Past) {
+			continue
 		}
+		d := &out.Drinks[k]
+		d.ThereML += b.LeftML
+		lots, perDayML = append(lots, plan.Lot{Days: b.LeftML / d.PerDayML, Last: b.DaysLeft}), append(perDayML, d.PerDayML)
 	}
-	return there, nil
+	var passed []float64
+	out.LastsDays, passed = plan.Lasts(lots)
+	for n, days := range passed {
+		out.PassesML += days * perDayML[n]
+	}
+	return nil
 }
 
 // The record shown beside a rhythm.
@@ -336,7 +337,7 @@ func (s *server) addThrown(out *Rhythm, since time.Time) error {
 			if d.DrinkID == t.DrinkID {
 				out.ThrownML += t.ML
 				out.ThrownFor += d.perLitre * t.ML / 1000
-				out.Thrown = append(out.Thrown, fmt.Sprintf("%s, %.0f mL", t.Why, t.ML))
+				out.Thrown = append(out.Thrown, fmt.Sprintf("%s, %s", t.Why, volumeWords(t.ML)))
 			}
 		}
 	}
@@ -363,13 +364,21 @@ func (out *Rhythm) propose(now time.Time) error {
 	for _, m := range round.Makings {
 		name, day := out.Drinks[m.Drink].DrinkName, time.Weekday(m.Day).String()
 		out.Makings = append(out.Makings, MakingFigure{m.Week + 1, day, name, m.LastsDays, m.BatchML, m.FreezeML})
-		said = append(said, fmt.Sprintf("%s, %.0f mL for %s", day, m.BatchML, daysWords(m.LastsDays)))
+		said = append(said, fmt.Sprintf("%s, %s for %s", day, volumeWords(m.BatchML), daysWords(m.LastsDays)))
 	}
 	if len(out.Drinks) == 1 {
 		out.Words = "Make it on " + strings.Join(said, "; on ") + "."
 	}
 	out.Next = out.next(round, from)
 	return nil
+}
+
+// volumeWords writes 733 mL, and 1.5 L from a litre on.
+func volumeWords(ml float64) string {
+	if ml < 1000 {
+		return fmt.Sprintf("%.0f mL", ml)
+	}
+	return strconv.FormatFloat(math.Round(ml/10)/100, 'f', -1, 64) + " L"
 }
 
 func daysWords(n int) string {

@@ -150,6 +150,8 @@ type Bottle struct {
 	LeftDays    float64  `json:"leftDays" doc:"of its life, in days at 4 °C"`
 	CanFreeze   bool     `json:"canFreeze" doc:"false once it was frozen"`
 	Thawing     string   `json:"thawing" doc:"until when it thaws; empty where it does not"`
+	// ForWhom are the kitchen's drinkers, and why it is not for some.
+	ForWhom []ForWhom `json:"forWhom"`
 }
 
 // Shelf is what stands in fridge and freezer.
@@ -171,9 +173,13 @@ func (s *server) shelf(*noInput) (Shelf, error) {
 		return Shelf{}, err
 	}
 	out := Shelf{Bottles: make([]Bottle, len(kept)), Today: l.now.Format(dateLayout)}
+	whom := versionsForWhom{}
 	for n := range kept {
 		out.Bottles[n] = l.present(&kept[n])
 		out.TotalML += kept[n].LeftML
+		if out.Bottles[n].ForWhom, err = whom.of(s, &kept[n]); err != nil {
+			return out, err
+		}
 	}
 	if out.Pulps, err = s.pulps(); err != nil {
 		return out, err
@@ -183,6 +189,18 @@ func (s *server) shelf(*noInput) (Shelf, error) {
 	}
 	slices.SortStableFunc(out.Bottles, func(a, b Bottle) int { return strings.Compare(a.UseBy, b.UseBy) })
 	return out, nil
+}
+
+// versionsForWhom are whom each version of a drink is not for, reckoned once.
+type versionsForWhom map[int64][]ForWhom
+
+func (v versionsForWhom) of(s *server, b *store.Bottle) ([]ForWhom, error) {
+	if known, ok := v[b.Batch.VersionID]; ok {
+		return known, nil
+	}
+	whom, err := s.forWhom(b)
+	v[b.Batch.VersionID] = whom
+	return whom, err
 }
 
 // parseDate reads a date this program wrote.
@@ -236,7 +254,9 @@ func (s *server) bottle(b *store.Bottle, err error) (Bottle, error) {
 	if err != nil {
 		return Bottle{}, err
 	}
-	return l.present(b), nil
+	out := l.present(b)
+	out.ForWhom, err = s.forWhom(b)
+	return out, err
 }
 
 // Moved is where a bottle is put.

@@ -13,8 +13,6 @@ import (
 type Story struct {
 	Bottle Bottle       `json:"bottle"`
 	Events []StoryEvent `json:"events" doc:"the earliest first"`
-	// ForWhom are the kitchen's drinkers, and why it is not for some.
-	ForWhom []ForWhom `json:"forWhom"`
 }
 
 // StoryEvent is one thing that happened to it.
@@ -55,7 +53,7 @@ func (s *server) story(in *ByID) (Story, error) {
 	if b.EndedAt != nil {
 		out.Events = append(out.Events, StoryEvent{*b.EndedAt, b.State + ": " + b.EndedWhy, ""})
 	}
-	if out.ForWhom, err = s.forWhom(b); err != nil {
+	if out.Bottle.ForWhom, err = s.forWhom(b); err != nil {
 		return out, err
 	}
 	slices.SortStableFunc(out.Events, func(a, b StoryEvent) int { return a.At.Compare(b.At) })

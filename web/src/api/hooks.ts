@@ -93,6 +93,19 @@ export function useBottle(id: number) {
   }
 }
 
+/** useMoveBottle puts any bottle elsewhere. */
+export function useMoveBottle() {
+  const client = useQueryClient()
+  return useMutation({
+    mutationFn: ({ id, place }: { id: number; place: Moved['place'] }) =>
+      answer(api.POST('/api/bottles/{id}/move', { params: { path: { id } }, body: { place } })),
+    onSettled: () => client.invalidateQueries({ queryKey: ['shelf'] }),
+  })
+}
+
+export const useRhythm = () =>
+  useQuery({ queryKey: ['shelf', 'rhythm'], queryFn: () => answer(api.GET('/api/rhythm')) })
+
 export const usePantry = () => useQuery({ queryKey: ['pantry'], queryFn: () => answer(api.GET('/api/pantry')) })
 
 /** usePantryChange makes one change to the pantry; all figures are reckoned anew after it. */

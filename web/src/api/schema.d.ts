@@ -226,6 +226,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/can-make": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What can be made now, what would spoil first first */
+        get: operations["can-make"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/comparisons": {
         parameters: {
             query?: never;
@@ -546,6 +563,57 @@ export interface paths {
         put?: never;
         /** Bring all amounts to what the drawer can measure */
         post: operations["nudge"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/packs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put an open pack on the shelf */
+        post: operations["open-pack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/packs/{id}/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Say what became of an open pack */
+        post: operations["end-pack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/packs/{id}/use": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take something from an open pack */
+        post: operations["use-pack"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1023,10 +1091,11 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
-        put?: never;
-        /** When to make a drink, and how much */
-        post: operations["rhythm"];
+        /** When to make the chosen drinks, and how much */
+        get: operations["rhythm"];
+        /** Choose the drinks and the days */
+        put: operations["set-rhythm"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1500,6 +1569,7 @@ export interface components {
              * @description 0 empty to 1 full
              */
             fillShare: number;
+            forWhom: components["schemas"]["ForWhom"][];
             /** Format: int64 */
             id: number;
             /** @description and a degree colder */
@@ -1656,6 +1726,26 @@ export interface components {
             /** @description in full where other devices find the kitchen; else from its root */
             address: string;
             devices: components["schemas"]["Devices"];
+        };
+        CanMake: {
+            /** Format: int64 */
+            drinkID: number;
+            drinkName: string;
+            /**
+             * Format: double
+             * @description of drink, what there is does for; at most as written
+             */
+            enoughML: number;
+            /** @description what of it spoils first; empty where nothing hurries */
+            first: string;
+            /** @description its last good day */
+            firstBy: string;
+            missing: string[];
+            now: boolean;
+            /** @description spices and the like that no stock is kept of */
+            toCheck: string[];
+            /** Format: double */
+            writtenML: number;
         };
         Caution: {
             code: string;
@@ -2061,17 +2151,6 @@ export interface components {
             key: string;
             name: string;
         };
-        Habit: {
-            /** @description Sunday first */
-            days: boolean[];
-            /** Format: int64 */
-            drinkID: number;
-            /**
-             * Format: double
-             * @description 0 for what the pours tell, or else the drinkers
-             */
-            perDayML: number;
-        };
         InTheCup: {
             /** Format: double */
             dropC: number;
@@ -2277,10 +2356,16 @@ export interface components {
             /** Format: double */
             batchML: number;
             day: string;
+            drinkName: string;
             /** Format: double */
             freezeML: number;
             /** Format: int64 */
             lastsDays: number;
+            /**
+             * Format: int64
+             * @description of the round, from 1
+             */
+            week: number;
         };
         Matched: {
             formula: components["schemas"]["Formula"];
@@ -2342,6 +2427,11 @@ export interface components {
             readyBy: string;
             /** @description begun at once, and ready as soon as it can be */
             startNow?: boolean;
+            /**
+             * Format: double
+             * @description how much of it; 0 for the size on the Bench
+             */
+            volumeML?: number;
         };
         NewPassphrase: {
             /** @description the one so far; not asked for at the machine itself */
@@ -2355,6 +2445,19 @@ export interface components {
              */
             minutes: number;
             name: string;
+        };
+        NextMaking: {
+            /** Format: double */
+            batchML: number;
+            /** Format: int64 */
+            drinkID: number;
+            drinkName: string;
+            /** Format: double */
+            freezeML: number;
+            /** @description it is on the plan already */
+            planned: boolean;
+            /** @description by the kitchen's clock, to be planned with */
+            readyBy: string;
         };
         NextStep: {
             /** Format: date-time */
@@ -2423,6 +2526,14 @@ export interface components {
             formula: components["schemas"]["Formula"];
             name: string;
         };
+        OpenedPack: {
+            /** @description empty for today */
+            openedOn: string;
+            /** @description the date on the pack; empty for none */
+            printed: string;
+            /** @description how much is in it and of what, as one writes a line: 400 g coconut milk */
+            what: string;
+        };
         Overshoot: {
             /** @description what the drink comes to where it is left */
             asItIs: string;
@@ -2465,6 +2576,29 @@ export interface components {
             role: "base" | "liquid" | "sweetener" | "spice" | "flavour" | "fat" | "salt" | "dairy" | "body" | "other";
             vegan: boolean;
         };
+        PackEnd: {
+            thrown: boolean;
+            /** @description needed where it is thrown out */
+            why: string;
+        };
+        PackFigure: {
+            /** @description drinks that would use it up, the nearest to their size first */
+            goesInto: components["schemas"]["UsesUp"][];
+            /** Format: int64 */
+            id: number;
+            ingredient: string;
+            /** Format: double */
+            leftG: number;
+            name: string;
+            openedOn: string;
+            past: boolean;
+            timeLeft: string;
+            useBy: string;
+            /** @description it belongs */
+            where: string;
+            /** @description what sets its date */
+            why: string;
+        };
         PackPrice: {
             /** @description it is bought in shell or peel, which is thrown away */
             inShell: boolean;
@@ -2472,6 +2606,10 @@ export interface components {
             pack: string;
             /** Format: double */
             price: number;
+        };
+        PackUse: {
+            /** Format: double */
+            massG: number;
         };
         Pantry: {
             currency: string;
@@ -2734,6 +2872,16 @@ export interface components {
             /** Format: double */
             ml: number;
         };
+        PouredDay: {
+            day: string;
+            /** Format: double */
+            ml: number;
+            /**
+             * Format: double
+             * @description of the day with the most
+             */
+            share: number;
+        };
         PulpEnd: {
             /** @description what it was used for, or why it was thrown out */
             for: string;
@@ -2868,26 +3016,74 @@ export interface components {
         Rescale: {
             key: string;
         };
-        RhythmFigure: {
-            /**
-             * Format: double
-             * @description how large frozen bottles are best; 0 where nothing is frozen
-             */
-            bottleML: number;
+        Rhythm: {
+            /** @description Sunday first */
+            days: boolean[];
+            /** @description in the order they take turns */
+            drinkIDs: number[];
+            drinks: components["schemas"]["RhythmDrink"][];
             /** Format: double */
             freezePct: number;
-            /** @description what that is known from */
-            from: string;
             /**
              * Format: double
-             * @description what is there, at that
+             * @description what is there of all of them, what spoils first drunk first
              */
             lastsDays: number;
+            makings: components["schemas"]["MakingFigure"][];
+            next?: components["schemas"]["NextMaking"];
+            /**
+             * Format: double
+             * @description of it, what passes its date before its turn comes
+             */
+            passesML: number;
+            /**
+             * Format: double
+             * @description 0 for what the pours tell, or else the drinkers
+             */
+            perDayML: number;
+            /** @description the last seven days */
+            poured: components["schemas"]["PouredDay"][];
+            /** @description why there is none; empty where there is */
+            problem: string;
+            /** @description why, the most first */
+            thrown: string[];
+            /**
+             * Format: double
+             * @description what that cost; 0 where it is not known
+             */
+            thrownFor: number;
+            /**
+             * Format: double
+             * @description in four weeks
+             */
+            thrownML: number;
+            /**
+             * Format: int64
+             * @description of a round
+             */
+            weeks: number;
+            words: string;
+        };
+        RhythmDrink: {
+            /**
+             * Format: double
+             * @description how large frozen bottles are best
+             */
+            bottleML: number;
+            /** Format: int64 */
+            drinkID: number;
+            drinkName: string;
+            /**
+             * Format: double
+             * @description of a week, on which there is none
+             */
+            dryDays: number;
+            /** @description what that is known from */
+            from: string;
+            /** @description how it is made now, in words */
+            habit: string;
             /** Format: int64 */
             lifeDays: number;
-            makings: components["schemas"]["MakingFigure"][];
-            /** @description by the kitchen's clock, to be planned with */
-            nextMaking: string;
             /** Format: double */
             perDayML: number;
             /**
@@ -2902,10 +3098,20 @@ export interface components {
             wasteCost: number;
             /**
              * Format: double
-             * @description a week's, by one batch a week
+             * @description in a week
              */
             wasteML: number;
-            words: string;
+        };
+        RhythmWays: {
+            /** @description Sunday first */
+            days: boolean[];
+            /** @description in the order they take turns */
+            drinkIDs: number[];
+            /**
+             * Format: double
+             * @description 0 for what the pours tell, or else the drinkers
+             */
+            perDayML: number;
         };
         Rung: {
             /** Format: double */
@@ -2987,6 +3193,8 @@ export interface components {
         };
         Shelf: {
             bottles: components["schemas"]["Bottle"][];
+            /** @description open ones */
+            packs: components["schemas"]["PackFigure"][];
             pulps: components["schemas"]["PulpFigure"][];
             today: string;
             /** Format: double */
@@ -3035,7 +3243,6 @@ export interface components {
             bottle: components["schemas"]["Bottle"];
             /** @description the earliest first */
             events: components["schemas"]["StoryEvent"][];
-            forWhom: components["schemas"]["ForWhom"][];
         };
         StoryEvent: {
             /** Format: date-time */
@@ -3285,6 +3492,21 @@ export interface components {
             /** Format: double */
             usedG: number;
         };
+        UsesUp: {
+            /** Format: int64 */
+            drinkID: number;
+            /**
+             * Format: double
+             * @description and what that gives
+             */
+            drinkML: number;
+            drinkName: string;
+            /**
+             * Format: double
+             * @description the size at which it does
+             */
+            times: number;
+        };
         Version: {
             /** Format: date-time */
             created: string;
@@ -3360,6 +3582,7 @@ export type Bought = components['schemas']['Bought'];
 export type Bowl = components['schemas']['Bowl'];
 export type BowlChange = components['schemas']['BowlChange'];
 export type CalendarKey = components['schemas']['CalendarKey'];
+export type CanMake = components['schemas']['CanMake'];
 export type Caution = components['schemas']['Caution'];
 export type ChillFigure = components['schemas']['ChillFigure'];
 export type Compared = components['schemas']['Compared'];
@@ -3387,7 +3610,6 @@ export type Formula = components['schemas']['Formula'];
 export type FridgeDrive = components['schemas']['FridgeDrive'];
 export type Front = components['schemas']['Front'];
 export type Giver = components['schemas']['Giver'];
-export type Habit = components['schemas']['Habit'];
 export type InTheCup = components['schemas']['InTheCup'];
 export type Jug = components['schemas']['Jug'];
 export type Keeps = components['schemas']['Keeps'];
@@ -3410,16 +3632,21 @@ export type NewDrink = components['schemas']['NewDrink'];
 export type NewItem = components['schemas']['NewItem'];
 export type NewPassphrase = components['schemas']['NewPassphrase'];
 export type NewTimer = components['schemas']['NewTimer'];
+export type NextMaking = components['schemas']['NextMaking'];
 export type NextStep = components['schemas']['NextStep'];
 export type Nothing = components['schemas']['Nothing'];
 export type Nudged = components['schemas']['Nudged'];
 export type NudgedLine = components['schemas']['NudgedLine'];
 export type Nutrition = components['schemas']['Nutrition'];
 export type OnBench = components['schemas']['OnBench'];
+export type OpenedPack = components['schemas']['OpenedPack'];
 export type Overshoot = components['schemas']['Overshoot'];
 export type OwnMeasure = components['schemas']['OwnMeasure'];
 export type OwnRow = components['schemas']['OwnRow'];
+export type PackEnd = components['schemas']['PackEnd'];
+export type PackFigure = components['schemas']['PackFigure'];
 export type PackPrice = components['schemas']['PackPrice'];
+export type PackUse = components['schemas']['PackUse'];
 export type Pantry = components['schemas']['Pantry'];
 export type PantryDrinker = components['schemas']['PantryDrinker'];
 export type PantryRow = components['schemas']['PantryRow'];
@@ -3432,6 +3659,7 @@ export type PlanItem = components['schemas']['PlanItem'];
 export type PlanStep = components['schemas']['PlanStep'];
 export type Portion = components['schemas']['Portion'];
 export type Poured = components['schemas']['Poured'];
+export type PouredDay = components['schemas']['PouredDay'];
 export type PulpEnd = components['schemas']['PulpEnd'];
 export type PulpFigure = components['schemas']['PulpFigure'];
 export type RatioFigure = components['schemas']['RatioFigure'];
@@ -3442,7 +3670,9 @@ export type ReadyList = components['schemas']['ReadyList'];
 export type Reckoning = components['schemas']['Reckoning'];
 export type Refused = components['schemas']['Refused'];
 export type Rescale = components['schemas']['Rescale'];
-export type RhythmFigure = components['schemas']['RhythmFigure'];
+export type Rhythm = components['schemas']['Rhythm'];
+export type RhythmDrink = components['schemas']['RhythmDrink'];
+export type RhythmWays = components['schemas']['RhythmWays'];
 export type Rung = components['schemas']['Rung'];
 export type ScaleNow = components['schemas']['ScaleNow'];
 export type Second = components['schemas']['Second'];
@@ -3477,6 +3707,7 @@ export type Turn = components['schemas']['Turn'];
 export type Turned = components['schemas']['Turned'];
 export type TypedLine = components['schemas']['TypedLine'];
 export type UsedLine = components['schemas']['UsedLine'];
+export type UsesUp = components['schemas']['UsesUp'];
 export type Version = components['schemas']['Version'];
 export type VersionNote = components['schemas']['VersionNote'];
 export type WarmSpell = components['schemas']['WarmSpell'];
@@ -3932,6 +4163,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CalendarKey"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "can-make": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CanMake"][];
                 };
             };
             /** @description Error */
@@ -4644,6 +4904,109 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Nudged"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "open-pack": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OpenedPack"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Shelf"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "end-pack": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PackEnd"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Shelf"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "use-pack": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PackUse"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Shelf"];
                 };
             };
             /** @description Error */
@@ -5722,9 +6085,38 @@ export interface operations {
             path?: never;
             cookie?: never;
         };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Rhythm"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "set-rhythm": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Habit"];
+                "application/json": components["schemas"]["RhythmWays"];
             };
         };
         responses: {
@@ -5734,7 +6126,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RhythmFigure"];
+                    "application/json": components["schemas"]["Rhythm"];
                 };
             };
             /** @description Error */

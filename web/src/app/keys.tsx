@@ -5,10 +5,10 @@ import { Dialog } from '../ui/Dialog'
 const help = [
   ['Alt+1, 2, 3, 4, 6', 'go to the Bench, the Plan, Cook, the Shelf, the Pantry'],
   ['← and → on a dial', 'turn it; Page up and Page down turn it further'],
-  ['/', 'add a line to the drink'],
+  ['/', 'add a line to the drink; find a bottle on the Shelf'],
   ['+ and −', 'make more, make less'],
   ['L', 'lock the line you are on, or let it grow'],
-  ['Alt+↑, Alt+↓', 'move the line you are on'],
+  ['Alt+↑, Alt+↓', 'move the line you are on; put a bottle into the place before or after'],
   ['Ctrl+Z, Ctrl+Y', 'undo, redo'],
   ['Space in Cook', 'the step is done'],
   ['T in Cook', 'tare the scale'],

@@ -1,4 +1,4 @@
-import { type InputHTMLAttributes, type ReactNode, useId } from 'react'
+import { type InputHTMLAttributes, type ReactNode, type Ref, useId } from 'react'
 import { classes } from './classes'
 
 /** ErrorText says what was wrong with the field beside it. */
@@ -11,7 +11,13 @@ export function ErrorText({ id, children }: { id: string; children?: string }) {
   )
 }
 
-type Props = InputHTMLAttributes<HTMLInputElement> & { label: string; unit?: string; hint?: ReactNode; error?: string }
+type Props = InputHTMLAttributes<HTMLInputElement> & {
+  label: string
+  unit?: string
+  hint?: ReactNode
+  error?: string
+  ref?: Ref<HTMLInputElement>
+}
 
 /** Field is a labelled input with its unit, a hint, and the error beside it. */
 export function Field({ label, unit, hint, error, className, ...rest }: Props) {

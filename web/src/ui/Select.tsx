@@ -19,12 +19,12 @@ export function Select({ label, value, choices, onChange, className }: Props) {
       <Radix.Trigger
         aria-label={label}
         className={classes(
-          'inline-flex min-h-11 items-center gap-2 rounded-full border-2 border-rim bg-enamel px-4 text-left',
+          'inline-flex min-h-11 max-w-full items-center gap-2 rounded-full border-2 border-rim bg-enamel px-4 text-left',
           className,
         )}
       >
-        <span className="text-sm text-mute">{label}</span>
-        <span className="font-bold">
+        <span className="shrink-0 text-sm text-mute">{label}</span>
+        <span className="min-w-0 truncate font-bold">
           <Radix.Value />
         </span>
         <Radix.Icon className="ml-auto">

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react'
-import { Redirect } from 'wouter'
+import { Redirect, useLocation, useSearchParams } from 'wouter'
 import { answer, api, Refused } from '../../api/client'
 import { useDrinks, useKitchen, useReckoning } from '../../api/hooks'
 import type { Drink, Formula, Reckoning } from '../../api/schema'
@@ -73,6 +73,17 @@ export function Bench({ id }: { id: number }) {
   return <OpenBench key={opened} drink={drink.data} onReopen={reopen} />
 }
 
+/** useAskedSize takes the size that a link to the drink asks for, such as the one that uses up a pack. */
+function useAskedSize(edits: Edits) {
+  const [at, go] = useLocation()
+  const asked = Number(useSearchParams()[0].get('volume'))
+  useEffect(() => {
+    if (!(asked > 0)) return
+    edits.setFormula({ sizeBy: 'volume', sizeValue: asked })
+    go(at, { replace: true })
+  }, [asked, at, edits, go])
+}
+
 type Sheet = 'made' | 'version' | 'details'
 
 function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) {
@@ -85,6 +96,7 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
   const currency = useKitchen().data?.currency ?? 'GBP'
   const addRef = useRef<HTMLInputElement>(null)
   useBenchKeys(bench, () => addRef.current?.focus())
+  useAskedSize(bench.edits)
   const r = reckoning.data
   const refused = reckoning.error instanceof Refused ? reckoning.error : undefined
   const writeAtSize = async () => {

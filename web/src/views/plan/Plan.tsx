@@ -1,13 +1,14 @@
 import { CalendarPlus, Plus } from 'lucide-react'
 import { useState } from 'react'
 import { answer, api, Refused } from '../../api/client'
-import { usePlan, usePlanChange } from '../../api/hooks'
+import { usePlan, usePlanChange, useRhythm } from '../../api/hooks'
 import type { Plan } from '../../api/schema'
 import { Button } from '../../ui/Button'
 import { toMillilitres, toMinutes } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
 import { Tray } from '../../ui/Tray'
 import { Bowls } from '../bowls/Bowls'
+import { PlanNext } from '../shelf/PlanNext'
 import { AddDrink } from './AddDrink'
 import { Next } from './Next'
 import { Strip } from './Strip'
@@ -52,6 +53,7 @@ export function PlanView() {
           )}
         </div>
       </div>
+      <NextByRhythm />
       {plan.error && <Notice urgent>{plan.error.message} It is asked for again by itself.</Notice>}
       {plan.data.late && (
         <Notice>
@@ -104,4 +106,15 @@ function summary(p: Plan): string {
   const drinks = p.items.length === 1 ? '1 drink' : `${p.items.length} drinks`
   const visits = p.visits === 1 ? 'one visit to the kitchen' : `${p.visits} visits to the kitchen`
   return `${drinks}, ${toMillilitres(p.volumeML)} · ${visits}, ${toMinutes(p.handsOnMin)} hands-on`
+}
+
+/** NextByRhythm is the next making of the Shelf's rhythm, until it is on the plan. */
+function NextByRhythm() {
+  const next = useRhythm().data?.next
+  if (!next || next.planned) return null
+  return (
+    <Tray label="By the rhythm" className="text-[15px]">
+      <PlanNext next={next} />
+    </Tray>
+  )
 }

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { Link } from 'wouter'
 import { Refused } from '../../api/client'
-import { useBottle, useStory } from '../../api/hooks'
+import { useBottle } from '../../api/hooks'
 import type { Bottle } from '../../api/schema'
 import { Button } from '../../ui/Button'
 import { ErrorText } from '../../ui/Field'
@@ -96,7 +96,7 @@ export function BottleTray({ b, others }: { b: Bottle; others: Bottle[] }) {
           <b>Shake first.</b> {b.allergens.length > 0 ? `Contains ${b.allergens.join(', ')}.` : 'No listed allergen.'}
         </p>
       </div>
-      <NotFor id={b.id} />
+      <NotFor b={b} />
       <div className="flex flex-wrap gap-2">
         <Button primary={!past} disabled={busy} onClick={() => act.pour.mutate(b.pourML)}>
           Pour {toWhole(b.pourML)} mL
@@ -128,8 +128,8 @@ export function BottleTray({ b, others }: { b: Bottle; others: Bottle[] }) {
 }
 
 /** NotFor names the drinkers it is not for, and why. */
-function NotFor({ id }: { id: number }) {
-  const not = useStory(id).data?.forWhom.filter((w) => w.not) ?? []
+function NotFor({ b }: { b: Bottle }) {
+  const not = b.forWhom.filter((w) => w.not)
   if (not.length === 0) return null
   return (
     <Notice>

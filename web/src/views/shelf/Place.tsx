@@ -1,40 +1,106 @@
-import type { Bottle } from '../../api/schema'
+import { useDraggable, useDroppable } from '@dnd-kit/core'
+import type { KeyboardEvent } from 'react'
+import type { Bottle, Moved } from '../../api/schema'
 import { classes } from '../../ui/classes'
 import { toMillilitres } from '../../ui/format'
 import { BottleDrawing } from './BottleDrawing'
 
-type Props = { name: string; bottles: Bottle[]; chosen?: number; onChoose: (id: number) => void; empty: string }
+type Props = {
+  place: Moved['place']
+  name: string
+  bottles: Bottle[]
+  chosen?: number
+  drinker: string
+  isLifting: boolean
+  onChoose: (id: number) => void
+  onStep: (b: Bottle, by: number) => void
+}
 
-/** Place is a shelf of bottles: fridge or freezer. */
-export function Place({ name, bottles, chosen, onChoose, empty }: Props) {
+/** Place is a shelf of bottles, onto which others can be put. */
+export function Place({ place, name, bottles, chosen, drinker, isLifting, onChoose, onStep }: Props) {
+  const { setNodeRef, isOver } = useDroppable({ id: place })
   return (
-    <section aria-label={name} className="min-w-0 px-4 pt-3 pb-4">
-      <h2 className="!font-text text-[15px] text-rim">{name}</h2>
-      {bottles.length === 0 && <p className="py-6 text-mute">{empty}</p>}
-      <ul className="flex flex-wrap gap-y-3">
+    <section
+      ref={setNodeRef}
+      aria-label={name}
+      className={classes(
+        'eased h-full min-w-0 px-4 pt-2.5',
+        bottles.length > 0 ? 'pb-2' : 'pb-2.5',
+        isLifting && 'bg-linen',
+        isOver && isLifting && 'outline-[3px] -outline-offset-4 outline-rim outline-dashed',
+      )}
+    >
+      <h2 className="!font-text text-[15px] text-rim">
+        {name}
+        {bottles.length === 0 && <span className="font-normal text-mute">: nothing</span>}
+      </h2>
+      <ul className="flex flex-wrap gap-y-1">
         {bottles.map((b) => (
-          <li key={b.id} className="flex">
-            <button
-              type="button"
-              aria-pressed={b.id === chosen}
-              onClick={() => onChoose(b.id)}
-              className={classes(
-                'eased flex w-[7.4rem] max-sm:w-[6.2rem] flex-col items-center justify-end rounded-2xl pt-2',
-                b.id === chosen ? 'bg-linen' : 'hover:bg-linen',
-              )}
-            >
-              <BottleDrawing b={b} />
-              <span className="h-[4.1rem] w-full border-t-4 border-rim px-1 pt-1.5 text-[13px] leading-tight font-bold">
-                <span className="line-clamp-2">{b.drinkName}</span>
-                <span className="sr-only">
-                  , {toMillilitres(b.leftML)} of {toMillilitres(b.volumeML)}, {b.timeLeft}
-                </span>
-                {b.standing === 'past' && <span className="block text-hibiscus-deep">past its date</span>}
-              </span>
-            </button>
-          </li>
+          <OnShelf
+            key={b.id}
+            b={b}
+            isChosen={b.id === chosen}
+            drinker={drinker}
+            onChoose={() => onChoose(b.id)}
+            onStep={(by) => onStep(b, by)}
+          />
         ))}
       </ul>
+      {bottles.length === 0 && <div className="mt-2 border-b-4 border-rim" />}
     </section>
   )
+}
+
+type OnShelfProps = {
+  b: Bottle
+  isChosen: boolean
+  drinker: string
+  onChoose: () => void
+  onStep: (by: number) => void
+}
+
+/** OnShelf is one bottle: chosen with a click, put elsewhere by dragging it, or with Alt and an arrow. */
+function OnShelf({ b, isChosen, drinker, onChoose, onStep }: OnShelfProps) {
+  const { setNodeRef, listeners, isDragging } = useDraggable({ id: b.id })
+  const onKeyDown = (e: KeyboardEvent) => {
+    if (!e.altKey || (e.key !== 'ArrowUp' && e.key !== 'ArrowDown')) return
+    e.preventDefault()
+    onStep(e.key === 'ArrowDown' ? 1 : -1)
+  }
+  return (
+    <li className="flex">
+      <button
+        ref={setNodeRef}
+        type="button"
+        aria-pressed={isChosen}
+        aria-keyshortcuts="Alt+ArrowUp Alt+ArrowDown"
+        {...listeners}
+        onKeyDown={onKeyDown}
+        onClick={onChoose}
+        className={classes(
+          'eased flex w-[6.4rem] cursor-grab touch-manipulation flex-col items-center justify-end rounded-2xl pt-1',
+          isChosen ? 'bg-linen' : 'hover:bg-linen',
+          isDragging && 'opacity-40',
+        )}
+      >
+        <BottleDrawing b={b} />
+        <span className="h-[4.1rem] w-full border-t-4 border-rim px-1 pt-1 text-[13px] leading-tight font-bold">
+          <span className={drinker ? 'line-clamp-1' : 'line-clamp-2'}>{b.drinkName}</span>
+          <span className="sr-only">
+            , {toMillilitres(b.leftML)} of {toMillilitres(b.volumeML)}, {b.timeLeft}
+          </span>
+          {b.standing === 'past' && <span className="block text-hibiscus-deep">past its date</span>}
+          <ForDrinker b={b} drinker={drinker} />
+        </span>
+      </button>
+    </li>
+  )
+}
+
+/** ForDrinker says whether a bottle is for the one that was chosen. */
+function ForDrinker({ b, drinker }: { b: Bottle; drinker: string }) {
+  const whom = b.forWhom.find((w) => w.name === drinker)
+  if (!whom) return null
+  if (whom.not) return <span className="block text-hibiscus-deep">not for {drinker}</span>
+  return <span className="block text-pandan">for {drinker}</span>
 }

@@ -1,14 +1,18 @@
 import { useRef, useState } from 'react'
 import { Link } from 'wouter'
 import { useKitchen, usePlan, useShelf } from '../../api/hooks'
-import type { Bottle, Plan } from '../../api/schema'
+import type { Bottle, PackFigure, Plan } from '../../api/schema'
+import { isTyping, useKeys } from '../../app/keys'
 import { Field } from '../../ui/Field'
 import { toMillilitres } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
+import { Select } from '../../ui/Select'
 import { Tray } from '../../ui/Tray'
 import { Bowls } from '../bowls/Bowls'
 import { BottleTray } from './BottleTray'
-import { Place } from './Place'
+import { CanMake } from './CanMake'
+import { Packs } from './Packs'
+import { Places } from './Places'
 import { Pulps } from './Pulps'
 import { Rhythm } from './Rhythm'
 import { Thermo } from './Thermo'
@@ -20,11 +24,18 @@ export function Shelf({ id }: { id?: number }) {
   const plan = usePlan()
   const [chosen, setChosen] = useState(id)
   const [find, setFind] = useState('')
+  const [drinker, setDrinker] = useState('')
   const tray = useRef<HTMLDivElement>(null)
+  const findField = useRef<HTMLInputElement>(null)
+  useKeys((e) => {
+    if (e.key !== '/' || isTyping(e)) return
+    e.preventDefault()
+    findField.current?.focus()
+  })
   if (shelf.error) return <Notice urgent>{shelf.error.message}</Notice>
   if (!shelf.data) return null
   const { bottles, totalML } = shelf.data
-  if (bottles.length === 0) return <EmptyShelf plan={plan.data} />
+  if (bottles.length === 0) return <EmptyShelf plan={plan.data} packs={shelf.data.packs} />
   const bottle = bottles.find((b) => b.id === chosen) ?? bottles[0]
   const choose = (id: number) => {
     setChosen(id)
@@ -33,7 +44,6 @@ export function Shelf({ id }: { id?: number }) {
   const found = bottles.filter((b) =>
     `${b.drinkName} ${b.allergens.join(' ')} bottle ${b.id}`.toLowerCase().includes(find.trim().toLowerCase()),
   )
-  const inThe = (place: string) => found.filter((b) => b.place === place)
   return (
     <main className="flex flex-col gap-3">
       <div className="flex flex-wrap items-end justify-between gap-2">
@@ -45,7 +55,14 @@ export function Shelf({ id }: { id?: number }) {
           </p>
         </div>
         <div className="flex flex-wrap items-end gap-2">
-          <Field label="Find a bottle" className="w-56" value={find} onChange={(e) => setFind(e.target.value)} />
+          <Field
+            ref={findField}
+            label="Find a bottle"
+            className="w-48"
+            value={find}
+            onChange={(e) => setFind(e.target.value)}
+          />
+          <ForWhomSelect bottles={bottles} drinker={drinker} onDrinker={setDrinker} />
           <Link
             href={`/labels?bottles=${bottles
               .filter((b) => b.standing !== 'past')
@@ -57,34 +74,20 @@ export function Shelf({ id }: { id?: number }) {
           </Link>
         </div>
       </div>
-      <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_23.5rem]">
+      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_23.5rem] lg:grid-rows-[auto_1fr]">
         <div className="grid gap-4 lg:row-span-2">
-          <div className="overflow-hidden rounded-tray border-[2.5px] border-rim bg-glass md:grid md:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
-            <Place
-              name={`Fridge, set to ${kitchen.data?.fridgeC ?? '–'} °C`}
-              bottles={inThe('fridge')}
-              chosen={bottle?.id}
-              onChoose={choose}
-              empty="Nothing in the fridge."
-            />
-            <div className="border-rim max-md:border-t-[3px] md:border-l-[3px]">
-              <Place
-                name="Freezer"
-                bottles={inThe('freezer')}
-                chosen={bottle?.id}
-                onChoose={choose}
-                empty="Nothing in the freezer."
-              />
-              {inThe('door').length > 0 && (
-                <Place name="Fridge door" bottles={inThe('door')} chosen={bottle?.id} onChoose={choose} empty="" />
-              )}
-              {inThe('outside').length > 0 && (
-                <Place name="Outside" bottles={inThe('outside')} chosen={bottle?.id} onChoose={choose} empty="" />
-              )}
-            </div>
-          </div>
+          <Places
+            bottles={found}
+            fridgeC={kitchen.data?.fridgeC}
+            chosen={bottle?.id}
+            drinker={drinker}
+            onChoose={choose}
+          />
           <Thermo />
+          <CanMake />
+          <Packs packs={shelf.data.packs} />
           <Pulps pulps={shelf.data.pulps} />
+          {plan.data && <Bowls plan={plan.data} />}
         </div>
         {bottle && (
           <div ref={tray} className="scroll-mt-2 max-lg:order-first">
@@ -95,12 +98,21 @@ export function Shelf({ id }: { id?: number }) {
             />
           </div>
         )}
-        <div className="grid gap-4">
-          <Rhythm />
-          {plan.data && <Bowls plan={plan.data} />}
-        </div>
+        <Rhythm />
       </div>
     </main>
+  )
+}
+
+type ForWhomProps = { bottles: Bottle[]; drinker: string; onDrinker: (name: string) => void }
+
+/** ForWhomSelect marks each bottle as one for a drinker, or not. */
+function ForWhomSelect({ bottles, drinker, onDrinker }: ForWhomProps) {
+  const names = [...new Set(bottles.flatMap((b) => b.forWhom.map((w) => w.name)))]
+  if (names.length === 0) return null
+  const choices = [{ value: 'all', label: 'everyone' }, ...names.map((n) => ({ value: n, label: n }))]
+  return (
+    <Select label="For" value={drinker || 'all'} choices={choices} onChange={(v) => onDrinker(v === 'all' ? '' : v)} />
   )
 }
 
@@ -115,7 +127,7 @@ function firstWords(bottles: Bottle[]): string {
   return [`${past} past ${past === 1 ? 'its' : 'their'} date`, words].filter(Boolean).join(' · ')
 }
 
-function EmptyShelf({ plan }: { plan?: Plan }) {
+function EmptyShelf({ plan, packs }: { plan?: Plan; packs: PackFigure[] }) {
   return (
     <main className="grid gap-4 pt-6">
       <Tray className="max-w-xl">
@@ -128,6 +140,8 @@ function EmptyShelf({ plan }: { plan?: Plan }) {
         </Link>
       </Tray>
       {plan && plan.bowls.length > 0 && <Bowls plan={plan} />}
+      <CanMake />
+      <Packs packs={packs} />
     </main>
   )
 }

@@ -1,0 +1,122 @@
+//go:build e2e
+
+package e2e
+
+import (
+	"strings"
+	"testing"
+
+	"github.com/chromedp/chromedp"
+	"github.com/chromedp/chromedp/kb"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// A bottle is put elsewhere by the mouse and by the keyboard; what the freezer
+// refuses is said.
+func TestABottleIsCarriedFromPlaceToPlace(t *testing.T) {
+	t.Parallel()
+	p := visit(t, demoKitchen(t))
+	p.open("/shelf")
+	const walnut = "Walnut cream for porridge"
+	holds := func(place string) func() bool {
+		return func() bool { return strings.Contains(p.region(place), walnut) }
+	}
+	p.sees("Fridge door: nothing")
+	p.carry(walnut, "Fridge door")
+	p.until("the bottle in the door", holds("Fridge door"))
+	p.click("button", walnut)
+	p.press(kb.ArrowDown, chromedp.ModifierAlt)
+	p.until("the bottle in the freezer", holds("Freezer"))
+	p.sees("30 days")
+	p.click("button", walnut)
+	p.press(kb.ArrowUp, chromedp.ModifierAlt)
+	p.until("the bottle in the door again", holds("Fridge door"))
+	p.sees("It thaws in the fridge until")
+	p.expects("422")
+	p.carry(walnut, "Freezer")
+	p.sees("cannot be the freezer")
+	assert.True(t, holds("Fridge door")(), "it stays where it is")
+	require.Empty(t, axeFaults(p))
+}
+
+// The slash finds; a drinker's name marks what is not for them.
+func TestBottlesAreFoundAndMarkedForADrinker(t *testing.T) {
+	t.Parallel()
+	p := visit(t, demoKitchen(t))
+	p.open("/shelf")
+	p.sees("What can be made now")
+	p.press("/")
+	p.typeIn("walnut")
+	p.until("only the walnut cream", func() bool { return !strings.Contains(p.region("Fridge, set to 4 °C"), "nog") })
+	p.fill("Find a bottle", "")
+	p.click("combobox", "For")
+	p.click("option", "neighbour")
+	p.sees("not for neighbour", "for neighbour")
+	assert.Equal(t, 1, strings.Count(p.region("Fridge, set to 4 °C"), "not for neighbour"), "of all bottles, the walnut cream")
+	p.click("button", "Walnut cream for porridge")
+	p.sees("Not for neighbour (contains walnut)")
+}
+
+// What is open stands on the shelf with its date, and what it would go into.
+func TestAnOpenPackIsUsedUp(t *testing.T) {
+	t.Parallel()
+	p := visit(t, demoKitchen(t))
+	p.open("/shelf")
+	p.sees("Orange juice", "last day", "First to spoil: Orange juice")
+	p.fill("Opened, and what is left in it", "a splash of joy")
+	p.expects("422")
+	p.click("button", "Put it on the shelf")
+	p.sees("splash of joy")
+	p.holds("Opened, and what is left in it", "a splash of joy")
+	p.fill("Opened, and what is left in it", "120 g pumpkin seeds")
+	p.click("button", "Put it on the shelf")
+	p.until("the seeds on the shelf", func() bool { return strings.Contains(p.region("Open packs"), "Pumpkin seeds, 120 g left") })
+	p.click("button", "What the other")
+	p.sees("There is no 109 g date syrup")
+	p.click("link", "1.15 L of Sesame and orange breakfast milk")
+	p.holds("Name of the drink", "Sesame and orange breakfast milk")
+	p.sees("140 g", "saved")
+}
+
+func TestWhatCanBeMadeNowIsBegun(t *testing.T) {
+	t.Parallel()
+	p := visit(t, demoKitchen(t))
+	p.open("/shelf")
+	p.click("button", "Begin it now: Walnut cream for porridge")
+	p.sees("It is on the plan")
+	p.open("/plan")
+	p.sees("Walnut cream for porridge")
+}
+
+func TestARhythmLeadsToThePlan(t *testing.T) {
+	t.Parallel()
+	p := visit(t, demoKitchen(t))
+	p.open("/shelf")
+	p.sees("Every week", "from who drinks here", "As you make it now", "passes its date before its turn comes")
+	p.click("button", "Leave out Sesame and orange breakfast milk")
+	p.sees("Make it on")
+	p.click("combobox", "Drink")
+	p.click("option", "Walnut cream for porridge")
+	p.fill("Drunk a day", "100")
+	p.sees("100 mL of Walnut cream for porridge, as you said", "It keeps 3 days; 240 mL is there.", "One batch a week, none of it frozen, wastes 400 mL a week")
+	p.click("button", "Another in turn")
+	p.click("combobox", "then")
+	p.click("option", "Pumpkin-seed nog")
+	p.sees("Pumpkin-seed nog. It keeps")
+	p.reload()
+	p.sees("Pumpkin-seed nog. It keeps", "Next:") // it is kept
+	next := p.region("Rhythm")
+	p.open("/plan")
+	p.sees("Next:")
+	p.click("button", "Put it in the plan")
+	p.until("the advice to go", func() bool { return p.region("By the rhythm") == "" })
+	p.open("/shelf")
+	p.sees("It is on the plan.")
+	assert.Contains(t, next, "Next:")
+	p.expects("422")
+	for _, day := range []string{"Sun", "Tue", "Wed", "Fri"} {
+		p.click("button", day)
+	}
+	p.sees("leave no week in which nothing passes its date")
+}
