@@ -36,12 +36,12 @@ func program(args ...string) *exec.Cmd {
 
 // opened is a kitchen running as a process of its own.
 type opened struct {
-	t   *testing.T
+	t   testing.TB
 	cmd *exec.Cmd
 	url string
 }
 
-func openKitchen(t *testing.T, args ...string) *opened {
+func openKitchen(t testing.TB, args ...string) *opened {
 	t.Helper()
 	o := &opened{t: t, cmd: program(append(args, "--listen", "127.0.0.1:0")...)}
 	out, err := o.cmd.StdoutPipe()

@@ -194,3 +194,43 @@ func TestCooling(t *testing.T) {
 	four, _ := divided.Until(21)
 	assert.Less(t, four, d)
 }
+
+// A record that was summed up once says what going through every minute of it
+// says, wherever one looks from and to.
+func TestASummedRecordSaysWhatWalkingItSays(t *testing.T) {
+	t.Parallel()
+	dice := rand.New(rand.NewPCG(1, 2))
+	for round := range 60 {
+		var readings []Reading
+		at, tempC := made, 4.
+		for range 400 {
+			at = at.Add(time.Duration(1+dice.IntN(3)) * time.Minute)
+			if dice.IntN(60) == 0 {
+				at = at.Add(time.Duration(dice.IntN(300)) * time.Minute) // a gap
+			}
+			if dice.IntN(25) == 0 {
+				tempC = 2 + 8*dice.Float64()
+			}
+			readings = append(readings, Reading{at, tempC})
+		}
+		r := NewRecord(readings, 3+float64(round%4))
+		plain := Record{Readings: r.Readings, SetC: r.SetC}
+		span := at.Sub(made) + 10*time.Hour
+		for range 40 {
+			from := made.Add(-5*time.Hour + time.Duration(dice.Int64N(int64(span))))
+			to := from.Add(time.Duration(dice.Int64N(int64(span))))
+			for _, school := range []School{Cautious, Customary} {
+				assert.InDelta(t, plain.Spent(from, to, school), r.Spent(from, to, school), 1e-9)
+				for _, aboveC := range []float64{WarmFridgeC, spellCustomC, 3} {
+					want, got := plain.Spells(from, to, aboveC, school), r.Spells(from, to, aboveC, school)
+					require.Len(t, got, len(want), "%v to %v above %g", from, to, aboveC)
+					for n := range want {
+						assert.InDelta(t, want[n].Days, got[n].Days, 1e-9)
+						got[n].Days = want[n].Days
+						assert.Equal(t, want[n], got[n])
+					}
+				}
+			}
+		}
+	}
+}

@@ -17,7 +17,19 @@ type Record struct {
 	Readings []Reading // the earliest first
 	SetC     float64
 	Nonsense int // readings left out: no fridge is that cold or warm
+	known    map[School]summary
 }
+
+// summary is what a record comes to by a school, so that a bottle's life along
+// it does not have to go through every minute of it.
+type summary struct {
+	spent []float64 // days of life at 4 °C from the first reading up to each
+	warm  []run     // readings that a spell may be made of
+}
+
+// run is a stretch of readings one after the other, from the first up to and
+// without the last.
+type run struct{ first, last int }
 
 // What a reading has to lie between to be one of a fridge, °C, and after how
 // long without one the record has a gap (from memory).
@@ -41,7 +53,32 @@ func NewRecord(readings []Reading, setC float64) Record {
 		r.Readings = append(r.Readings, reading)
 	}
 	slices.SortStableFunc(r.Readings, func(a, b Reading) int { return a.At.Compare(b.At) })
+	r.known = map[School]summary{Cautious: r.summed(Cautious), Customary: r.summed(Customary)}
 	return r
+}
+
+// summed goes through the record once.
+func (r Record) summed(s School) summary {
+	out := summary{spent: make([]float64, len(r.Readings))}
+	for n := range r.Readings {
+		last := n == len(r.Readings)-1
+		warm := last // what the last one stands for is not known yet
+		if !last {
+			out.spent[n+1] = out.spent[n]
+			r.held(n, r.Readings[n].At, r.Readings[n+1].At, s, func(p piece) {
+				out.spent[n+1] += p.spent()
+				warm = warm || p.tempC > WarmFridgeC
+			})
+		}
+		switch runs := len(out.warm); {
+		case !warm:
+		case runs > 0 && out.warm[runs-1].last == n:
+			out.warm[runs-1].last = n + 1
+		default:
+			out.warm = append(out.warm, run{n, n + 1})
+		}
+	}
+	return out
 }
 
 // piece is a stretch at one temperature.
@@ -50,6 +87,9 @@ type piece struct {
 	tempC    float64
 	gap      bool // nothing was read
 }
+
+// spent is the life spent in it, in days at 4 °C.
+func (p piece) spent() float64 { return RelativeRate(p.tempC) * inDays(p.to.Sub(p.from)) }
 
 // pieces walks the record from one moment to another. Before the first
 // reading it is as set. In a gap the cautious school holds the last reading,
@@ -111,8 +151,20 @@ func (r Record) LongestGap(until time.Time) time.Duration {
 // Spent is the life spent between two moments, in days at 4 °C: the integral
 // of the relative rate.
 func (r Record) Spent(from, to time.Time, s School) float64 {
+	first := sort.Search(len(r.Readings), func(n int) bool { return !r.Readings[n].At.Before(from) })
+	last := sort.Search(len(r.Readings), func(n int) bool { return r.Readings[n].At.After(to) }) - 1
+	sums, ok := r.known[s]
+	if !ok || first >= last {
+		return r.walked(from, to, s)
+	}
+	between := sums.spent[last] - sums.spent[first]
+	return r.walked(from, r.Readings[first].At, s) + between + r.walked(r.Readings[last].At, to, s)
+}
+
+// walked is the life spent, piece by piece.
+func (r Record) walked(from, to time.Time, s School) float64 {
 	total := 0.
-	r.pieces(from, to, s, func(p piece) { total += RelativeRate(p.tempC) * inDays(p.to.Sub(p.from)) })
+	r.pieces(from, to, s, func(p piece) { total += p.spent() })
 	return total
 }
 
@@ -129,6 +181,39 @@ func (s Spell) Lasted() time.Duration { return s.To.Sub(s.From) }
 
 // Spells are the stretches above a temperature between two moments.
 func (r Record) Spells(from, to time.Time, aboveC float64, s School) []Spell {
+	sums, ok := r.known[s]
+	if !ok || aboveC < WarmFridgeC || r.SetC > WarmFridgeC {
+		return r.spells(from, to, aboveC, s)
+	}
+	var out []Spell
+	begin := sort.Search(len(sums.warm), func(n int) bool { return r.endOf(sums.warm[n], to).After(from) })
+	for _, w := range sums.warm[begin:] {
+		starts := r.Readings[w.first].At
+		if !starts.Before(to) {
+			break
+		}
+		if starts.Before(from) {
+			starts = from
+		}
+		ends := r.endOf(w, to)
+		if ends.After(to) {
+			ends = to
+		}
+		out = append(out, r.spells(starts, ends, aboveC, s)...)
+	}
+	return out
+}
+
+// endOf is when a run ends; the last one has not ended yet.
+func (r Record) endOf(w run, open time.Time) time.Time {
+	if w.last < len(r.Readings) {
+		return r.Readings[w.last].At
+	}
+	return open
+}
+
+// spells goes through every piece.
+func (r Record) spells(from, to time.Time, aboveC float64, s School) []Spell {
 	var out []Spell
 	open := false
 	r.pieces(from, to, s, func(p piece) {
@@ -142,7 +227,7 @@ func (r Record) Spells(from, to time.Time, aboveC float64, s School) []Spell {
 		}
 		last := &out[len(out)-1]
 		last.To, last.MostC = p.to, max(last.MostC, p.tempC)
-		last.Days += RelativeRate(p.tempC) * inDays(p.to.Sub(p.from))
+		last.Days += p.spent()
 		last.Gap = last.Gap || p.gap
 	})
 	return out

@@ -74,6 +74,7 @@ func (s *server) restore(c fiber.Ctx) error {
 	}
 	kept, err := s.store.RestoreKeeping(file)
 	s.changed()
+	s.forgetRecord()
 	s.told.tell()
 	if err != nil {
 		s.log.Warn("a backup was not restored", "error", err)

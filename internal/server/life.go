@@ -33,16 +33,8 @@ func (s *server) lifeLook(bottles []store.Bottle) (lifeLook, error) {
 	for n := range bottles {
 		first = sooner(first, l.madeAt(&bottles[n]))
 	}
-	kept, err := s.store.Temperatures(first)
-	if err != nil {
-		return l, err
-	}
-	readings := make([]keep.Reading, len(kept))
-	for n, t := range kept {
-		readings[n] = keep.Reading{At: time.Unix(t.At, 0).In(l.now.Location()), TempC: t.TempC}
-	}
-	l.record = keep.NewRecord(readings, settings.FridgeC)
-	return l, nil
+	l.record, err = s.fridgeRecord(first, settings.FridgeC)
+	return l, err
 }
 
 // noonH is when a bottle counts as made that was written down on another day.

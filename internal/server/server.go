@@ -63,6 +63,7 @@ type server struct {
 	told   *changes
 	desk   *desk
 	probe  *probe
+	seen   recordKept
 }
 
 // New builds the app.

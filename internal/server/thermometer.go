@@ -93,11 +93,7 @@ func (s *server) thermometer(*noInput) (Thermo, error) {
 	}
 	nonsense := s.probe.nonsense
 	s.probe.mu.Unlock()
-	readings := make([]keep.Reading, len(kept))
-	for n, t := range kept {
-		readings[n] = keep.Reading{At: time.Unix(t.At, 0).In(now.Location()), TempC: t.TempC}
-	}
-	record := keep.NewRecord(readings, settings.FridgeC)
+	record := keep.NewRecord(s.asReadings(kept), settings.FridgeC)
 	out.strip(record)
 	school, err := keep.ParseSchool(settings.School)
 	if err != nil {
@@ -177,6 +173,7 @@ func (s *server) followFridge(readings <-chan device.Temperature, nth int) {
 		if err := s.store.KeepTemperatures([]store.Temperature{{At: r.At.Unix(), TempC: r.TempC}}); err != nil {
 			s.log.Error("a temperature could not be kept", "error", err)
 		}
+		s.recordOlder(r.At)
 	}
 	s.probe.mu.Lock()
 	defer s.probe.mu.Unlock()
@@ -244,6 +241,7 @@ func (s *server) readTemperatures(in *body[TemperatureFile]) (TakenIn, error) {
 	if err := s.store.KeepTemperatures(readings); err != nil {
 		return TakenIn{}, err
 	}
+	s.forgetRecord()
 	return TakenIn{len(read), orEmpty(refused)}, nil
 }
 

@@ -7,11 +7,23 @@ import (
 	"gorm.io/gorm/clause"
 )
 
-// Temperatures lists the fridge's readings from a moment on, the earliest first.
+// Temperatures lists the fridge's readings from a moment on, the earliest
+// first. They are scanned one by one: there are a thousand and a half a day.
 func (s *Store) Temperatures(from time.Time) ([]Temperature, error) {
+	rows, err := s.db.Raw("SELECT at, temp_c FROM temperatures WHERE at >= ? ORDER BY at", from.Unix()).Rows()
+	if err != nil {
+		return nil, err
+	}
+	defer func() { _ = rows.Close() }()
 	var readings []Temperature
-	err := s.db.Where("at >= ?", from.Unix()).Order("at").Find(&readings).Error
-	return readings, err
+	for rows.Next() {
+		var t Temperature
+		if err := rows.Scan(&t.At, &t.TempC); err != nil {
+			return nil, err
+		}
+		readings = append(readings, t)
+	}
+	return readings, rows.Err()
 }
 
 // temperaturesAtOnce is how many readings are held while all are gone through.

@@ -30,6 +30,16 @@ function useTheme(theme: string | undefined) {
   }, [theme])
 }
 
+/** useLocked tells whether this device has to sign in. While it is asked for again that stays as it was, so that the form keeps what was typed. */
+function useLocked(status: 'pending' | 'error' | 'success', error: Error | null) {
+  const [locked, setLocked] = useState(false)
+  useEffect(() => {
+    if (status === 'success') setLocked(false)
+    if (status === 'error') setLocked(error instanceof Refused && error.status === 401)
+  }, [status, error])
+  return locked
+}
+
 export function App() {
   const kitchen = useKitchen()
   const [keysShown, showKeys] = useState(false)
@@ -37,7 +47,7 @@ export function App() {
   const isCooking = at.startsWith('/cook')
   useTheme(kitchen.data?.theme)
   useViewKeys(() => showKeys(true))
-  const isLocked = kitchen.error instanceof Refused && kitchen.error.status === 401
+  const isLocked = useLocked(kitchen.status, kitchen.error)
   if (isLocked && !kitchen.data) return <SignIn />
   return (
     <div className="mx-auto flex min-h-dvh max-w-[1280px] flex-col px-3 pb-4 sm:px-7">

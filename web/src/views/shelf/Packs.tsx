@@ -68,7 +68,7 @@ function WhatBecame({ p }: { p: PackFigure }) {
   const end = useShelfChange((body: PackEnd) => answer(api.POST('/api/packs/{id}/end', { params, body })))
   return (
     <details>
-      <summary className="min-h-8 cursor-pointer font-bold text-rim">What became of it</summary>
+      <summary className="min-h-8 cursor-pointer font-bold text-rim">Take some, or say what became of it</summary>
       <div className="flex flex-wrap items-end gap-2 py-1">
         <NumberField
           className="w-36"
