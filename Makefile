@@ -51,7 +51,7 @@ e2e: build chromium
 	go test -tags e2e -count=1 ./e2e
 
 bench: build chromium
-	go test -run '^$$' -bench . ./core/... ./internal/...
+	go test -run '^$$' -bench . ./core/... ./internal/... ./cmd/...
 	go test -tags e2e -count=1 -run '^$$' -bench . ./e2e
 
 # Pictures of the main views, from the demo kitchen, for the README.

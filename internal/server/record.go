@@ -13,14 +13,15 @@ import (
 type recordKept struct {
 	mu     sync.Mutex
 	is     bool
+	read   time.Time // when it was read in full
 	from   time.Time
 	last   int64 // the newest reading, seconds since 1970
 	record keep.Record
 }
 
-// longerThanNeeded is how much older than what is asked for a kept record may
-// begin.
-const longerThanNeeded = 7 * 24 * time.Hour
+// readAnewAfter keeps a record from growing for as long as the program runs:
+// read anew, it begins with the oldest bottle there is by then.
+const readAnewAfter = 24 * time.Hour
 
 // fridgeRecord is what the fridge saw from a moment on, or from somewhat
 // before.
@@ -29,9 +30,9 @@ func (s *server) fridgeRecord(from time.Time, setC float64) (keep.Record, error)
 	k.mu.Lock()
 	defer k.mu.Unlock()
 	readings, since := k.record.Readings, time.Unix(k.last+1, 0)
-	if !k.is || from.Before(k.from) || from.Sub(k.from) > longerThanNeeded || setC != k.record.SetC {
+	if !k.is || from.Before(k.from) || s.now().Sub(k.read) > readAnewAfter || setC != k.record.SetC {
 		readings, since = nil, from
-		k.is, k.from, k.last = true, from, 0
+		k.is, k.read, k.from, k.last = true, s.now(), from, 0
 	}
 	newer, err := s.store.Temperatures(since)
 	if err != nil {
