@@ -195,6 +195,45 @@ func TestCooling(t *testing.T) {
 	assert.Less(t, four, d)
 }
 
+// By hand: 90 to 57 °C, then two hours and six from there; measured once, the
+// rate is what the thermometer says.
+func TestACoolingOnTheClock(t *testing.T) {
+	t.Parallel()
+	c := Cooling{VolumeML: 3000, FromC: 90, Bath: InAFridge, RoomC: 20}
+	k := c.Clock(made)
+	at57, _ := c.Until(57)
+	assert.Equal(t, made.Add(at57+2*time.Hour), k.FirstBy)
+	assert.Equal(t, made.Add(at57+6*time.Hour), k.ColdBy)
+	assert.False(t, k.InTime())
+	assert.Equal(t, k.InTime(), c.InTime())
+
+	helps := c.Helps(k, 70, made.Add(30*time.Minute))
+	require.NotEmpty(t, helps)
+	for n, h := range helps {
+		assert.True(t, h.Cooling.InTime())
+		assert.Equal(t, k.FirstBy, h.Cooling.FirstBy, "the clock runs on")
+		if n > 0 {
+			assert.False(t, h.Cooling.First.After(helps[n-1].Cooling.First), "the more trouble, the faster")
+		}
+	}
+	assert.Empty(t, c.Helps(k, 70, k.FirstBy.Add(-time.Minute)), "nothing helps a minute before")
+
+	quick, ok := c.Measured(47, time.Hour) // halfway to 4 °C in an hour
+	require.True(t, ok)
+	assert.InDelta(t, 25.5, quick.After(2*time.Hour), .01)
+	for _, none := range []float64{90, 95, 4, 2} {
+		_, ok = c.Measured(none, time.Hour)
+		assert.False(t, ok, none)
+	}
+	_, ok = c.Measured(50, 0)
+	assert.False(t, ok)
+
+	room := Cooling{VolumeML: 500, FromC: 22, Bath: InIce}.Clock(made)
+	assert.Equal(t, made.Add(4*time.Hour), room.ColdBy, "made at room temperature")
+	assert.True(t, room.InTime())
+	assert.True(t, Cooling{VolumeML: 500, FromC: 90, Bath: InAir, RoomC: 20}.Clock(made).Cold.IsZero())
+}
+
 // A record that was summed up once says what going through every minute of it
 // says, wherever one looks from and to.
 func TestASummedRecordSaysWhatWalkingItSays(t *testing.T) {

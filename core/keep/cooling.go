@@ -33,6 +33,7 @@ type Cooling struct {
 	Bath     Bath
 	RoomC    float64 // for air
 	Vessels  int     // it is divided among; 0 for one
+	fitted   float64 // the rate it was measured to have; 0 where it was not
 }
 
 // The two points of the Food Code (3-501.14).
@@ -52,6 +53,9 @@ const (
 // perSecond is Newton's rate: heat taken off over heat held, by the vessel's
 // wetted wall, bottom and surface.
 func (c Cooling) perSecond() float64 {
+	if c.fitted > 0 {
+		return c.fitted
+	}
 	depth := c.DepthCM
 	if depth == 0 {
 		depth = commonDepthCM
@@ -99,4 +103,86 @@ func (c Cooling) InTime() bool {
 	}
 	cold, can := hot.Until(ColdC)
 	return can && cold <= ColdMost
+}
+
+// The Food Code's point for what was made from things at room temperature
+// (3-501.14).
+const RoomMost = 4 * time.Hour
+
+// Divided is the same drink in several vessels of a bath and a depth; 0 for a
+// common pan's.
+func (c Cooling) Divided(vessels int, bath Bath, depthCM float64) Cooling {
+	c.Vessels, c.Bath, c.DepthCM, c.fitted = vessels, bath, depthCM, 0
+	return c
+}
+
+// Measured is the same drink as it really cools: at nowC after a time. False
+// where that is no cooling, or colder than the bath can make it.
+func (c Cooling) Measured(nowC float64, after time.Duration) (Cooling, bool) {
+	if after <= 0 || nowC >= c.FromC || nowC <= c.bathC() {
+		return c, false
+	}
+	c.fitted = math.Log((c.FromC-c.bathC())/(nowC-c.bathC())) / after.Seconds()
+	return c, true
+}
+
+// CoolingClock is a drink's way down on the clock.
+type CoolingClock struct {
+	FirstBy, ColdBy time.Time // the latest it may be at 21 and at 5 °C
+	First, Cold     time.Time // when it is; zero where that bath never makes it
+}
+
+// InTime tells whether both points are met.
+func (k CoolingClock) InTime() bool {
+	return !k.First.IsZero() && !k.First.After(k.FirstBy) && !k.Cold.IsZero() && !k.Cold.After(k.ColdBy)
+}
+
+// Clock is the way down of a drink that began to cool at a moment. The two
+// hours and the six count from 57 °C; what was never that hot has four hours
+// to 5 °C, and the first point is the same.
+func (c Cooling) Clock(began time.Time) CoolingClock {
+	var k CoolingClock
+	if c.FromC < CookedC {
+		k.FirstBy, k.ColdBy = began.Add(RoomMost), began.Add(RoomMost)
+	} else {
+		counts, _ := c.Until(CookedC)
+		k.FirstBy, k.ColdBy = began.Add(counts+FirstMost), began.Add(counts+ColdMost)
+	}
+	if first, can := c.Until(FirstC); can {
+		k.First = began.Add(first)
+	}
+	if cold, can := c.Until(ColdC); can {
+		k.Cold = began.Add(cold)
+	}
+	return k
+}
+
+// Help is a way to cool a drink faster.
+type Help struct {
+	Bath    Bath
+	Vessels int
+	DepthCM float64 // 0 for a common pan's
+	Cooling CoolingClock
+}
+
+// shallowCM is how deep a drink stands in a roasting tin or a wide pan (common
+// practice).
+const shallowCM = 4.
+
+// Helps are what would still bring it down in time, were it done now at nowC,
+// the least trouble first; none where nothing would. The points of the clock
+// so far stay.
+func (c Cooling) Helps(clock CoolingClock, nowC float64, now time.Time) []Help {
+	var out []Help
+	c.FromC = nowC
+	for _, way := range []Help{
+		{Bath: InIce, Vessels: 1}, {Bath: InIce, Vessels: 1, DepthCM: shallowCM}, {Bath: InIce, Vessels: 4, DepthCM: shallowCM},
+	} {
+		way.Cooling = c.Divided(way.Vessels, way.Bath, way.DepthCM).Clock(now)
+		way.Cooling.FirstBy, way.Cooling.ColdBy = clock.FirstBy, clock.ColdBy
+		if way.Cooling.InTime() {
+			out = append(out, way)
+		}
+	}
+	return out
 }

@@ -401,5 +401,27 @@ func (c *compiler) splitting() Step {
 func (c *compiler) bottle() {
 	c.add(Step{Kind: Bottle, Title: "Let the foam settle, and bottle it", Length: fixed(bottleMin), HandsOn: true, Right: "Full to the neck, shut at once; for the freezer a tenth left empty."})
 	c.add(Step{Kind: Wash, Title: "Rinse and wash up", Length: fixed(washMin), HandsOn: true, Right: "Cloth and bag boiled and hung to dry."})
-	c.add(Step{Kind: Chill, Title: "Chill it", Length: Window{minutesOf(chillMin), minutesOf(chillBestMin), Unlimited}, Fridge: true, TempC: c.d.FridgeC})
+	c.add(Step{Kind: Chill, Title: "Chill it", Length: Window{minutesOf(chillMin), minutesOf(chillBestMin), Unlimited}, Fridge: true, TempC: c.d.FridgeC, Right: c.chilling()})
+}
+
+// A bottle as it stands in the fridge (common practice).
+const (
+	bottleML      = 500.
+	bottleDepthCM = 15.
+)
+
+// chilling says where what was ground at room temperature would not be cold in
+// its four hours, and what helps. What was cooked was cooled before.
+func (c *compiler) chilling() string {
+	if c.d.Cooking.Heat != extract.Unheated {
+		return ""
+	}
+	k := keep.Cooling{VolumeML: math.Min(bottleML, c.r.Drink.VolumeML), DepthCM: bottleDepthCM, FromC: c.r.Chill.GroundC, Bath: keep.InAFridge}
+	cold, can := k.Until(keep.ColdC)
+	if !can || cold <= keep.RoomMost {
+		return ""
+	}
+	ice, _ := k.Divided(1, keep.InIce, bottleDepthCM).Until(keep.ColdC)
+	return fmt.Sprintf("Ground at about %.0f °C, a bottle takes about %.0f hours in the fridge to 5 °C, and four are the most. Stand it in ice water first, about %.0f minutes, or grind with ice-cold water.",
+		k.FromC, math.Ceil(cold.Hours()), math.Ceil(ice.Minutes()))
 }

@@ -20,6 +20,8 @@ func (s *server) registerCook(api huma.API) {
 	operation(s, api, http.MethodGet, "/api/timers", "timers", "The timers that run, are held, or ring", s.timers)
 	operation(s, api, http.MethodPost, "/api/timers", "start-timer", "Start a timer", telling(s, s.startTimer))
 	operation(s, api, http.MethodPost, "/api/timers/{id}/hold", "hold-timer", "Hold a timer, or let it run on", telling(s, s.holdTimer))
+	operation(s, api, http.MethodPost, "/api/plan/items/{id}/cooling", "cooling", "How a cooked drink cools, and what would help", s.cooling)
+	operation(s, api, http.MethodPost, "/api/plan/items/{id}/cooling/watch", "watch-cooling", "Be told before it is too late", telling(s, s.watchCooling))
 	operation(s, api, http.MethodDelete, "/api/timers/{id}", "stop-timer", "Stop a timer, or answer one that rings", telling(s, s.stopTimer))
 }
 
@@ -36,6 +38,7 @@ type Front struct {
 	WaitS     int        `json:"waitS" doc:"how long still"`
 	TooEarly  bool       `json:"tooEarly" doc:"it was begun so early that it would wait too long: until then is the most"`
 	ToFridge  bool       `json:"toFridge" doc:"and would keep longer in the fridge"`
+	Cools     bool       `json:"cools" doc:"it was cooked, and is on its way down"`
 	Amount    int        `json:"amount" doc:"the first of the step's amounts that is still to be weighed; -1 where none is"`
 	Over      *Overshoot `json:"over,omitempty" doc:"what to do about an amount that is over"`
 }
@@ -61,6 +64,7 @@ func front(steps []kitchen.PlanStep, now time.Time) *Front {
 	if f.Step >= 0 {
 		f.Amount = toWeigh(steps[f.Step])
 	}
+	f.Cools = f.Step >= 1 && f.Undo >= 0 && steps[f.Step-1].Kind == string(plan.Cool)
 	if f.Step < 1 || steps[f.Step-1].HandsOn || f.Undo < 0 || !steps[f.Step].Start.After(now) {
 		return &f
 	}

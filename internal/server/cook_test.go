@@ -160,3 +160,47 @@ func BenchmarkCookStream(b *testing.B) {
 		require.True(b, hear[0]() && hear[1]())
 	}
 }
+
+// A cooked drink is told whether it comes down in time, what helps where it
+// does not, and rings before it is too late.
+func TestCoolingIsWatched(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	c.begun()
+	cooked := almondMilk()
+	cooked.Heat = "boil"
+	call[Drink](c, "PUT", "/api/drinks/1/draft", Draft{Name: "Almond milk", Formula: cooked, Revision: 2})
+	plan := call[Plan](c, "POST", "/api/plan/items", NewItem{DrinkID: 1, ReadyBy: "2026-11-25T18:00"})
+	const path = "/api/plan/items/1/cooling"
+	fridge := CoolingWay{Bath: "fridge", Vessels: 1}
+	assert.Contains(t, c.refused("POST", path, fridge).Errors[0].Message, "is not cooling")
+	for !plan.Items[0].Front.Cools {
+		f := plan.Items[0].Front
+		c.now = plan.Items[0].Steps[f.Step].End
+		plan = call[Plan](c, "POST", "/api/plan/items/1/done", Done{Step: f.Step})
+	}
+	slow := call[CoolingFigure](c, "POST", path, fridge)
+	assert.False(t, slow.InTime)
+	assert.Equal(t, 100., slow.FromC)
+	assert.Contains(t, slow.Words, "Too slow: 21 °C only at about")
+	assert.NotEmpty(t, slow.Helps)
+	ice := call[CoolingFigure](c, "POST", path, CoolingWay{Bath: "ice bath", Vessels: 1})
+	assert.True(t, ice.InTime)
+	assert.True(t, ice.Cold.Before(ice.ColdBy))
+
+	rings := call[Timers](c, "POST", path+"/watch", fridge).Timers
+	require.Len(t, rings, 2)
+	assert.Contains(t, rings[0].Name, "Almond milk: 21 °C by")
+	assert.Less(t, time.Duration(rings[0].LeftS)*time.Second, slow.FirstBy.Sub(c.now), "before it is too late")
+
+	c.now = c.now.Add(time.Hour)
+	measured := 60.
+	warm := call[CoolingFigure](c, "POST", path, CoolingWay{Bath: "fridge", Vessels: 1, NowC: &measured})
+	assert.False(t, warm.InTime)
+	for _, cannotBe := range []float64{100, 3} {
+		assert.Equal(t, "body.nowC", c.refused("POST", path, CoolingWay{Bath: "fridge", Vessels: 1, NowC: &cannotBe}).Errors[0].Location)
+	}
+	c.now = slow.Began.Add(6 * time.Hour)
+	still := 30.
+	assert.Contains(t, call[CoolingFigure](c, "POST", path, CoolingWay{Bath: "fridge", Vessels: 1, NowC: &still}).Words, "throw it out")
+}

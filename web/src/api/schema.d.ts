@@ -964,6 +964,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plan/items/{id}/cooling": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How a cooked drink cools, and what would help */
+        post: operations["cooling"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan/items/{id}/cooling/watch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Be told before it is too late */
+        post: operations["watch-cooling"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plan/items/{id}/done": {
         parameters: {
             query?: never;
@@ -1785,6 +1819,55 @@ export interface components {
             bName: string;
             rows: components["schemas"]["ComparedFigure"][];
         };
+        CoolingFigure: {
+            /** Format: date-time */
+            began: string;
+            /**
+             * Format: date-time
+             * @description when it is at 5 °C
+             */
+            cold?: string;
+            /**
+             * Format: date-time
+             * @description the latest it may be at 5 °C
+             */
+            coldBy: string;
+            /**
+             * Format: date-time
+             * @description when it is at 21 °C; absent where that way never gets there
+             */
+            first?: string;
+            /**
+             * Format: date-time
+             * @description the latest it may be at 21 °C
+             */
+            firstBy: string;
+            /** Format: double */
+            fromC: number;
+            /** @description what would still bring it down in time, the least trouble first */
+            helps: string[];
+            inTime: boolean;
+            words: string;
+        };
+        CoolingWay: {
+            /** @enum {string} */
+            bath: "ice bath" | "cold water" | "air" | "fridge";
+            /**
+             * Format: double
+             * @description how deep it stands; 0 for a common pan's
+             */
+            depthCM: number;
+            /**
+             * Format: double
+             * @description what the thermometer says now; absent where it was not asked
+             */
+            nowC?: number;
+            /**
+             * Format: int64
+             * @description it is divided among
+             */
+            vessels: number;
+        };
         CostFigure: {
             /** Format: double */
             batch: number;
@@ -2111,6 +2194,8 @@ export interface components {
              * @description the first of the step's amounts that is still to be weighed; -1 where none is
              */
             amount: number;
+            /** @description it was cooked, and is on its way down */
+            cools: boolean;
             /** Format: int64 */
             of: number;
             /** @description what to do about an amount that is over */
@@ -3588,6 +3673,8 @@ export type ChillFigure = components['schemas']['ChillFigure'];
 export type Compared = components['schemas']['Compared'];
 export type ComparedFigure = components['schemas']['ComparedFigure'];
 export type Comparison = components['schemas']['Comparison'];
+export type CoolingFigure = components['schemas']['CoolingFigure'];
+export type CoolingWay = components['schemas']['CoolingWay'];
 export type CostFigure = components['schemas']['CostFigure'];
 export type Cup = components['schemas']['Cup'];
 export type DeviceFigure = components['schemas']['DeviceFigure'];
@@ -5793,6 +5880,76 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Plan"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    cooling: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CoolingWay"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CoolingFigure"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "watch-cooling": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CoolingWay"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Timers"];
                 };
             };
             /** @description Error */

@@ -6,6 +6,7 @@ import { Notice } from '../../ui/Notice'
 import { Tray } from '../../ui/Tray'
 import { AllDone } from './AllDone'
 import { Amounts } from './Amounts'
+import { Cooling } from './Cooling'
 import { HaveOut } from './HaveOut'
 import { SetTimer } from './SetTimer'
 
@@ -33,7 +34,8 @@ export function StepCard({ item, front, onDone, onSkip, onUndo, onBottle }: Prop
         {item.ready && front.place === 1 && <HaveOut ready={item.ready} />}
         {step && <SetTimer key={step.title} name={timerName(item, front, step)} seconds={front.waitS || step.timerS} />}
       </Tray>
-      {step && step.amounts.length > 0 && (
+      {front.cools && <Cooling id={item.id} />}
+      {step && !front.cools && step.amounts.length > 0 && (
         <div>
           {front.amount >= 0 || step.amounts.some((a) => a.used || a.extra) ? (
             <Amounts key={step.title} item={item} step={step} front={front} />

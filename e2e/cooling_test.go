@@ -1,0 +1,76 @@
+//go:build e2e
+
+package e2e
+
+import (
+	"bytes"
+	"encoding/json"
+	"fmt"
+	"net/http"
+	"testing"
+
+	"github.com/stretchr/testify/require"
+)
+
+// ask makes a request of the kitchen and gives its answer.
+func ask(t testing.TB, url, method, path string, body any) map[string]any {
+	t.Helper()
+	data, err := json.Marshal(body)
+	require.NoError(t, err)
+	r, err := http.NewRequest(method, url+path, bytes.NewReader(data))
+	require.NoError(t, err)
+	r.Header.Set("Content-Type", "application/json")
+	answer, err := http.DefaultClient.Do(r)
+	require.NoError(t, err)
+	defer func() { _ = answer.Body.Close() }()
+	var out map[string]any
+	require.NoError(t, json.NewDecoder(answer.Body).Decode(&out))
+	require.Equal(t, http.StatusOK, answer.StatusCode, out)
+	return out
+}
+
+// boiledAndCooling has the first drink boiled, planned from now and cooked up
+// to where it cools; it gives the plan's item.
+func boiledAndCooling(t testing.TB, url string) int {
+	t.Helper()
+	drink := ask(t, url, "GET", "/api/drinks/1", nil)
+	formula := drink["draft"].(map[string]any)
+	formula["heat"], formula["cookMin"] = "boil", 5
+	ask(t, url, "PUT", "/api/drinks/1/draft", map[string]any{"name": drink["name"], "formula": formula, "revision": drink["revision"]})
+	for _, item := range ask(t, url, "GET", "/api/plan", nil)["items"].([]any) {
+		path := fmt.Sprintf("/api/plan/items/%v", item.(map[string]any)["id"])
+		ask(t, url, "DELETE", path, nil)
+	}
+	plan := ask(t, url, "POST", "/api/plan/items", map[string]any{"drinkID": 1, "readyBy": "", "startNow": true})
+	item := plan["items"].([]any)[0].(map[string]any)
+	id := int(item["id"].(float64))
+	for range 40 {
+		front := item["front"].(map[string]any)
+		if front["cools"] == true {
+			return id
+		}
+		plan = ask(t, url, "POST", fmt.Sprintf("/api/plan/items/%d/done", id), map[string]any{"step": front["step"], "undo": false})
+		item = plan["items"].([]any)[0].(map[string]any)
+	}
+	t.Fatal("it never cools")
+	return 0
+}
+
+func TestACookedDrinkIsWatchedAsItCools(t *testing.T) {
+	t.Parallel()
+	url := demoKitchen(t)
+	id := boiledAndCooling(t, url)
+	p := visit(t, url)
+	p.open(fmt.Sprintf("/cook/%d", id))
+	p.sees("Cooling", "21 °C at about", "at the latest")
+	p.click("combobox", "It stands in")
+	p.click("option", "the air")
+	p.sees("5 °C", "What still helps, done now:", "into an ice bath, stirred")
+	p.fill("The thermometer says", "150")
+	p.expects("422")
+	p.sees("cannot be; enter what the thermometer says")
+	p.fill("The thermometer says", "")
+	p.click("button", "Ring before it is too late")
+	p.sees("? Measure it; ice helps")
+	require.Empty(t, axeFaults(p))
+}
