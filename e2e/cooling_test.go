@@ -3,31 +3,11 @@
 package e2e
 
 import (
-	"bytes"
-	"encoding/json"
 	"fmt"
-	"net/http"
 	"testing"
 
 	"github.com/stretchr/testify/require"
 )
-
-// ask makes a request of the kitchen and gives its answer.
-func ask(t testing.TB, url, method, path string, body any) map[string]any {
-	t.Helper()
-	data, err := json.Marshal(body)
-	require.NoError(t, err)
-	r, err := http.NewRequest(method, url+path, bytes.NewReader(data))
-	require.NoError(t, err)
-	r.Header.Set("Content-Type", "application/json")
-	answer, err := http.DefaultClient.Do(r)
-	require.NoError(t, err)
-	defer func() { _ = answer.Body.Close() }()
-	var out map[string]any
-	require.NoError(t, json.NewDecoder(answer.Body).Decode(&out))
-	require.Equal(t, http.StatusOK, answer.StatusCode, out)
-	return out
-}
 
 // boiledAndCooling has the first drink boiled, planned from now and cooked up
 // to where it cools; it gives the plan's item.

@@ -5,11 +5,15 @@
 package e2e
 
 import (
+	"bytes"
 	"context"
+	"encoding/json"
 	"fmt"
+	"io"
 	"io/fs"
 	"log/slog"
 	"net"
+	"net/http"
 	"os"
 	"path/filepath"
 	"testing"
@@ -87,4 +91,29 @@ func serveAs(t testing.TB, config server.Config) string {
 	go func() { _ = app.Listener(listener, fiber.ListenConfig{DisableStartupMessage: true}) }()
 	t.Cleanup(func() { _ = app.ShutdownWithTimeout(time.Second) })
 	return "http://" + listener.Addr().String()
+}
+
+// ask makes a request of the kitchen and gives its answer.
+func ask(t testing.TB, url, method, path string, body any) map[string]any {
+	t.Helper()
+	var out map[string]any
+	askFor(t, url, method, path, body, &out)
+	return out
+}
+
+// askFor is ask with an answer of another kind.
+func askFor(t testing.TB, url, method, path string, body, out any) {
+	t.Helper()
+	data, err := json.Marshal(body)
+	require.NoError(t, err)
+	r, err := http.NewRequest(method, url+path, bytes.NewReader(data))
+	require.NoError(t, err)
+	r.Header.Set("Content-Type", "application/json")
+	answer, err := http.DefaultClient.Do(r)
+	require.NoError(t, err)
+	defer func() { _ = answer.Body.Close() }()
+	said, err := io.ReadAll(answer.Body)
+	require.NoError(t, err)
+	require.Equal(t, http.StatusOK, answer.StatusCode, "%s %s: %s", method, path, said)
+	require.NoError(t, json.Unmarshal(said, out))
 }

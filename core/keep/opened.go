@@ -36,7 +36,7 @@ func OpenedLife(i *ingredient.Ingredient) Opened {
 	switch {
 	case c[ingredient.Alcohol] >= strong:
 		return Opened{365, 730, inACool}
-	case i.Life.CautiousDays > 0 && c[ingredient.Water] >= moist:
+	case i.Life.CautiousDays > 0 && (c[ingredient.Water] >= moist || i.Bare): // a bare row has what the cook wrote
 		return Opened{i.Life.CautiousDays, i.Life.CustomaryDays, inACovered}
 	case c[ingredient.Water] >= fresh && i.Role == ingredient.Sweetener:
 		return Opened{60, 180, inTheCold}
