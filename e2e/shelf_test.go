@@ -5,6 +5,7 @@ package e2e
 import (
 	"strings"
 	"testing"
+	"time"
 
 	"github.com/chromedp/chromedp"
 	"github.com/chromedp/chromedp/kb"
@@ -119,4 +120,42 @@ func TestARhythmLeadsToThePlan(t *testing.T) {
 		p.click("button", day)
 	}
 	p.sees("leave no week in which nothing passes its date")
+}
+
+// A night of a warm fridge is taken in, shows in the strip, and throws out what
+// stood there, with the reason; what is in the freezer stays.
+func TestAWarmSpellThrowsOutWhatStoodThere(t *testing.T) {
+	t.Parallel()
+	url := emptyKitchen(t)
+	made := ask(t, url, "POST", "/api/drinks", map[string]any{"name": "Sesame porch milk"})
+	formula := made["draft"].(map[string]any)
+	formula["lines"] = []any{}
+	for _, text := range []string{"1 cup sesame seeds", "4 cups water"} {
+		formula["lines"] = append(formula["lines"].([]any), ask(t, url, "POST", "/api/lines", map[string]any{"text": text}))
+	}
+	ask(t, url, "PUT", "/api/drinks/1/draft", map[string]any{"name": "Sesame porch milk", "formula": formula, "revision": made["revision"]})
+	yesterday := time.Now().AddDate(0, 0, -1)
+	askFor(t, url, "POST", "/api/drinks/1/batches", map[string]any{"madeOn": yesterday.Format("2006-01-02"), "bottles": []any{
+		map[string]any{"volumeML": 400, "place": "fridge"}, map[string]any{"volumeML": 300, "place": "freezer"},
+	}}, &[]map[string]any{})
+	p := visit(t, url)
+	p.open("/shelf")
+	p.click("button", "Sesame porch milk, 400 mL")
+	p.sees("last good day")
+	var readings []string
+	for at := time.Now().Add(-6 * time.Hour); at.Before(time.Now()); at = at.Add(10 * time.Minute) {
+		readings = append(readings, at.UTC().Format(time.RFC3339)+",9.5")
+	}
+	p.click("button", "Take readings in")
+	p.paste("Readings", strings.Join(readings, "\n"))
+	p.click("button", "Take them in")
+	p.sees("readings taken in")
+	p.click("button", "Close it")
+	p.sees("Throw it out: over 4 hours above 8 °C in the fridge", "No arithmetic overrides that", "up to 9.5 °C")
+	p.click("button", "Throw out")
+	p.fill("Why", "the fridge was warm all night")
+	p.click("button", "Throw it out")
+	p.seesNot("400 mL of 400 mL")
+	p.click("button", "Sesame porch milk, 300 mL")
+	p.sees("in the freezer its life stands still", "last good day")
 }

@@ -26,7 +26,7 @@ export function Cooling({ id }: { id: number }) {
   const change = (part: Partial<CoolingWay>) => setWay({ ...way, ...part })
   const params = { path: { id } }
   const cooling = useQuery({
-    queryKey: ['plan', 'cooling', id, way],
+    queryKey: ['cooling', id, way],
     queryFn: () => answer(api.POST('/api/plan/items/{id}/cooling', { params, body: way })),
     refetchInterval: everyMinute,
     placeholderData: (before) => before,

@@ -34,11 +34,16 @@ export function CanMake() {
       </ul>
       {rows.length < drinks.length && (
         <div>
-          <Button onClick={() => setAll(true)}>What the other {drinks.length - rows.length} lack</Button>
+          <Button onClick={() => setAll(true)}>{restWords(rows.length, drinks.length - rows.length)}</Button>
         </div>
       )}
     </Tray>
   )
+}
+
+const restWords = (shown: number, rest: number) => {
+  if (shown === 0) return 'What each drink lacks'
+  return rest === 1 ? 'What the other one lacks' : `What the other ${rest} lack`
 }
 
 function Row({ d }: { d: CanMakeFigure }) {
