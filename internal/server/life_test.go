@@ -85,7 +85,7 @@ func TestAWarmFridgeCostsLife(t *testing.T) {
 func TestAPourIsTakenBack(t *testing.T) {
 	t.Parallel()
 	c := shelved(t)
-	call[Bottle](c, "POST", "/api/bottles/1/pours", Poured{100})
+	call[Bottle](c, "POST", "/api/bottles/1/pours", Poured{ML: 100})
 	assert.InDelta(t, 500, call[Bottle](c, "POST", "/api/bottles/1/undo-pour", nil).LeftML, .01)
 	status, _, _ := c.send(request("POST", "/api/bottles/1/undo-pour", nil))
 	assert.Equal(t, 409, status, "there is nothing more to take back")
@@ -121,11 +121,11 @@ func TestLeftoversArePouredTogether(t *testing.T) {
 	}
 	assert.Contains(t, merge(1, 3), "one of them is full")
 	assert.Contains(t, merge(1, 1), "two bottles in use")
-	call[Bottle](c, "POST", "/api/bottles/1/pours", Poured{300})
-	call[Bottle](c, "POST", "/api/bottles/3/pours", Poured{100})
+	call[Bottle](c, "POST", "/api/bottles/1/pours", Poured{ML: 300})
+	call[Bottle](c, "POST", "/api/bottles/3/pours", Poured{ML: 100})
 	assert.Contains(t, merge(3, 1), "together they are 800 mL, and the larger holds 700")
 	assert.Contains(t, merge(1, 2), "thawed first")
-	call[Bottle](c, "POST", "/api/bottles/3/pours", Poured{200})
+	call[Bottle](c, "POST", "/api/bottles/3/pours", Poured{ML: 200})
 	old, fresh := c.bottle(1), c.bottle(3)
 	whole := call[Bottle](c, "POST", "/api/bottles/3/merge", MergeInto{1})
 	assert.Equal(t, old.UseBy, whole.UseBy)
@@ -179,7 +179,7 @@ func TestARhythmFollowsWhatIsDrunk(t *testing.T) {
 	assert.Equal(t, 404, c.refused("PUT", "/api/rhythm", RhythmWays{[]int64{9}, 200, anyDay}).Status)
 	assert.Equal(t, told.Words, call[Rhythm](c, "GET", "/api/rhythm", nil).Words, "what was refused was not kept")
 	for range 3 {
-		call[Bottle](c, "POST", "/api/bottles/1/pours", Poured{70})
+		call[Bottle](c, "POST", "/api/bottles/1/pours", Poured{ML: 70})
 		c.now = c.now.Add(7 * 24 * time.Hour)
 	}
 	idle := c.now
@@ -189,6 +189,17 @@ func TestARhythmFollowsWhatIsDrunk(t *testing.T) {
 	learned := call[Rhythm](c, "GET", "/api/rhythm", nil)
 	assert.Equal(t, "from two weeks of pours", learned.Drinks[0].From)
 	assert.InDelta(t, 10, learned.Drinks[0].PerDayML, .01, "two pours of 70 mL in fourteen days")
+}
+
+// A pour is told in servings as well, and one of nothing is none.
+func TestPouringByServings(t *testing.T) {
+	t.Parallel()
+	c := shelved(t)
+	assert.InDelta(t, 260, call[Bottle](c, "POST", "/api/bottles/1/pours", Poured{Servings: 1}).LeftML, 1e-9)
+	assert.InDelta(t, 140, call[Bottle](c, "POST", "/api/bottles/1/pours", Poured{Servings: .5}).LeftML, 1e-9)
+	assert.Contains(t, c.refused("POST", "/api/bottles/1/pours", Poured{Servings: 2}).Errors[0].Message, "holds 140 mL")
+	assert.Equal(t, "body.ml", c.refused("POST", "/api/bottles/1/pours", Poured{}).Errors[0].Location)
+	assert.InDelta(t, 260, call[Bottle](c, "POST", "/api/bottles/1/undo-pour", nil).LeftML, 1e-9)
 }
 
 // A habit is learned from the batches, what it wastes is told in mL and money,
@@ -210,7 +221,7 @@ func TestAHabitAndWhatItWastes(t *testing.T) {
 	assert.InDelta(t, 900, r.ThrownML, 1e-9)
 	assert.InDelta(t, r.ThrownFor/900, r.Drinks[0].WasteCost/r.Drinks[0].WasteML, 1e-9)
 	assert.Equal(t, []string{"smelled sour, 900 mL"}, r.Thrown)
-	call[Bottle](c, "POST", "/api/bottles/3/pours", Poured{120})
+	call[Bottle](c, "POST", "/api/bottles/3/pours", Poured{ML: 120})
 	r = call[Rhythm](c, "GET", "/api/rhythm", nil)
 	assert.Equal(t, PouredDay{"2026-11-24", 120, 1}, r.Poured[6])
 }

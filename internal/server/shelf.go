@@ -212,10 +212,14 @@ func parseDate(text string) time.Time {
 	return date
 }
 
-// Poured is what was poured.
+// Poured is what was poured, told one way or the other.
 type Poured struct {
-	ML float64 `json:"ml" minimum:"1" maximum:"50000"`
+	ML       float64 `json:"ml,omitempty" minimum:"0" maximum:"50000"`
+	Servings float64 `json:"servings,omitempty" minimum:"0" maximum:"1000" doc:"of the bottle's own size"`
 }
+
+// leastPourML is the least that is taken down.
+const leastPourML = 1
 
 type pourInput struct {
 	ByID
@@ -223,7 +227,18 @@ type pourInput struct {
 }
 
 func (s *server) pour(in *pourInput) (Bottle, error) {
-	return s.bottle(s.store.Pour(in.ID, in.Body.ML))
+	ml := in.Body.ML
+	if in.Body.Servings > 0 {
+		b, err := s.store.Bottle(in.ID)
+		if err != nil {
+			return Bottle{}, err
+		}
+		ml = in.Body.Servings * b.ServingML
+	}
+	if ml < leastPourML {
+		return Bottle{}, fault.New("ml", "", "is too little to pour", "pour at least a millilitre, or so many servings")
+	}
+	return s.bottle(s.store.Pour(in.ID, ml))
 }
 
 func (s *server) finish(in *ByID) (Bottle, error) { return s.bottle(s.store.Finish(in.ID)) }

@@ -37,6 +37,11 @@ func (s *server) story(in *ByID) (Story, error) {
 	}
 	kept := l.kept(b)
 	out := Story{Bottle: l.present(b), Events: []StoryEvent{{kept.Made, fmt.Sprintf("filled with %.0f mL, into the %s", b.VolumeML, placeWords(kept.Stays[0].Place)), ""}}}
+	for _, step := range b.Batch.Times {
+		if !step.Skipped {
+			out.Events = append(out.Events, StoryEvent{step.DoneAt, step.Title, ""})
+		}
+	}
 	for _, stay := range kept.Stays[1:] {
 		out.Events = append(out.Events, StoryEvent{stay.From, "put into the " + placeWords(stay.Place), ""})
 	}

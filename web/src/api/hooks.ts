@@ -1,7 +1,7 @@
 import { keepPreviousData, replaceEqualDeep, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useRef } from 'react'
 import { answer, api } from './client'
-import type { Formula, Kitchen, Moved, NewBatch, Pantry, Plan, Reckoning, ScaleNow, Timers } from './schema'
+import type { Formula, Kitchen, Moved, NewBatch, Pantry, Plan, Poured, Reckoning, ScaleNow, Timers } from './schema'
 
 export const useKitchen = () => useQuery({ queryKey: ['kitchen'], queryFn: () => answer(api.GET('/api/kitchen')) })
 
@@ -73,7 +73,7 @@ export function useBottle(id: number) {
   const onSettled = () => client.invalidateQueries({ queryKey: ['shelf'] })
   return {
     pour: useMutation({
-      mutationFn: (ml: number) => answer(api.POST('/api/bottles/{id}/pours', { ...path, body: { ml } })),
+      mutationFn: (body: Poured) => answer(api.POST('/api/bottles/{id}/pours', { ...path, body })),
       onSettled,
     }),
     merge: useMutation({

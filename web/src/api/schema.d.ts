@@ -2955,7 +2955,12 @@ export interface components {
         };
         Poured: {
             /** Format: double */
-            ml: number;
+            ml?: number;
+            /**
+             * Format: double
+             * @description of the bottle's own size
+             */
+            servings?: number;
         };
         PouredDay: {
             day: string;

@@ -98,7 +98,7 @@ export function BottleTray({ b, others }: { b: Bottle; others: Bottle[] }) {
       </div>
       <NotFor b={b} />
       <div className="flex flex-wrap gap-2">
-        <Button primary={!past} disabled={busy} onClick={() => act.pour.mutate(b.pourML)}>
+        <Button primary={!past} disabled={busy} onClick={() => act.pour.mutate({ ml: b.pourML })}>
           Pour {toWhole(b.pourML)} mL
         </Button>
         <Button disabled={busy} onClick={() => act.undo.mutate()}>

@@ -1,23 +1,30 @@
 import { useState } from 'react'
-import type { Bottle } from '../../api/schema'
+import type { Bottle, Poured } from '../../api/schema'
 import { Button } from '../../ui/Button'
 import { toMillilitres } from '../../ui/format'
 import { NumberField } from '../../ui/NumberField'
+import { Select } from '../../ui/Select'
 
-/** PourOther pours another amount than a serving. */
-export function PourOther({ b, onPour }: { b: Bottle; onPour: (ml: number) => void }) {
-  const [ml, setML] = useState<number>()
+const units = [
+  { value: 'ml', label: 'mL' },
+  { value: 'servings', label: 'servings' },
+]
+
+/** PourOther pours another amount than a serving, in millilitres or in servings. */
+export function PourOther({ b, onPour }: { b: Bottle; onPour: (poured: Poured) => void }) {
+  const [amount, setAmount] = useState<number>()
+  const [unit, setUnit] = useState('ml')
   return (
-    <div className="flex items-end gap-2">
+    <div className="flex flex-wrap items-end gap-2">
       <NumberField
-        className="w-36"
+        className="w-32"
         label="Another amount"
-        unit="mL"
-        value={ml}
-        onNumber={setML}
-        onEmpty={() => setML(undefined)}
+        value={amount}
+        onNumber={setAmount}
+        onEmpty={() => setAmount(undefined)}
       />
-      <Button disabled={!ml} onClick={() => ml && onPour(ml)}>
+      <Select label="in" value={unit} choices={units} onChange={setUnit} />
+      <Button disabled={!amount} onClick={() => amount && onPour({ [unit]: amount })}>
         Pour it
       </Button>
       <span className="pb-3 text-[14px] text-mute">of {toMillilitres(b.leftML)}</span>
