@@ -46,8 +46,9 @@ const (
 
 // caller is who makes a request.
 type caller struct {
-	atHome bool          // at the machine itself
-	device *store.Device // what was let in otherwise
+	atHome  bool          // at the machine itself
+	device  *store.Device // what was let in otherwise
+	address string
 }
 
 type callerKey struct{}
@@ -64,7 +65,7 @@ func (c *Caller) Resolve(ctx huma.Context) []error {
 // gate lets in who is at the machine itself, and devices that were signed in.
 func (s *server) gate(beyond bool) fiber.Handler {
 	return func(c fiber.Ctx) error {
-		who := caller{atHome: !beyond || isAtHome(c)}
+		who := caller{atHome: !beyond || isAtHome(c), address: addressOf(c)}
 		if !who.atHome {
 			device, err := s.deviceOf(c)
 			if err != nil && !errors.Is(err, store.ErrNotFound) {
@@ -166,13 +167,18 @@ func cookie(token string, lasts time.Duration) *cookieOutput {
 	}
 }
 
-func (s *server) signIn(_ context.Context, in *body[SignIn]) (*cookieOutput, error) {
+type signInInput struct {
+	Caller
+	Body SignIn
+}
+
+func (s *server) signIn(_ context.Context, in *signInInput) (*cookieOutput, error) {
 	hash, err := s.store.PassphraseHash()
 	if err != nil {
 		return nil, s.problem(err)
 	}
 	if hash == "" || !passphrase.Matches(in.Body.Passphrase, hash) {
-		s.log.Warn("a wrong passphrase", "device", in.Body.Device)
+		s.log.Warn("a wrong passphrase", "device", in.Body.Device, "address", in.caller.address)
 		return nil, huma.Error403Forbidden("That is not this kitchen's passphrase.",
 			&huma.ErrorDetail{Location: "body.passphrase", Message: "That is not this kitchen's passphrase. It was set where the kitchen runs."})
 	}
@@ -185,7 +191,7 @@ func (s *server) signIn(_ context.Context, in *body[SignIn]) (*cookieOutput, err
 	if err != nil {
 		return nil, s.problem(err)
 	}
-	s.log.Info("a device signed in", "device", name, "id", device.ID)
+	s.log.Info("a device signed in", "device", name, "id", device.ID, "address", in.caller.address)
 	return cookie(token, cookieFor), nil
 }
 
@@ -262,7 +268,7 @@ func (s *server) setPassphrase(in *passphraseInput) (Devices, error) {
 		return Devices{}, err
 	}
 	if !in.caller.atHome && !passphrase.Matches(in.Body.Current, hash) {
-		s.log.Warn("a wrong passphrase", "device", in.caller.device.Name)
+		s.log.Warn("a wrong passphrase", "device", in.caller.device.Name, "address", in.caller.address)
 		return Devices{}, huma.Error403Forbidden("That is not the passphrase so far.",
 			&huma.ErrorDetail{Location: "body.current", Message: "That is not the passphrase so far."})
 	}

@@ -95,7 +95,7 @@ func (l lifeLook) present(b *store.Bottle) Bottle {
 		Earliest: mine.Earliest.Format(dateLayout), Latest: mine.Latest.Format(dateLayout),
 		School: string(l.school), OtherSchool: string(l.school.Other()), Reasons: append(weighed(mine.Reasons), b.Reasons...),
 		Allergens: orEmpty(b.Allergens), State: b.State, EndedWhy: b.EndedWhy, Out: mine.Out, Longer: orEmpty(mine.Longer), LeftDays: mine.LeftDays,
-		ForWhom:   []ForWhom{},
+		ForWhom: []ForWhom{}, Pigment: pigmentMilk,
 		CanFreeze: b.Place != store.Freezer && !slices.ContainsFunc(kept.Stays, func(s keep.Stay) bool { return s.Place == keep.InFreezer }),
 	}
 	otherStanding, _ := keep.On(l.now, other.LastGood)

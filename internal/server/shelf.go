@@ -152,6 +152,7 @@ type Bottle struct {
 	Thawing     string   `json:"thawing" doc:"until when it thaws; empty where it does not"`
 	// ForWhom are the kitchen's drinkers, and why it is not for some.
 	ForWhom []ForWhom `json:"forWhom"`
+	Pigment string    `json:"pigment" enum:"milk,oat,nut,cocoa" doc:"it is drawn in"`
 }
 
 // Shelf is what stands in fridge and freezer.
@@ -173,13 +174,15 @@ func (s *server) shelf(*noInput) (Shelf, error) {
 		return Shelf{}, err
 	}
 	out := Shelf{Bottles: make([]Bottle, len(kept)), Today: l.now.Format(dateLayout)}
-	whom := versionsForWhom{}
+	versions := insides{}
 	for n := range kept {
 		out.Bottles[n] = l.present(&kept[n])
 		out.TotalML += kept[n].LeftML
-		if out.Bottles[n].ForWhom, err = whom.of(s, &kept[n]); err != nil {
+		inside, err := versions.of(s, &kept[n])
+		if err != nil {
 			return out, err
 		}
+		out.Bottles[n].tellOf(inside)
 	}
 	if out.Pulps, err = s.pulps(); err != nil {
 		return out, err
@@ -191,16 +194,16 @@ func (s *server) shelf(*noInput) (Shelf, error) {
 	return out, nil
 }
 
-// versionsForWhom are whom each version of a drink is not for, reckoned once.
-type versionsForWhom map[int64][]ForWhom
+// insides are what each version of a drink is, reckoned once.
+type insides map[int64]inside
 
-func (v versionsForWhom) of(s *server, b *store.Bottle) ([]ForWhom, error) {
+func (v insides) of(s *server, b *store.Bottle) (inside, error) {
 	if known, ok := v[b.Batch.VersionID]; ok {
 		return known, nil
 	}
-	whom, err := s.forWhom(b)
-	v[b.Batch.VersionID] = whom
-	return whom, err
+	out, err := s.inside(b)
+	v[b.Batch.VersionID] = out
+	return out, err
 }
 
 // parseDate reads a date this program wrote.
@@ -269,9 +272,13 @@ func (s *server) bottle(b *store.Bottle, err error) (Bottle, error) {
 	if err != nil {
 		return Bottle{}, err
 	}
+	inside, err := s.inside(b)
+	if err != nil {
+		return Bottle{}, err
+	}
 	out := l.present(b)
-	out.ForWhom, err = s.forWhom(b)
-	return out, err
+	out.tellOf(inside)
+	return out, nil
 }
 
 // Moved is where a bottle is put.

@@ -5,6 +5,8 @@ import (
 	"slices"
 	"time"
 
+	"plushladle/core/formula"
+	"plushladle/core/ingredient"
 	"plushladle/core/keep"
 	"plushladle/internal/store"
 )
@@ -58,24 +60,61 @@ func (s *server) story(in *ByID) (Story, error) {
 	if b.EndedAt != nil {
 		out.Events = append(out.Events, StoryEvent{*b.EndedAt, b.State + ": " + b.EndedWhy, ""})
 	}
-	if out.Bottle.ForWhom, err = s.forWhom(b); err != nil {
+	inside, err := s.inside(b)
+	if err != nil {
 		return out, err
 	}
+	out.Bottle.tellOf(inside)
 	slices.SortStableFunc(out.Events, func(a, b StoryEvent) int { return a.At.Compare(b.At) })
 	return out, nil
 }
 
-// forWhom holds what is in a bottle against the kitchen's drinkers.
-func (s *server) forWhom(b *store.Bottle) ([]ForWhom, error) {
+// inside is what a bottle's drink is reckoned to be.
+type inside struct {
+	whom    []ForWhom // the kitchen's drinkers
+	pigment string
+}
+
+func (b *Bottle) tellOf(i inside) { b.ForWhom, b.Pigment = i.whom, i.pigment }
+
+// The pigments a drink is drawn in.
+const (
+	pigmentMilk, pigmentOat, pigmentNut, pigmentCocoa = "milk", "oat", "nut", "cocoa"
+)
+
+// inside holds what is in a bottle against the kitchen's drinkers, and tells
+// its pigment.
+func (s *server) inside(b *store.Bottle) (inside, error) {
+	out := inside{whom: []ForWhom{}, pigment: pigmentMilk}
 	d, _, err := s.read(b.Batch.DrinkName, b.Batch.Version.Formula)
 	if err != nil {
-		return nil, err
+		return out, err
 	}
+	out.pigment = pigmentOf(d.Lines)
 	r, err := d.Reckon()
 	if err != nil {
-		return []ForWhom{}, nil // its size cannot be reached any more; what is in it is not known
+		return out, nil // its size cannot be reached any more; what is in it is not known
 	}
-	return presentForWhom(r.ForWhom), nil
+	out.whom = presentForWhom(r.ForWhom)
+	return out, nil
+}
+
+// pigmentOf is cocoa's where there is some, or else the first base's.
+func pigmentOf(lines []formula.Line) string {
+	pigment := pigmentMilk
+	for _, l := range lines {
+		switch i := l.Ingredient; {
+		case i == nil:
+		case i.Has(ingredient.TagChocolate):
+			return pigmentCocoa
+		case pigment != pigmentMilk || i.Role != ingredient.Base:
+		case i.Class == ingredient.Nut || i.Class == ingredient.Roasted:
+			pigment = pigmentNut
+		default:
+			pigment = pigmentOat
+		}
+	}
+	return pigment
 }
 
 func placeWords(p keep.Place) string {

@@ -147,3 +147,24 @@ func TestADailyCopyIsKeptForAWeek(t *testing.T) {
 	assert.Positive(t, info.Size())
 	assert.Equal(t, os.FileMode(0o600), info.Mode().Perm(), "for its owner's eyes only")
 }
+
+// Whatever is given as a backup, it is taken whole or changes nothing.
+func FuzzRestore(f *testing.F) {
+	f.Add(fmt.Sprintf(`{"kitchen":"Plush Ladle backup","schema":%q,"tables":{"stock":[{"ingredient":"almond","mass_g":3}]}}`, lastMigration()))
+	f.Add(`{"kitchen":"Plush Ladle backup","schema":"0001-drinks-batches-bottles","tables":{"drinks":[{"id":1}]}}`)
+	f.Add(`{"kitchen":"Plush Ladle backup","schema":"0007-pulp","tables":{"stock":[[1,2],null,"x"]}}`)
+	f.Add(`{"kitchen":`)
+	f.Fuzz(func(t *testing.T, text string) {
+		s, _ := newStore(t)
+		_, err := s.StartDrink("stays", kitchen.New("us"))
+		require.NoError(t, err)
+		before := backedUp(t, s)
+		if err := s.Restore(strings.NewReader(text)); err != nil {
+			require.Equal(t, before, backedUp(t, s))
+			return
+		}
+		again := backedUp(t, s)
+		require.NoError(t, s.Restore(strings.NewReader(again)))
+		require.Equal(t, again, backedUp(t, s))
+	})
+}

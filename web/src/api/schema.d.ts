@@ -1629,6 +1629,11 @@ export interface components {
             otherUseBy: string;
             /** @description why it is to be thrown out whatever the date; empty where it is not */
             out: string;
+            /**
+             * @description it is drawn in
+             * @enum {string}
+             */
+            pigment: "milk" | "oat" | "nut" | "cocoa";
             place: string;
             /**
              * Format: double

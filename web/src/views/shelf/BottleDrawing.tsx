@@ -16,6 +16,13 @@ const ringOf: Record<Bottle['standing'], string> = {
   past: 'stroke-hibiscus',
 }
 
+const pigmentOf: Record<Bottle['pigment'], string> = {
+  milk: 'fill-milk',
+  oat: 'fill-oat',
+  nut: 'fill-nut-milk',
+  cocoa: 'fill-cocoa-milk',
+}
+
 const shortWords = (b: Bottle) => {
   if (b.standing === 'past') return 'past'
   if (b.standing === 'last day') return 'today'
@@ -45,7 +52,7 @@ export function BottleDrawing({ b }: { b: Bottle }) {
         width={width}
         height={height - level}
         clipPath={`url(#${clip})`}
-        className={classes('eased', b.place === 'freezer' ? 'fill-water' : 'fill-oat')}
+        className={classes('eased', b.place === 'freezer' ? 'fill-water' : pigmentOf[b.pigment])}
       />
       {past && (
         <path
