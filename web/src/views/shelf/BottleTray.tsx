@@ -112,7 +112,7 @@ export function BottleTray({ b, others }: { b: Bottle; others: Bottle[] }) {
           Throw out
         </Button>
       </div>
-      <PourOther b={b} onPour={act.pour.mutate} />
+      <PourOther onPour={act.pour.mutate} />
       {b.place === 'freezer' && (
         <p className="text-sm text-mute">
           A tenth of it left empty: water swells, and full glass cracks. It thaws in the fridge, and is not frozen

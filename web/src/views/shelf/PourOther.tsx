@@ -1,7 +1,6 @@
 import { useState } from 'react'
-import type { Bottle, Poured } from '../../api/schema'
+import type { Poured } from '../../api/schema'
 import { Button } from '../../ui/Button'
-import { toMillilitres } from '../../ui/format'
 import { NumberField } from '../../ui/NumberField'
 import { Select } from '../../ui/Select'
 
@@ -11,13 +10,13 @@ const units = [
 ]
 
 /** PourOther pours another amount than a serving, in millilitres or in servings. */
-export function PourOther({ b, onPour }: { b: Bottle; onPour: (poured: Poured) => void }) {
+export function PourOther({ onPour }: { onPour: (poured: Poured) => void }) {
   const [amount, setAmount] = useState<number>()
   const [unit, setUnit] = useState('ml')
   return (
     <div className="flex flex-wrap items-end gap-2">
       <NumberField
-        className="w-32"
+        className="w-28"
         label="Another amount"
         value={amount}
         onNumber={setAmount}
@@ -27,7 +26,6 @@ export function PourOther({ b, onPour }: { b: Bottle; onPour: (poured: Poured) =
       <Button disabled={!amount} onClick={() => amount && onPour({ [unit]: amount })}>
         Pour it
       </Button>
-      <span className="pb-3 text-[14px] text-mute">of {toMillilitres(b.leftML)}</span>
     </div>
   )
 }
