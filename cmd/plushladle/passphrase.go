@@ -117,6 +117,14 @@ func isBeyond(listen string) bool {
 	return ip == nil || !ip.IsLoopback()
 }
 
+// atHome is where a browser on this machine finds the kitchen.
+func atHome(bound net.Addr) string {
+	if tcp, ok := bound.(*net.TCPAddr); ok && tcp.IP.IsUnspecified() {
+		return fmt.Sprintf("127.0.0.1:%d", tcp.Port)
+	}
+	return bound.String()
+}
+
 // ownURL is where other machines find the kitchen: the address it listens on,
 // or, where it listens on all of them, this machine's first in a network.
 func ownURL(listen string, bound net.Addr) string {

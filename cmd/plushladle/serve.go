@@ -176,7 +176,7 @@ func open(f *serveFlags, name string, begin begin, stdin io.Reader, stdout, stde
 	app := server.New(config)
 	stop, cancel := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
 	defer cancel()
-	fmt.Fprintf(stdout, "Plush Ladle is open at http://%s\n", listener.Addr())
+	fmt.Fprintf(stdout, "Plush Ladle is open at http://%s\n", atHome(listener.Addr()))
 	if config.URL != "" {
 		fmt.Fprintf(stdout, "Other devices find it, and show its passphrase, at %s\n", config.URL)
 	}
