@@ -32,8 +32,8 @@ type CanMake struct {
 	SavedG  float64 // of that, what the drink uses up
 }
 
-// enough is from which share of its size on a drink can be made: a batch much
-// smaller is not worth the washing-up (a judgement, no source).
+// enoughShare is from which share of its size on a drink can be made: a batch
+// much smaller is not worth the washing-up (a judgement, no source).
 const enoughShare = 0.25
 
 // Now tells whether it can be made with what there is.

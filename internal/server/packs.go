@@ -37,7 +37,8 @@ type UsesUp struct {
 	DrinkML   float64 `json:"drinkML" doc:"and what that gives"`
 }
 
-// most drinks named beside a pack, and the sizes between which one is.
+// How many drinks are named beside a pack, and between which sizes (a judgement,
+// no source).
 const (
 	usesNamed  = 3
 	leastTimes = 0.25

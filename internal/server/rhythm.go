@@ -1,6 +1,7 @@
 package server
 
 import (
+	"errors"
 	"fmt"
 	"math"
 	"slices"
@@ -100,7 +101,8 @@ func (s *server) rhythm(*noInput) (Rhythm, error) {
 		return Rhythm{RhythmWays: ways, Problem: "there is no drink yet", Drinks: []RhythmDrink{}, Makings: []MakingFigure{}, Poured: []PouredDay{}, Thrown: []string{}}, nil
 	}
 	out, err := s.reckonRhythm(ways)
-	if problem, ok := err.(*fault.Error); ok { // what was chosen once may no longer do
+	var problem *fault.Error
+	if errors.As(err, &problem) { // what was chosen once may no longer do
 		out.Problem, err = problem.Message(), nil
 	}
 	return out, err
