@@ -72,10 +72,12 @@ func TestADeviceSignsInAndIsSignedOut(t *testing.T) {
 	desk.click("button", "Sign out The phone by the stove")
 	desk.seesNot("The phone by the stove, signed in")
 
+	phone.fill("Another amount", "17")
 	phone.click("button", "Take the last pour back") // the first thing it does then
 	phone.sees("This device was signed out")
 	phone.fill("The kitchen’s passphrase", kitchenWords)
 	phone.click("button", "Sign in")
 	phone.seesNot("This device was signed out")
 	phone.sees("bottle 1")
+	phone.holds("Another amount", "17") // what was typed is still there
 }

@@ -17,12 +17,12 @@ type Opened struct {
 // kind is kept (common practice, no source). What has a fridge life of its own,
 // such as a carton or a tin, has that.
 const (
-	strong = 0.20 // of alcohol, on which nothing grows
-	moist  = 0.20 // of water: a syrup at least
-	fresh  = 0.40 // and what spoils within days
-	oily   = 0.90
-	fatty  = 0.20 // of fat, which turns rancid
-	clear  = 0.01 // of sugars and protein, in a flower water
+	strong  = 0.20 // of alcohol, on which nothing grows
+	moist   = 0.20 // of water: a syrup at least
+	fresh   = 0.40 // and what spoils within days
+	oily    = 0.90
+	fatty   = 0.20 // of fat, which turns rancid
+	scented = 0.01 // of sugars and protein, in a flower water
 
 	inACool    = "a cool, dark cupboard"
 	inTheJar   = "a closed jar, cool and dark"
@@ -40,7 +40,7 @@ func OpenedLife(i *ingredient.Ingredient) Opened {
 		return Opened{i.Life.CautiousDays, i.Life.CustomaryDays, inACovered}
 	case c[ingredient.Water] >= fresh && i.Role == ingredient.Sweetener:
 		return Opened{60, 180, inTheCold}
-	case c[ingredient.Water] >= fresh && i.Class == ingredient.Soluble && c.SugarsG()+c[ingredient.Protein] < clear:
+	case c[ingredient.Water] >= fresh && i.Class == ingredient.Soluble && c.SugarsG()+c[ingredient.Protein] < scented:
 		return Opened{90, 180, inTheCold}
 	case c[ingredient.Water] >= fresh:
 		return Opened{5, 7, inTheCold}

@@ -197,6 +197,10 @@ func TestCoolingIsWatched(t *testing.T) {
 	measured := 60.
 	warm := call[CoolingFigure](c, "POST", path, CoolingWay{Bath: "fridge", Vessels: 1, NowC: &measured})
 	assert.False(t, warm.InTime)
+	c.now = c.now.Add(30 * time.Minute)
+	later := call[CoolingFigure](c, "POST", path, CoolingWay{Bath: "fridge", Vessels: 1, NowC: &measured, AgoS: 1800})
+	assert.WithinDuration(t, *warm.First, *later.First, time.Second, "what was measured half an hour ago says the same")
+	c.now = c.now.Add(-30 * time.Minute)
 	for _, cannotBe := range []float64{100, 3} {
 		assert.Equal(t, "body.nowC", c.refused("POST", path, CoolingWay{Bath: "fridge", Vessels: 1, NowC: &cannotBe}).Errors[0].Location)
 	}

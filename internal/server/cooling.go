@@ -15,7 +15,8 @@ type CoolingWay struct {
 	Bath    string   `json:"bath" enum:"ice bath,cold water,air,fridge"`
 	Vessels int      `json:"vessels" minimum:"1" maximum:"20" doc:"it is divided among"`
 	DepthCM float64  `json:"depthCM" minimum:"0" maximum:"60" doc:"how deep it stands; 0 for a common pan's"`
-	NowC    *float64 `json:"nowC,omitempty" doc:"what the thermometer says now; absent where it was not asked"`
+	NowC    *float64 `json:"nowC,omitempty" doc:"what the thermometer said; absent where it was not asked"`
+	AgoS    float64  `json:"agoS,omitempty" minimum:"0" maximum:"86400" doc:"how long ago it said so, in seconds"`
 }
 
 type coolingInput struct {
@@ -77,15 +78,15 @@ func (s *server) cooling(in *coolingInput) (CoolingFigure, error) {
 	}
 	now := s.now()
 	c = c.Divided(in.Body.Vessels, keep.Bath(in.Body.Bath), in.Body.DepthCM)
-	nowC := c.After(now.Sub(began))
 	if in.Body.NowC != nil {
-		nowC = *in.Body.NowC
-		measured, ok := c.Measured(nowC, now.Sub(began))
+		ago := time.Duration(in.Body.AgoS * float64(time.Second))
+		measured, ok := c.Measured(*in.Body.NowC, now.Sub(began)-ago)
 		if !ok {
-			return CoolingFigure{}, fault.New("nowC", fmt.Sprint(nowC), "cannot be", fmt.Sprintf("enter what the thermometer says: below the %.0f °C it began at, and above what it stands in", c.FromC))
+			return CoolingFigure{}, fault.New("nowC", fmt.Sprint(*in.Body.NowC), "cannot be", fmt.Sprintf("enter what the thermometer says: below the %.0f °C it began at, and above what it stands in", c.FromC))
 		}
 		c = measured
 	}
+	nowC := c.After(now.Sub(began))
 	clock := c.Clock(began)
 	out := CoolingFigure{
 		FromC: c.FromC, Began: began, FirstBy: clock.FirstBy, ColdBy: clock.ColdBy, InTime: clock.InTime(), Helps: []string{},
@@ -144,7 +145,7 @@ func helpWords(h keep.Help) string {
 }
 
 // How long before the two points it is asked how cold it is: long enough for
-// an ice bath to help.
+// an ice bath to help (a judgement, no source).
 const (
 	firstWarning = 40 * time.Minute
 	coldWarning  = 90 * time.Minute

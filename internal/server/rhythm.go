@@ -231,7 +231,8 @@ func (s *server) drunkADay(drinkID int64, d *formula.Drink, r *formula.Reckoning
 	return servings * r.Servings.SizeML, "from who drinks here, until two weeks of pours tell", nil
 }
 
-// habitFrom is how far back batches tell a habit, and how many it takes.
+// habitFrom is how far back batches tell a habit, and how many it takes (a
+// judgement, no source).
 const (
 	habitFrom    = 8 * 7 * 24 * time.Hour
 	habitBatches = 3

@@ -10,7 +10,7 @@ import (
 
 const (
 	// forgottenAfter is how long a device may stay away before it has to show
-	// the passphrase again.
+	// the passphrase again (a judgement, no source).
 	forgottenAfter = 90 * 24 * time.Hour
 	// seenEvery is how exactly it is kept when a device was last here, so that
 	// not every request is a write.

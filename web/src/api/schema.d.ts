@@ -1855,6 +1855,11 @@ export interface components {
             words: string;
         };
         CoolingWay: {
+            /**
+             * Format: double
+             * @description how long ago it said so, in seconds
+             */
+            agoS?: number;
             /** @enum {string} */
             bath: "ice bath" | "cold water" | "air" | "fridge";
             /**
@@ -1864,7 +1869,7 @@ export interface components {
             depthCM: number;
             /**
              * Format: double
-             * @description what the thermometer says now; absent where it was not asked
+             * @description what the thermometer said; absent where it was not asked
              */
             nowC?: number;
             /**

@@ -23,16 +23,23 @@ const everyMinute = 60_000
 /** Cooling says whether a cooked drink comes down in time the way it stands, and rings before it is too late. */
 export function Cooling({ id }: { id: number }) {
   const [way, setWay] = useState<CoolingWay>({ bath: 'ice bath', vessels: 1, depthCM: 0 })
+  const [readAt, setReadAt] = useState(0)
   const change = (part: Partial<CoolingWay>) => setWay({ ...way, ...part })
+  const read = (nowC?: number) => {
+    setReadAt(Date.now())
+    change({ nowC })
+  }
+  // Asked again later, the reading is still of when it was typed.
+  const body = () => (way.nowC === undefined ? way : { ...way, agoS: (Date.now() - readAt) / 1000 })
   const params = { path: { id } }
   const cooling = useQuery({
     queryKey: ['cooling', id, way],
-    queryFn: () => answer(api.POST('/api/plan/items/{id}/cooling', { params, body: way })),
+    queryFn: () => answer(api.POST('/api/plan/items/{id}/cooling', { params, body: body() })),
     refetchInterval: everyMinute,
     placeholderData: (before) => before,
     retry: false,
   })
-  const watch = useTimerChange(() => answer(api.POST('/api/plan/items/{id}/cooling/watch', { params, body: way })))
+  const watch = useTimerChange(() => answer(api.POST('/api/plan/items/{id}/cooling/watch', { params, body: body() })))
   const refused = cooling.error instanceof Refused ? cooling.error : undefined
   return (
     <Tray label="Cooling" className="grid content-start gap-3">
@@ -66,8 +73,8 @@ export function Cooling({ id }: { id: number }) {
           value={way.nowC}
           least={-5}
           error={refused?.fields.nowC}
-          onNumber={(nowC) => change({ nowC })}
-          onEmpty={() => change({ nowC: undefined })}
+          onNumber={read}
+          onEmpty={() => read()}
         />
       </div>
       {refused && !refused.fields.nowC && <Notice urgent>{refused.message}</Notice>}

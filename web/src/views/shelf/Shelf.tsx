@@ -32,8 +32,7 @@ export function Shelf({ id }: { id?: number }) {
     e.preventDefault()
     findField.current?.focus()
   })
-  if (shelf.error) return <Notice urgent>{shelf.error.message}</Notice>
-  if (!shelf.data) return null
+  if (!shelf.data) return shelf.error ? <Notice urgent>{shelf.error.message}</Notice> : null
   const { bottles, totalML } = shelf.data
   if (bottles.length === 0) return <EmptyShelf plan={plan.data} packs={shelf.data.packs} />
   const bottle = bottles.find((b) => b.id === chosen) ?? bottles[0]
@@ -74,6 +73,7 @@ export function Shelf({ id }: { id?: number }) {
           </Link>
         </div>
       </div>
+      {shelf.error && <Notice urgent>{shelf.error.message}</Notice>}
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_23.5rem] lg:grid-rows-[auto_1fr]">
         <div className="grid gap-4 lg:row-span-2">
           <Places
