@@ -154,6 +154,58 @@ func TestOversizedBodiesAreRefusedUnread(t *testing.T) {
 	assert.Empty(t, call[[]DrinkName](c, "GET", "/api/drinks", nil))
 }
 
+// A body that nobody reads never becomes the next request: whatever its size
+// and wherever it is sent, it is answered once, and nothing in it is done.
+func TestAnUnreadBodyIsNeverTheNextRequest(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	base := c.onTheNetwork()
+	const smuggled = `{"name":"smuggled"}`
+	inner := fmt.Sprintf("POST /api/drinks HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\nContent-Length: %d\r\n\r\n%s", len(smuggled), smuggled)
+	targets := []struct{ name, method, path, origin string }{
+		{"refused by its origin", "POST", "/", "http://evil.example"}, {"refused operation", "POST", "/api/drinks", "http://evil.example"},
+		{"an unknown operation", "POST", "/api/none", ""}, {"a file", "GET", "/assets/app-1.js", ""}, {"the page", "GET", "/", ""},
+		{"a wrong method", "PUT", "/shelf", ""}, {"an operation without a body", "POST", "/api/bottles/1/finish", ""},
+		{"its undo", "POST", "/api/bottles/1/undo-pour", ""}, {"a restore that is none", "POST", restorePath, ""}, {"a reading operation", "GET", "/api/kitchen", ""},
+	}
+	for _, tt := range targets {
+		for _, before := range []int{0, 1 << 10, 8191, 8192, 8193, 32 << 10, 100_000, 500_000} {
+			payload := strings.Repeat(" ", before) + inner
+			connection, err := net.Dial("tcp", base)
+			require.NoError(t, err)
+			origin := ""
+			if tt.origin != "" {
+				origin = "Origin: " + tt.origin + "\r\n"
+			}
+			go func() {
+				_, _ = fmt.Fprintf(connection, "%s %s HTTP/1.1\r\nHost: localhost\r\n%sContent-Type: text/plain\r\nContent-Length: %d\r\n\r\n%s", tt.method, tt.path, origin, len(payload), payload)
+			}()
+			_ = connection.SetReadDeadline(time.Now().Add(300 * time.Millisecond))
+			answers, _ := io.ReadAll(connection)
+			_ = connection.Close()
+			assert.LessOrEqual(t, strings.Count(string(answers), "HTTP/1.1 "), 1, "%s, %d bytes before: %.300s", tt.name, before, answers)
+		}
+	}
+	assert.Empty(t, call[[]DrinkName](c, "GET", "/api/drinks", nil), "nothing was created")
+}
+
+// An honest client whose request was refused goes on undisturbed.
+func TestAClientGoesOnAfterARefusal(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	base := "http://" + c.onTheNetwork()
+	for range 5 {
+		refused, err := http.Post(base+"/api/none", "application/json", strings.NewReader(strings.Repeat(" ", 50_000)))
+		require.NoError(t, err)
+		assert.Equal(t, http.StatusNotFound, refused.StatusCode)
+		_ = refused.Body.Close()
+		next, err := http.Get(base + "/api/kitchen")
+		require.NoError(t, err)
+		assert.Equal(t, http.StatusOK, next.StatusCode)
+		_ = next.Body.Close()
+	}
+}
+
 // Two hundred clients that send a byte now and then hold nobody up.
 func TestSlowClientsHoldNobodyUp(t *testing.T) {
 	t.Parallel()

@@ -86,6 +86,24 @@ func beforeBody(head *fasthttp.RequestHeader) fasthttp.RequestConfig {
 	return fasthttp.RequestConfig{}
 }
 
+// unreadCloses gives up the connection wherever an answer was found without
+// reading the whole of the request: what is left of the body would otherwise
+// be taken for the next request, with whatever Host and Origin its sender put
+// there.
+func unreadCloses(c fiber.Ctx) error {
+	err := c.Next()
+	if hasUnread(c.RequestCtx()) {
+		c.Response().SetConnectionClose()
+	}
+	return err
+}
+
+// hasUnread tells whether some of a body was left. Reading it whole, as
+// operations do, lets go of the stream it came from.
+func hasUnread(ctx *fasthttp.RequestCtx) bool {
+	return ctx.RequestBodyStream() != nil && ctx.Request.Header.ContentLength() != 0
+}
+
 // closing gives up the connection, so that the rest of the body is not read.
 func closing(c fiber.Ctx, err error) error {
 	c.Response().SetConnectionClose()

@@ -75,7 +75,7 @@ func New(c Config) *fiber.App {
 		ErrorHandler: problemHandler(c.Log),
 	})
 	app.Server().HeaderReceived = beforeBody
-	app.Use(calmly(c.Log), headers, guard(c.Hosts), within)
+	app.Use(unreadCloses, calmly(c.Log), headers, guard(c.Hosts), within)
 	s := &server{store: c.Store, now: c.Now, log: c.Log, beyond: c.Beyond, url: c.URL, told: newChanges(), desk: newDesk(c.Scale), probe: &probe{meter: c.Thermometer}}
 	if c.Scale == nil {
 		s.desk.scale = device.NewStandIn(1, uint64(c.Now().UnixNano()))
