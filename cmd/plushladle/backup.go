@@ -8,6 +8,7 @@ import (
 	"os"
 	"time"
 
+	"plushladle/internal/server"
 	"plushladle/internal/store"
 )
 
@@ -40,7 +41,7 @@ func backUp(args []string, stdout, stderr io.Writer) int {
 	if _, err := os.Stat(data); err != nil {
 		return refuse("backup", fmt.Errorf("there is no kitchen at %s; name its file with --data", data), stderr)
 	}
-	kitchen, err := store.Open(data, time.Now)
+	kitchen, err := store.OpenToRead(data, time.Now)
 	if err != nil {
 		return refuse("backup", err, stderr)
 	}
@@ -69,7 +70,7 @@ func restore(args []string, stdout, stderr io.Writer) int {
 		return refuse("restore", err, stderr)
 	}
 	defer func() { _ = kitchen.Close() }()
-	kept, err := kitchen.RestoreKeeping(in)
+	kept, err := kitchen.Restore(in, server.CheckKitchen)
 	if err != nil {
 		return refuse("restore", fmt.Errorf("%s was not restored, and nothing was changed: %w", file, err), stderr)
 	}

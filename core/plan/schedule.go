@@ -24,14 +24,22 @@ func (q Quiet) covers(t time.Time) bool {
 	return now >= q.FromMin || now < q.ToMin
 }
 
-// Before is the moment itself, or the last slot before the quiet it falls into.
+const dayMin = 24 * 60
+
+// Minutes is how long it is.
+func (q Quiet) Minutes() int { return (q.ToMin - q.FromMin + dayMin) % dayMin }
+
+// Before is the moment itself, or the last slot before the quiet it falls into;
+// the moment all the same where the whole day is quiet.
 func (q Quiet) Before(t time.Time) time.Time {
 	if !q.covers(t) {
 		return t
 	}
-	t = t.Truncate(Slot)
-	for q.covers(t) {
-		t = t.Add(-Slot)
+	at := t.Truncate(Slot)
+	for begin := at.AddDate(0, 0, -1); at.After(begin); at = at.Add(-Slot) {
+		if !q.covers(at) {
+			return at
+		}
 	}
 	return t
 }

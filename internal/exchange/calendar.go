@@ -6,6 +6,8 @@ import (
 	"time"
 
 	ics "github.com/arran4/golang-ical"
+
+	"plushladle/internal/kitchen"
 )
 
 // Task is a stretch of work in the calendar.
@@ -32,12 +34,21 @@ func Calendar(tasks []Task, stamp time.Time) string {
 		e.SetStartAt(t.Start)
 		e.SetEndAt(t.End)
 		e.SetSequence(t.Sequence)
-		e.SetSummary(t.Title)
-		e.SetDescription(strings.Join(t.Steps, "\n"))
+		e.SetSummary(kitchen.OneLine(t.Title))
+		e.SetDescription(strings.Join(oneLines(t.Steps), "\n"))
 		alarm := e.AddAlarm()
 		alarm.SetAction(ics.ActionDisplay)
 		alarm.SetTrigger(fmt.Sprintf("-PT%dM", int(alarmBefore.Minutes())))
-		alarm.SetProperty(ics.ComponentPropertyDescription, t.Title)
+		alarm.SetProperty(ics.ComponentPropertyDescription, kitchen.OneLine(t.Title))
 	}
 	return c.Serialize(ics.WithNewLineWindows)
+}
+
+// oneLines keeps a step from beginning a line of its own.
+func oneLines(steps []string) []string {
+	out := make([]string, len(steps))
+	for n, s := range steps {
+		out[n] = kitchen.OneLine(s)
+	}
+	return out
 }

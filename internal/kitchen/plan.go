@@ -110,8 +110,16 @@ func ParseQuiet(field, text string) (plan.Quiet, error) {
 	if err != nil {
 		return plan.Quiet{}, refused
 	}
-	return plan.Quiet{FromMin: fromMin, ToMin: toMin}, nil
+	q := plan.Quiet{FromMin: fromMin, ToMin: toMin}
+	if q.Minutes() > mostQuietMin {
+		return plan.Quiet{}, fault.New(field, text, "leaves less than four hours of the day", `leave more of it, such as "22:30-06:30"`)
+	}
+	return q, nil
 }
+
+// mostQuietMin is how much of a day can be quiet, so that there is time to cook
+// in (a judgement, no source).
+const mostQuietMin = 20 * 60
 
 func minuteOfDay(text string) (int, error) {
 	hour, minute, ok := strings.Cut(strings.TrimSpace(text), ":")

@@ -37,6 +37,8 @@ func Check(text string) error {
 		return fault.New("passphrase", "", "it is too short", accepted)
 	case n > most:
 		return fault.New("passphrase", "", "it is too long", accepted)
+	case isCommon(plain(text)):
+		return fault.New("passphrase", "", "it is one of those that are guessed first", "use a few words in a row that only you would put together")
 	}
 	return nil
 }

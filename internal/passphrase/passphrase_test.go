@@ -32,7 +32,10 @@ func TestWhatWillDo(t *testing.T) {
 		text, wrong string
 	}{
 		{"", "too short"}, {"       ladle       ", "too short"}, {"sevench", "too short"}, {"eightcha", ""},
-		{"rowers at the lock", ""}, {strings.Repeat("ø", most), ""}, {strings.Repeat("ø", most+1), "too long"},
+		{"rowers at the lock", ""}, {strings.Repeat("øåæ-1ß", most/6), ""}, {strings.Repeat("ø", most+1), "too long"},
+		{"Password123!", "guessed first"}, {"i love you", "guessed first"}, {"Plush Ladle 2026", "guessed first"}, {"almond milk", "guessed first"},
+		{"aaaaaaaaaa", "guessed first"}, {"abcabcabc", "guessed first"}, {"12345678", "guessed first"}, {"87654321", "guessed first"}, {"qwertyuiop", "guessed first"},
+		{"almond rowers 7", ""},
 	}
 	for _, tt := range tests {
 		err := Check(tt.text)

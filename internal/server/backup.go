@@ -12,12 +12,13 @@ import (
 	"github.com/gofiber/fiber/v3"
 
 	"plushladle/core/fault"
+	"plushladle/internal/store"
 )
 
 const (
 	restorePath = "/api/restore"
 	// restoreLimit is the largest backup taken from a page.
-	restoreLimit = 256 << 20
+	restoreLimit = store.MaxBackupBytes
 	// restoreTime is how long sending it may take.
 	restoreTime = 5 * time.Minute
 )
@@ -67,18 +68,22 @@ func (s *server) restore(c fiber.Ctx) error {
 	}
 	defer func() { _ = file.Close(); _ = os.Remove(file.Name()) }()
 	if _, err := io.Copy(file, bodyOf(c)); err != nil {
+		if store.IsFull(err) {
+			return s.problem(err)
+		}
 		return fiber.NewError(http.StatusBadRequest, "the file did not arrive in full; nothing was changed")
 	}
 	if _, err := file.Seek(0, io.SeekStart); err != nil {
 		return err
 	}
-	kept, err := s.store.RestoreKeeping(file)
-	s.changed()
-	s.forgetRecord()
-	s.told.tell()
-	if err != nil {
+	kept, err := s.store.Restore(file, CheckKitchen)
+	if errors.Is(err, store.ErrNotBackup) {
 		s.log.Warn("a backup was not restored", "error", err)
 		return s.problem(fault.New("file", "", "was not restored, and nothing was changed: "+err.Error(), "choose a file that this program wrote as a backup"))
 	}
+	if err != nil {
+		return s.problem(err)
+	}
+	s.happened(stale{ways: true, record: true})
 	return c.JSON(Restored{Kept: kept})
 }

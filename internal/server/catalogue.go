@@ -20,6 +20,13 @@ type known struct {
 	ways *kitchen.Ways
 }
 
+// copy remembers the same from here on for itself.
+func (k *known) copy() *known {
+	k.mu.Lock()
+	defer k.mu.Unlock()
+	return &known{ways: k.ways}
+}
+
 // ways are the kitchen's own ways, with a catalogue of what ships, the cook's
 // own rows, and the kitchen's own drinks, each as its newest version gives it,
 // so that a milk from the shelf can go into another drink.
@@ -142,6 +149,9 @@ func ownID(id int64) string { return fmt.Sprintf("own-%d", id) }
 
 // changed makes the ways be put together anew.
 func (s *server) changed() {
+	if s.stale != nil {
+		s.stale.ways = true
+	}
 	s.known.mu.Lock()
 	defer s.known.mu.Unlock()
 	s.known.ways = nil

@@ -26,10 +26,12 @@ func newChanges() *changes {
 type listener struct {
 	changed chan struct{} // several changes before it is read are told as one
 	scale   chan []byte   // what the scale shows; only the last is kept
+	gone    chan struct{} // closed once it may listen no more
+	device  int64         // that listens; 0 at the machine itself
 }
 
-func (h *changes) listen() *listener {
-	l := &listener{make(chan struct{}, 1), make(chan []byte, 1)}
+func (h *changes) listen(device int64) *listener {
+	l := &listener{make(chan struct{}, 1), make(chan []byte, 1), make(chan struct{}), device}
 	h.mu.Lock()
 	defer h.mu.Unlock()
 	h.listeners[l] = struct{}{}
@@ -40,6 +42,19 @@ func (h *changes) leave(l *listener) {
 	h.mu.Lock()
 	defer h.mu.Unlock()
 	delete(h.listeners, l)
+}
+
+// cut ends the streams of devices that were signed out: of the one, or, but for
+// it, of all.
+func (h *changes) cut(device int64, allBut bool) {
+	h.mu.Lock()
+	defer h.mu.Unlock()
+	for l := range h.listeners {
+		if l.device != 0 && (l.device == device) != allBut {
+			delete(h.listeners, l)
+			close(l.gone)
+		}
+	}
 }
 
 // tell tells all that something changed.
@@ -98,7 +113,11 @@ const (
 func (h *changes) stream(c fiber.Ctx) error {
 	c.Set("Content-Type", "text/event-stream")
 	c.Set("Cache-Control", "no-store")
-	l := h.listen()
+	device := int64(0)
+	if who, ok := c.Context().Value(callerKey{}).(caller); ok && who.device != nil {
+		device = who.device.ID
+	}
+	l := h.listen(device)
 	return c.SendStreamWriter(func(w *bufio.Writer) {
 		defer h.leave(l)
 		over := time.After(streamFor)
@@ -118,6 +137,8 @@ func (h *changes) stream(c fiber.Ctx) error {
 			case <-over:
 				return
 			case <-h.closed:
+				return
+			case <-l.gone:
 				return
 			}
 		}

@@ -5,7 +5,6 @@ import (
 	"math"
 	"net/http"
 	"slices"
-	"strings"
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -18,7 +17,7 @@ import (
 
 func (s *server) registerCook(api huma.API) {
 	operation(s, api, http.MethodGet, "/api/timers", "timers", "The timers that run, are held, or ring", s.timers)
-	operation(s, api, http.MethodPost, "/api/timers", "start-timer", "Start a timer", telling(s, s.startTimer))
+	act(s, api, http.MethodPost, "/api/timers", "start-timer", "Start a timer", !undoable, (*server).startTimer)
 	operation(s, api, http.MethodPost, "/api/timers/{id}/hold", "hold-timer", "Hold a timer, or let it run on", telling(s, s.holdTimer))
 	operation(s, api, http.MethodPost, "/api/plan/items/{id}/cooling", "cooling", "How a cooked drink cools, and what would help", s.cooling)
 	operation(s, api, http.MethodPost, "/api/plan/items/{id}/cooling/watch", "watch-cooling", "Be told before it is too late", telling(s, s.watchCooling))
@@ -135,7 +134,7 @@ const (
 )
 
 func (s *server) startTimer(in *body[NewTimer]) (Timers, error) {
-	name, minutes := strings.TrimSpace(in.Body.Name), in.Body.Minute
+	name, minutes := kitchen.OneLine(in.Body.Name), in.Body.Minute
 	kept, err := s.store.Timers()
 	switch {
 	case err != nil:

@@ -1,7 +1,6 @@
 package server
 
 import (
-	"strings"
 	"time"
 
 	"plushladle/core/fault"
@@ -81,7 +80,7 @@ func (s *server) startDrink(in *body[NewDrink]) (Drink, error) {
 }
 
 func drinkName(name string) (string, error) {
-	trimmed := strings.TrimSpace(name)
+	trimmed := kitchen.OneLine(name)
 	if trimmed == "" {
 		return "", fault.New("name", "", "a drink needs a name", "use 1 to 120 characters")
 	}
@@ -118,7 +117,7 @@ func (s *server) saveDraft(in *draftInput) (Drink, error) {
 	if err != nil {
 		return Drink{}, err
 	}
-	d, err := s.store.SaveDraft(in.ID, in.Body.Revision, name, in.Body.Formula)
+	d, err := s.store.SaveDraft(in.ID, in.Body.Revision, name, in.Body.Formula.Cleaned())
 	if err != nil {
 		return Drink{}, err
 	}
@@ -138,7 +137,7 @@ type versionInput struct {
 
 func (s *server) keepVersion(in *versionInput) (Drink, error) {
 	defer s.changed()
-	if _, err := s.store.KeepVersion(in.ID, strings.TrimSpace(in.Body.Note)); err != nil {
+	if _, err := s.store.KeepVersion(in.ID, kitchen.OneLine(in.Body.Note)); err != nil {
 		return Drink{}, err
 	}
 	return s.drink(&in.ByID)

@@ -6,6 +6,7 @@ import (
 	"crypto/sha256"
 	"encoding/hex"
 	"errors"
+	"fmt"
 	"log/slog"
 	"net"
 	"net/http"
@@ -17,6 +18,7 @@ import (
 	"github.com/gofiber/fiber/v3/middleware/limiter"
 	"golang.org/x/time/rate"
 
+	"plushladle/internal/kitchen"
 	"plushladle/internal/passphrase"
 	"plushladle/internal/store"
 )
@@ -36,12 +38,13 @@ const (
 	readyPath    = "/api/ready"
 )
 
-// Wrong tries taken in a stretch, from one address and from all together: far
-// below the hundred in a row of NIST SP 800-63B-3 (5.2.2) for one.
+// Wrong tries taken in a stretch from one address: far below the hundred in a
+// row of NIST SP 800-63B-3 (5.2.2). There is no limit for all together, with
+// which anyone could lock everyone out: tries are looked at one at a time, which
+// takes long enough, and what is guessed first is no passphrase.
 const (
-	triesFor        = 5 * time.Minute
-	triesOfAddress  = 10
-	triesOfEveryone = 60
+	triesFor       = 5 * time.Minute
+	triesOfAddress = 10
 )
 
 // caller is who makes a request.
@@ -49,6 +52,8 @@ type caller struct {
 	atHome  bool          // at the machine itself
 	device  *store.Device // what was let in otherwise
 	address string
+	key     string // of the request, so that it is not acted on twice
+	what    string // the request itself, in short
 }
 
 type callerKey struct{}
@@ -76,9 +81,33 @@ func (s *server) gate(beyond bool) fiber.Handler {
 			}
 			who.device = device
 		}
+		if err := who.identify(c); err != nil {
+			return err
+		}
 		c.SetContext(context.WithValue(c.Context(), callerKey{}, who))
 		return c.Next()
 	}
+}
+
+// longestKey is the longest idempotency key that is taken.
+const longestKey = 100
+
+// identify takes down the key that a request bears, and what it asks for: the
+// same key never acts twice, nor for another request.
+func (who *caller) identify(c fiber.Ctx) error {
+	key := strings.Clone(c.Get("Idempotency-Key"))
+	if key == "" || c.Path() == restorePath {
+		return nil
+	}
+	if len(key) > longestKey {
+		return fiber.NewError(http.StatusBadRequest, "the idempotency key is longer than 100 characters")
+	}
+	if who.device != nil {
+		key = fmt.Sprintf("%d %s", who.device.ID, key) // nobody is told what another asked
+	}
+	sum := sha256.Sum256(c.Body())
+	who.key, who.what = key, c.Method()+" "+strings.Clone(c.OriginalURL())+" "+hex.EncodeToString(sum[:])
+	return nil
 }
 
 // isAtHome tells whether a request comes from this machine, and is not one
@@ -125,18 +154,15 @@ func newToken() string {
 }
 
 // fewTries refuses, without looking at them, tries after too many wrong ones.
-func fewTries(log *slog.Logger) []fiber.Handler {
+func fewTries(log *slog.Logger) fiber.Handler {
 	said := &rate.Sometimes{First: 3, Interval: time.Minute}
 	refuse := func(c fiber.Ctx) error {
 		said.Do(func() { log.Warn("too many wrong passphrases; tries are refused unlooked at", "address", addressOf(c)) })
 		return fiber.NewError(http.StatusTooManyRequests, "that was wrong too often; wait five minutes and try again")
 	}
-	limit := func(most int, of func(fiber.Ctx) string) fiber.Handler {
-		return limiter.New(limiter.Config{
-			Max: most, Expiration: triesFor, KeyGenerator: of, LimitReached: refuse, SkipSuccessfulRequests: true,
-		})
-	}
-	return []fiber.Handler{limit(triesOfAddress, addressOf), limit(triesOfEveryone, func(fiber.Ctx) string { return "everyone" })}
+	return limiter.New(limiter.Config{
+		Max: triesOfAddress, Expiration: triesFor, KeyGenerator: addressOf, LimitReached: refuse, SkipSuccessfulRequests: true,
+	})
 }
 
 // addressOf is whom tries are counted of: one address, or one network of the
@@ -183,7 +209,7 @@ func (s *server) signIn(_ context.Context, in *signInInput) (*cookieOutput, erro
 			&huma.ErrorDetail{Location: "body.passphrase", Message: "That is not this kitchen's passphrase. It was set where the kitchen runs."})
 	}
 	token := newToken()
-	name := strings.TrimSpace(in.Body.Device)
+	name := kitchen.OneLine(in.Body.Device)
 	if name == "" {
 		name = "A device"
 	}
@@ -202,6 +228,7 @@ func (s *server) signOut(_ context.Context, in *struct{ Caller }) (*cookieOutput
 	if err := s.store.SignOut(in.caller.device.ID); err != nil {
 		return nil, s.problem(err)
 	}
+	s.told.cut(in.caller.device.ID, false)
 	return cookie("", -time.Second), nil
 }
 
@@ -246,6 +273,7 @@ func (s *server) revoke(in *revokeInput) (Devices, error) {
 	if err := s.store.SignOut(in.ID); err != nil {
 		return Devices{}, err
 	}
+	s.told.cut(in.ID, false)
 	s.log.Info("a device was signed out", "id", in.ID)
 	return s.devices(&struct{ Caller }{in.Caller})
 }
@@ -286,6 +314,7 @@ func (s *server) setPassphrase(in *passphraseInput) (Devices, error) {
 	if err := s.store.SetPassphrase(hash, keep); err != nil {
 		return Devices{}, err
 	}
+	s.told.cut(keep, true)
 	s.log.Info("the passphrase was set; all other devices are signed out")
 	return s.devices(&struct{ Caller }{in.Caller})
 }

@@ -2,7 +2,9 @@ package server
 
 import (
 	"context"
+	"encoding/json"
 	"net/http"
+	"strconv"
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -28,7 +30,82 @@ func operation[In, Out any](s *server, api huma.API, method, path, id, summary s
 		})
 }
 
+// acted wraps what an act answers, with the number by which it is taken back.
+type acted[T any] struct {
+	Undo string `header:"Undo"`
+	Body T
+}
+
+// undoable says of an act that it can be taken back.
+const undoable = true
+
+// act registers an operation that does something: as one, once however often
+// the same request comes, and told to those who follow. Its errors become
+// problems.
+func act[In, Out any](s *server, api huma.API, method, path, id, summary string, canUndo bool, handle func(*server, *In) (Out, error)) {
+	huma.Register(api, huma.Operation{OperationID: id, Method: method, Path: path, Summary: summary},
+		func(ctx context.Context, in *In) (*acted[Out], error) {
+			who, _ := ctx.Value(callerKey{}).(caller)
+			out, seen := acted[Out]{}, &stale{}
+			done, err := s.store.Act(store.Act{Key: who.key, What: who.what, Undoable: canUndo}, func(within *store.Store) ([]byte, error) {
+				var err error
+				if out.Body, err = handle(s.within(within, seen), in); err != nil || who.key == "" {
+					return nil, err
+				}
+				return json.Marshal(out.Body)
+			})
+			if err == nil && done.Before {
+				err = json.Unmarshal(done.Answer, &out.Body)
+			}
+			if err != nil {
+				return nil, s.problem(err)
+			}
+			if done.Undo != 0 {
+				out.Undo = strconv.FormatInt(done.Undo, 10)
+			}
+			s.happened(*seen)
+			return &out, nil
+		})
+}
+
+// stale is what an act made out of date of all that is remembered.
+type stale struct{ ways, record bool }
+
+// within is the server inside a transaction. What it puts together there is
+// its own, and what it makes out of date is so once it is kept.
+func (s *server) within(tx *store.Store, seen *stale) *server {
+	in := *s
+	in.store, in.known, in.stale = tx, s.known.copy(), seen
+	return &in
+}
+
+// happened forgets what is out of date, and tells those who follow.
+func (s *server) happened(seen stale) {
+	if seen.ways {
+		s.changed()
+	}
+	if seen.record {
+		s.forgetRecord()
+	}
+	s.refreshScale()
+	s.told.tell()
+}
+
+type undoInput struct {
+	ID int64 `path:"id" minimum:"1" doc:"from the Undo header of what was done"`
+}
+
+// undo takes back something that was done.
+func (s *server) undo(in *undoInput) (Nothing, error) {
+	if err := s.store.Undo(in.ID); err != nil {
+		return Nothing{}, err
+	}
+	s.happened(stale{ways: true, record: true})
+	return Nothing{Done: true}, nil
+}
+
 func (s *server) register(api huma.API) {
+	operation(s, api, http.MethodPost, "/api/undo/{id}", "undo", "Take back what was done", s.undo)
 	get, post, put, remove := http.MethodGet, http.MethodPost, http.MethodPut, http.MethodDelete
 	operation(s, api, get, "/api/kitchen", "kitchen", "The kitchen's own ways", s.kitchen)
 	operation(s, api, put, "/api/kitchen", "set-kitchen", "Change the kitchen's ways", s.setKitchen)
@@ -37,12 +114,12 @@ func (s *server) register(api huma.API) {
 	operation(s, api, post, "/api/reckonings", "reckon", "Reckon a drink", s.reckon)
 	operation(s, api, post, "/api/formulas/at-size", "write-at-size", "Write a formula anew at its size", s.writeAtSize)
 	operation(s, api, get, "/api/drinks", "drinks", "All drinks, the one worked on last first", s.drinks)
-	operation(s, api, post, "/api/drinks", "start-drink", "Begin a new drink", s.startDrink)
+	act(s, api, post, "/api/drinks", "start-drink", "Begin a new drink", !undoable, (*server).startDrink)
 	operation(s, api, get, "/api/drinks/{id}", "drink", "A drink with its draft and versions", s.drink)
-	operation(s, api, remove, "/api/drinks/{id}", "remove-drink", "Remove a drink that was never made", s.removeDrink)
+	act(s, api, remove, "/api/drinks/{id}", "remove-drink", "Remove a drink that was never made", undoable, (*server).removeDrink)
 	operation(s, api, put, "/api/drinks/{id}/draft", "save-draft", "Save what is being worked on", s.saveDraft)
-	operation(s, api, post, "/api/drinks/{id}/versions", "keep-version", "Keep the draft as a version", s.keepVersion)
-	operation(s, api, post, "/api/drinks/{id}/batches", "make-batch", "Mark a batch made and bottle it", s.makeBatch)
+	act(s, api, post, "/api/drinks/{id}/versions", "keep-version", "Keep the draft as a version", !undoable, (*server).keepVersion)
+	act(s, api, post, "/api/drinks/{id}/batches", "make-batch", "Mark a batch made and bottle it", undoable, (*server).makeBatch)
 	s.registerEntry(api)
 	s.registerPantry(api)
 	s.registerFormulation(api)
@@ -53,18 +130,18 @@ func (s *server) register(api huma.API) {
 	s.registerThermometer(api)
 	s.registerPacks(api)
 	operation(s, api, get, "/api/shelf", "shelf", "Bottles in use, the one to use first first", s.shelf)
-	operation(s, api, post, "/api/bottles/{id}/pours", "pour", "Pour from a bottle", s.pour)
-	operation(s, api, post, "/api/bottles/{id}/merge", "merge", "Pour two leftovers together", s.merge)
-	operation(s, api, post, "/api/pulps/{id}/end", "end-pulp", "Say what became of a pulp", s.endPulp)
-	operation(s, api, post, "/api/pulps/{id}/freeze", "freeze-pulp", "Put a pulp into the freezer", s.freezePulp)
+	act(s, api, post, "/api/bottles/{id}/pours", "pour", "Pour from a bottle", undoable, (*server).pour)
+	act(s, api, post, "/api/bottles/{id}/merge", "merge", "Pour two leftovers together", undoable, (*server).merge)
+	act(s, api, post, "/api/pulps/{id}/end", "end-pulp", "Say what became of a pulp", undoable, (*server).endPulp)
+	act(s, api, post, "/api/pulps/{id}/freeze", "freeze-pulp", "Put a pulp into the freezer", undoable, (*server).freezePulp)
 	operation(s, api, get, "/api/rhythm", "rhythm", "When to make the chosen drinks, and how much", s.rhythm)
 	operation(s, api, put, "/api/rhythm", "set-rhythm", "Choose the drinks and the days", s.setRhythm)
 	operation(s, api, get, "/api/labels", "labels", "What is written on bottles", s.labels)
 	operation(s, api, get, "/api/bottles/{id}/story", "story", "All that happened to a bottle", s.story)
-	operation(s, api, post, "/api/bottles/{id}/move", "move-bottle", "Put a bottle elsewhere", s.moveBottle)
-	operation(s, api, post, "/api/bottles/{id}/undo-pour", "undo-pour", "Take back the last pour", s.undoPour)
-	operation(s, api, post, "/api/bottles/{id}/finish", "finish", "Say that a bottle was used up", s.finish)
-	operation(s, api, post, "/api/bottles/{id}/throw-out", "throw-out", "Throw a bottle out, and why", s.throwOut)
+	act(s, api, post, "/api/bottles/{id}/move", "move-bottle", "Put a bottle elsewhere", undoable, (*server).moveBottle)
+	act(s, api, post, "/api/bottles/{id}/undo-pour", "undo-pour", "Take back the last pour", !undoable, (*server).undoPour)
+	act(s, api, post, "/api/bottles/{id}/finish", "finish", "Say that a bottle was used up", undoable, (*server).finish)
+	act(s, api, post, "/api/bottles/{id}/throw-out", "throw-out", "Throw a bottle out, and why", undoable, (*server).throwOut)
 }
 
 // Nothing is the answer of an operation that has none.

@@ -181,7 +181,7 @@ type endPackInput struct {
 }
 
 func (s *server) endPack(in *endPackInput) (Shelf, error) {
-	why, state := strings.TrimSpace(in.Body.Why), store.Finished
+	why, state := kitchen.OneLine(in.Body.Why), store.Finished
 	if in.Body.Thrown {
 		state = store.Thrown
 		if why == "" {
@@ -195,8 +195,8 @@ func (s *server) endPack(in *endPackInput) (Shelf, error) {
 }
 
 func (s *server) registerPacks(api huma.API) {
-	operation(s, api, http.MethodPost, "/api/packs", "open-pack", "Put an open pack on the shelf", s.openPack)
-	operation(s, api, http.MethodPost, "/api/packs/{id}/use", "use-pack", "Take something from an open pack", s.usePack)
-	operation(s, api, http.MethodPost, "/api/packs/{id}/end", "end-pack", "Say what became of an open pack", s.endPack)
+	act(s, api, http.MethodPost, "/api/packs", "open-pack", "Put an open pack on the shelf", undoable, (*server).openPack)
+	act(s, api, http.MethodPost, "/api/packs/{id}/use", "use-pack", "Take something from an open pack", undoable, (*server).usePack)
+	act(s, api, http.MethodPost, "/api/packs/{id}/end", "end-pack", "Say what became of an open pack", undoable, (*server).endPack)
 	operation(s, api, http.MethodGet, "/api/can-make", "can-make", "What can be made now, what would spoil first first", s.canMake)
 }

@@ -17,16 +17,16 @@ import (
 func (s *server) registerPantry(api huma.API) {
 	get, post, put, remove := http.MethodGet, http.MethodPost, http.MethodPut, http.MethodDelete
 	operation(s, api, get, "/api/pantry", "pantry", "Ingredients, prices, measures and drinkers", s.pantry)
-	operation(s, api, post, "/api/pantry/ingredients", "add-ingredient", "Add a row of the cook's own", s.addIngredient)
-	operation(s, api, put, "/api/pantry/ingredients/{id}", "change-ingredient", "Change a row of the cook's own", s.changeIngredient)
-	operation(s, api, remove, "/api/pantry/ingredients/{id}", "remove-ingredient", "Remove a row of the cook's own", s.removeIngredient)
-	operation(s, api, put, "/api/pantry/prices/{ingredient}", "set-price", "Say what a pack costs", s.setPrice)
-	operation(s, api, remove, "/api/pantry/prices/{ingredient}", "remove-price", "Forget a price", s.removePrice)
-	operation(s, api, post, "/api/pantry/measures", "keep-measure", "Calibrate a measure of the cook's own by weight", s.keepMeasure)
-	operation(s, api, remove, "/api/pantry/measures/{name}", "remove-measure", "Forget a measure", s.removeMeasure)
-	operation(s, api, post, "/api/pantry/drinkers", "add-drinker", "Add someone who drinks here", s.addDrinker)
-	operation(s, api, put, "/api/pantry/drinkers/{id}", "change-drinker", "Change someone who drinks here", s.changeDrinker)
-	operation(s, api, remove, "/api/pantry/drinkers/{id}", "remove-drinker", "Take someone off the list", s.removeDrinker)
+	act(s, api, post, "/api/pantry/ingredients", "add-ingredient", "Add a row of the cook's own", undoable, (*server).addIngredient)
+	act(s, api, put, "/api/pantry/ingredients/{id}", "change-ingredient", "Change a row of the cook's own", undoable, (*server).changeIngredient)
+	act(s, api, remove, "/api/pantry/ingredients/{id}", "remove-ingredient", "Remove a row of the cook's own", undoable, (*server).removeIngredient)
+	act(s, api, put, "/api/pantry/prices/{ingredient}", "set-price", "Say what a pack costs", undoable, (*server).setPrice)
+	act(s, api, remove, "/api/pantry/prices/{ingredient}", "remove-price", "Forget a price", undoable, (*server).removePrice)
+	act(s, api, post, "/api/pantry/measures", "keep-measure", "Calibrate a measure of the cook's own by weight", undoable, (*server).keepMeasure)
+	act(s, api, remove, "/api/pantry/measures/{name}", "remove-measure", "Forget a measure", undoable, (*server).removeMeasure)
+	act(s, api, post, "/api/pantry/drinkers", "add-drinker", "Add someone who drinks here", undoable, (*server).addDrinker)
+	act(s, api, put, "/api/pantry/drinkers/{id}", "change-drinker", "Change someone who drinks here", undoable, (*server).changeDrinker)
+	act(s, api, remove, "/api/pantry/drinkers/{id}", "remove-drinker", "Take someone off the list", undoable, (*server).removeDrinker)
 }
 
 // Pantry is all of it.
@@ -146,7 +146,7 @@ func (s *server) addIngredient(in *body[kitchen.OwnRow]) (Pantry, error) {
 func (s *server) changeIngredient(in *ownInput) (Pantry, error) { return s.keepRow(in.ID, in.Body) }
 
 func (s *server) keepRow(id int64, row kitchen.OwnRow) (Pantry, error) {
-	row.Name = strings.TrimSpace(row.Name)
+	row = row.Cleaned()
 	if _, err := row.Ingredient("own"); err != nil {
 		return Pantry{}, err
 	}
@@ -201,7 +201,7 @@ func (s *server) setPrice(in *priceInput) (Pantry, error) {
 	if err != nil {
 		return Pantry{}, err
 	}
-	price := store.Price{Ingredient: i.ID, Price: in.Body.Price, Pack: strings.TrimSpace(in.Body.Pack), PackG: packG, EdibleShare: 1}
+	price := store.Price{Ingredient: i.ID, Price: in.Body.Price, Pack: kitchen.OneLine(in.Body.Pack), PackG: packG, EdibleShare: 1}
 	if in.Body.InShell {
 		price.EdibleShare = i.EdibleShare
 	}
@@ -247,7 +247,7 @@ func (s *server) removePrice(in *byIngredient) (Pantry, error) {
 }
 
 func (s *server) keepMeasure(in *body[OwnMeasure]) (Pantry, error) {
-	own, err := quantity.Calibrated(in.Body.Name, in.Body.WaterG)
+	own, err := quantity.Calibrated(kitchen.OneLine(in.Body.Name), in.Body.WaterG)
 	if err != nil {
 		return Pantry{}, err
 	}
@@ -299,7 +299,7 @@ func (s *server) changeDrinker(in *drinkerInput) (Pantry, error) {
 }
 
 func (s *server) keepDrinker(id int64, d kitchen.Drinker) (Pantry, error) {
-	d.Name = strings.TrimSpace(d.Name)
+	d = d.Cleaned()
 	if err := d.Core().Check(); err != nil {
 		return Pantry{}, err
 	}

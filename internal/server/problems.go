@@ -46,6 +46,12 @@ func (s *server) problem(err error) error {
 		return huma.Error409Conflict("The drink cannot be removed: " + err.Error())
 	case errors.Is(err, store.ErrNameTaken):
 		return fieldProblem("name", err.Error()+"; use another", "")
+	case errors.Is(err, store.ErrKeyReused):
+		return huma.Error422UnprocessableEntity("This request bears the idempotency key of another one; nothing was done.")
+	case errors.Is(err, store.ErrChangedSince):
+		return huma.Error409Conflict("It was changed since, so it cannot be taken back.")
+	case store.IsBusy(err):
+		return huma.ErrorWithHeaders(huma.Error503ServiceUnavailable("The kitchen is busy; nothing was changed. Try again in a moment."), http.Header{"Retry-After": {"1"}})
 	case errors.Is(err, store.ErrNotFound):
 		return huma.Error404NotFound("It is not there any more; it may have been removed in another tab.")
 	}

@@ -1,8 +1,6 @@
 package server
 
 import (
-	"strings"
-
 	"plushladle/core/fault"
 	"plushladle/core/formula"
 	"plushladle/core/keep"
@@ -74,7 +72,7 @@ type pulpInput struct {
 }
 
 func (s *server) endPulp(in *pulpInput) (Shelf, error) {
-	why := strings.TrimSpace(in.Body.For)
+	why := kitchen.OneLine(in.Body.For)
 	if why == "" {
 		return Shelf{}, fault.New("for", "", "is needed", "say what it was used for, or why it was thrown out")
 	}

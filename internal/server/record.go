@@ -26,7 +26,7 @@ const readAnewAfter = 24 * time.Hour
 // fridgeRecord is what the fridge saw from a moment on, or from somewhat
 // before.
 func (s *server) fridgeRecord(from time.Time, setC float64) (keep.Record, error) {
-	k := &s.seen
+	k := s.seen
 	k.mu.Lock()
 	defer k.mu.Unlock()
 	readings, since := k.record.Readings, time.Unix(k.last+1, 0)
@@ -51,6 +51,10 @@ func (s *server) fridgeRecord(from time.Time, setC float64) (keep.Record, error)
 
 // forgetRecord has it read anew: readings came in that are older than its last.
 func (s *server) forgetRecord() {
+	if s.stale != nil {
+		s.stale.record = true
+		return
+	}
 	s.seen.mu.Lock()
 	defer s.seen.mu.Unlock()
 	s.seen.is = false

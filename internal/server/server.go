@@ -8,6 +8,8 @@ import (
 	"io/fs"
 	"log/slog"
 	"net/http"
+	"slices"
+	"strings"
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -59,11 +61,12 @@ type server struct {
 	log    *slog.Logger
 	beyond bool
 	url    string
-	known  known
+	known  *known
 	told   *changes
 	desk   *desk
 	probe  *probe
-	seen   recordKept
+	seen   *recordKept
+	stale  *stale // inside an act; nil otherwise
 }
 
 // New builds the app.
@@ -76,7 +79,7 @@ func New(c Config) *fiber.App {
 	})
 	app.Server().HeaderReceived = beforeBody
 	app.Use(unreadCloses, calmly(c.Log), headers, guard(c.Hosts), within)
-	s := &server{store: c.Store, now: c.Now, log: c.Log, beyond: c.Beyond, url: c.URL, told: newChanges(), desk: newDesk(c.Scale), probe: &probe{meter: c.Thermometer}}
+	s := &server{known: &known{}, seen: &recordKept{}, store: c.Store, now: c.Now, log: c.Log, beyond: c.Beyond, url: c.URL, told: newChanges(), desk: newDesk(c.Scale), probe: &probe{meter: c.Thermometer}}
 	if c.Scale == nil {
 		s.desk.scale = device.NewStandIn(1, uint64(c.Now().UnixNano()))
 	}
@@ -84,10 +87,9 @@ func New(c Config) *fiber.App {
 		s.probe.meter = device.NewStandInFridge(formula.DefaultFridgeC, usualRoomC, uint64(c.Now().UnixNano()))
 	}
 	app.Hooks().OnPreShutdown(s.close)
-	for _, limit := range fewTries(c.Log) {
-		app.Post(signInPath, limit)
-		app.Put(phrasePath, limit)
-	}
+	limit := fewTries(c.Log)
+	app.Post(signInPath, limit)
+	app.Put(phrasePath, limit)
 	app.Use("/api", s.gate(c.Beyond))
 	s.register(NewAPI(app))
 	app.Get(calendarPath, s.calendar)
@@ -97,12 +99,29 @@ func New(c Config) *fiber.App {
 	app.Post(restorePath, s.restore)
 	app.Get("/api/bottles/:id/qr.png", s.qr)
 	app.Get(readyPath, func(c fiber.Ctx) error { return c.SendStatus(http.StatusNoContent) })
-	app.All("/api/*", func(fiber.Ctx) error { return fiber.NewError(http.StatusNotFound, "there is nothing at this address") })
+	app.All("/api/*", nothingThere)
 	// Only the front end is compressed: the answers of a kitchen nearby are
 	// small, and packing them takes longer than sending them.
 	app.Use(compress.New(compress.Config{Level: compress.LevelBestSpeed}), etag.New(etag.Config{Weak: true}))
 	serveWeb(app, c.Web)
 	return app
+}
+
+// nothingThere answers an address of no operation, or one that is asked another
+// way than it can be.
+func nothingThere(c fiber.Ctx) error {
+	var ways []string
+	for _, r := range c.App().GetRoutes(true) {
+		if r.Path != "/api/*" && strings.HasPrefix(r.Path, "/api/") && fiber.RoutePatternMatch(c.Path(), r.Path) && !slices.Contains(ways, r.Method) {
+			ways = append(ways, r.Method)
+		}
+	}
+	if len(ways) == 0 {
+		return fiber.NewError(http.StatusNotFound, "there is nothing at this address")
+	}
+	slices.Sort(ways)
+	c.Set("Allow", strings.Join(ways, ", "))
+	return fiber.NewError(http.StatusMethodNotAllowed, "this address is asked with "+strings.Join(ways, " or "))
 }
 
 // close ends what would hold up stopping: streams, and the scale.

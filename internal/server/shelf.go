@@ -8,6 +8,7 @@ import (
 
 	"plushladle/core/fault"
 	"plushladle/core/keep"
+	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
 )
 
@@ -257,7 +258,7 @@ type whyInput struct {
 }
 
 func (s *server) throwOut(in *whyInput) (Bottle, error) {
-	why := strings.TrimSpace(in.Body.Why)
+	why := kitchen.OneLine(in.Body.Why)
 	if why == "" {
 		return Bottle{}, fault.New("why", "", "a reason is needed", `say it in a few words, such as "past its date" or "smelled sour"`)
 	}

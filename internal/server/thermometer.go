@@ -25,7 +25,7 @@ func (s *server) registerThermometer(api huma.API) {
 	operation(s, api, http.MethodPost, "/api/thermometer/connect", "connect-thermometer", "Read the thermometer", s.connectThermometer)
 	operation(s, api, http.MethodPost, "/api/thermometer/disconnect", "disconnect-thermometer", "Read it no more", s.disconnectThermometer)
 	operation(s, api, http.MethodPost, "/api/thermometer/stand-in", "drive-fridge", "Open the stand-in fridge's door, cut its power, and the like", s.driveFridge)
-	operation(s, api, http.MethodPost, "/api/thermometer/readings", "read-temperatures", "Take readings in from CSV", s.readTemperatures)
+	act(s, api, http.MethodPost, "/api/thermometer/readings", "read-temperatures", "Take readings in from CSV", undoable, (*server).readTemperatures)
 }
 
 // probe is the thermometer as it is read.

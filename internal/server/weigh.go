@@ -17,7 +17,7 @@ import (
 func (s *server) registerWeigh(api huma.API) {
 	operation(s, api, http.MethodPost, "/api/plan/items/{id}/weighings", "weigh", "Take down what really went in", telling(s, s.weigh))
 	operation(s, api, http.MethodDelete, "/api/plan/items/{id}/weighings", "unweigh", "Forget what went in of an amount", telling(s, s.unweigh))
-	operation(s, api, http.MethodPost, "/api/plan/items/{id}/batch", "bottle-item", "Bottle a cooked drink, and record how it was made", telling(s, s.bottleItem))
+	act(s, api, http.MethodPost, "/api/plan/items/{id}/batch", "bottle-item", "Bottle a cooked drink, and record how it was made", undoable, (*server).bottleItem)
 	operation(s, api, http.MethodGet, "/api/batches/{id}", "batch", "How a drink was really made", s.batch)
 	operation(s, api, http.MethodPost, "/api/plan/items/{id}/rescale", "rescale", "Let what is still to come follow an amount that is over or under", telling(s, s.rescale))
 }

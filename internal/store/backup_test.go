@@ -48,7 +48,7 @@ func TestABackupIsRestoredByteForByte(t *testing.T) {
 	require.NoError(t, err)
 	require.NoError(t, other.SetPassphrase("its own", 0))
 	before := backedUp(t, other)
-	kept, err := other.RestoreKeeping(strings.NewReader(out))
+	kept, err := other.Restore(strings.NewReader(out), nil)
 	require.NoError(t, err)
 	assert.Equal(t, out, backedUp(t, other))
 	hash, err := other.PassphraseHash()
@@ -84,7 +84,8 @@ func TestWhatIsNoBackupChangesNothing(t *testing.T) {
 		with(lastMigration(), `"devices":[{"id":1}]`), with(lastMigration(), `"bottles":{}`), with(lastMigration(), `"bottles":["x"]`),
 		with(lastMigration(), `"bottles":[{"id":1,"batch_id":77}]`),
 	} {
-		assert.Error(t, s.Restore(strings.NewReader(bad)), bad[:min(90, len(bad))])
+		_, err := s.Restore(strings.NewReader(bad), nil)
+		assert.ErrorIs(t, err, ErrNotBackup, bad[:min(90, len(bad))])
 		assert.Equal(t, before, backedUp(t, s), "all stays as it was")
 	}
 }
@@ -96,9 +97,11 @@ func TestABackupOfAnOlderVersionIsRestored(t *testing.T) {
 	const first = `{"kitchen":"Plush Ladle backup","schema":"0001-drinks-batches-bottles","tables":{
 		"bottles":[{"id":1,"batch_id":1,"volume_ml":500,"left_ml":380,"serving_ml":30,"place":"fridge","use_by":"2026-11-26","other_use_by":"2026-11-27","school":"cautious","reasons":"[]","allergens":"[]","state":"in use","ended_why":"","created_at":"2026-11-24 09:00:00+00:00"}],
 		"batches":[{"id":1,"drink_id":1,"version_id":1,"drink_name":"nog","made_on":"2026-11-24","forecast_ml":500,"measured_ml":null,"created_at":"2026-11-24 09:00:00+00:00"}],
-		"drinks":[{"id":1,"name":"nog","draft":"{\"boiled\":true,\"lines\":[]}","revision":3,"created_at":"2026-11-24 09:00:00+00:00","changed_at":"2026-11-24 09:00:00+00:00"}],
-		"versions":[{"id":1,"drink_id":1,"number":1,"note":"","formula":"{\"lines\":[]}","created_at":"2026-11-24 09:00:00+00:00"}]}}`
-	require.NoError(t, s.Restore(strings.NewReader(first)))
+		"drinks":[{"id":1,"name":"nog","draft":"{\"system\":\"us\",\"strainer\":\"bag\",\"blendS\":60,\"boiled\":true,\"lines\":[]}","revision":3,"created_at":"2026-11-24 09:00:00+00:00","changed_at":"2026-11-24 09:00:00+00:00"}],
+		"versions":[{"id":1,"drink_id":1,"number":1,"note":"","formula":"{\"system\":\"us\",\"strainer\":\"bag\",\"blendS\":60,\"lines\":[]}","created_at":"2026-11-24 09:00:00+00:00"}],
+		"settings":[{"id":1,"system":"us","school":"cautious","fridge_c":4,"jug_ml":1500,"theme":"system"}]}}`
+	_, err := s.Restore(strings.NewReader(first), nil)
+	require.NoError(t, err)
 	d, err := s.Drink(1)
 	require.NoError(t, err)
 	assert.Equal(t, "boil", d.Draft.Heat, "as later versions write it")
@@ -107,7 +110,8 @@ func TestABackupOfAnOlderVersionIsRestored(t *testing.T) {
 	assert.Equal(t, 380., b.LeftML)
 	assert.Equal(t, Fridge, b.FirstPlace)
 	out := backedUp(t, s)
-	require.NoError(t, s.Restore(strings.NewReader(out)))
+	_, err = s.Restore(strings.NewReader(out), nil)
+	require.NoError(t, err)
 	assert.Equal(t, out, backedUp(t, s))
 }
 
@@ -159,12 +163,13 @@ func FuzzRestore(f *testing.F) {
 		_, err := s.StartDrink("stays", kitchen.New("us"))
 		require.NoError(t, err)
 		before := backedUp(t, s)
-		if err := s.Restore(strings.NewReader(text)); err != nil {
+		if _, err := s.Restore(strings.NewReader(text), nil); err != nil {
 			require.Equal(t, before, backedUp(t, s))
 			return
 		}
 		again := backedUp(t, s)
-		require.NoError(t, s.Restore(strings.NewReader(again)))
+		_, err = s.Restore(strings.NewReader(again), nil)
+		require.NoError(t, err)
 		require.Equal(t, again, backedUp(t, s))
 	})
 }

@@ -8,9 +8,7 @@ import (
 
 // Bowls lists what soaks, the oldest first.
 func (s *Store) Bowls() ([]Bowl, error) {
-	var bowls []Bowl
-	err := s.db.Order("since, id").Find(&bowls).Error
-	return bowls, err
+	return list[Bowl](s.db.Order("since, id"))
 }
 
 // StartBowl puts a lot in to soak, out of the stock where there is any.

@@ -63,9 +63,7 @@ func (s *Store) Device(tokenHash string) (*Device, error) {
 
 // Devices lists those that may come in, the last seen first.
 func (s *Store) Devices() ([]Device, error) {
-	var devices []Device
-	err := s.db.Order("seen DESC, id").Find(&devices).Error
-	return devices, err
+	return list[Device](s.db.Order("seen DESC, id"))
 }
 
 // SignOut forgets a device.

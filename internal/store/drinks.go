@@ -17,9 +17,7 @@ func (s *Store) StartDrink(name string, draft kitchen.Formula) (*Drink, error) {
 
 // Drinks lists all drinks, the one worked on last first, with their versions.
 func (s *Store) Drinks() ([]Drink, error) {
-	var drinks []Drink
-	err := s.db.Preload("Versions", newestFirst).Order("changed_at DESC, id DESC").Find(&drinks).Error
-	return drinks, err
+	return list[Drink](s.db.Preload("Versions", newestFirst).Order("changed_at DESC, id DESC"))
 }
 
 func newestFirst(db *gorm.DB) *gorm.DB { return db.Order("number DESC") }

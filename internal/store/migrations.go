@@ -205,6 +205,29 @@ var migrations = []*gormigrate.Migration{
 		`CREATE INDEX batches_by_drink ON batches (drink_id, made_on)`,
 		`CREATE INDEX pours_by_time ON pours (poured_at)`,
 	)},
+	{ID: "0010-revisions-requests", Migrate: statements(
+		`CREATE TABLE requests (
+			key TEXT PRIMARY KEY,
+			what TEXT NOT NULL,
+			answer TEXT NOT NULL,
+			at DATETIME NOT NULL)`,
+		`ALTER TABLE settings ADD COLUMN revision INTEGER NOT NULL DEFAULT 1`,
+		`ALTER TABLE settings ADD COLUMN time_zone TEXT NOT NULL DEFAULT ''`,
+		`ALTER TABLE rhythms ADD COLUMN revision INTEGER NOT NULL DEFAULT 1`,
+		`ALTER TABLE drinkers ADD COLUMN revision INTEGER NOT NULL DEFAULT 1`,
+		`ALTER TABLE own_ingredients ADD COLUMN revision INTEGER NOT NULL DEFAULT 1`,
+		`ALTER TABLE prices ADD COLUMN revision INTEGER NOT NULL DEFAULT 1`,
+		`CREATE TABLE undo_acts (
+			id INTEGER PRIMARY KEY AUTOINCREMENT,
+			active BOOLEAN NOT NULL,
+			at DATETIME NOT NULL)`,
+		`CREATE TABLE undo_log (
+			id INTEGER PRIMARY KEY AUTOINCREMENT,
+			act INTEGER NOT NULL REFERENCES undo_acts(id) ON DELETE CASCADE,
+			sql TEXT NOT NULL)`,
+		`CREATE INDEX undo_active ON undo_acts (active) WHERE active`,
+		`CREATE INDEX undo_log_by_act ON undo_log (act)`,
+	)},
 }
 
 func inTurn(all ...gormigrate.MigrateFunc) gormigrate.MigrateFunc {

@@ -6,9 +6,7 @@ import (
 
 // Packs lists the open packs, the one opened first first.
 func (s *Store) Packs() ([]Pack, error) {
-	var packs []Pack
-	err := s.db.Where("state = ?", InUse).Order("opened_on, id").Find(&packs).Error
-	return packs, err
+	return list[Pack](s.db.Where("state = ?", InUse).Order("opened_on, id"))
 }
 
 // OpenPack puts an open pack on the shelf. What is in it is part of the stock,

@@ -23,13 +23,11 @@ type Larder struct {
 
 // Larder reads it all.
 func (s *Store) Larder() (Larder, error) {
-	var l Larder
-	return l, errors.Join(
-		s.db.Order("name").Find(&l.Ingredients).Error,
-		s.db.Order("ingredient").Find(&l.Prices).Error,
-		s.db.Order("name").Find(&l.Measures).Error,
-		s.db.Order("id").Find(&l.Drinkers).Error,
-	)
+	ingredients, err1 := list[OwnIngredient](s.db.Order("name"))
+	prices, err2 := list[Price](s.db.Order("ingredient"))
+	measures, err3 := list[OwnMeasure](s.db.Order("name"))
+	drinkers, err4 := list[Drinker](s.db.Order("id"))
+	return Larder{ingredients, prices, measures, drinkers}, errors.Join(err1, err2, err3, err4)
 }
 
 // KeepIngredient adds a row of the cook's own, or changes it where id is not 0.

@@ -9,9 +9,7 @@ import (
 
 // Plan lists what is planned, what is ready first first.
 func (s *Store) Plan() ([]PlanItem, error) {
-	var items []PlanItem
-	err := s.db.Order("ready_by, id").Find(&items).Error
-	return items, err
+	return list[PlanItem](s.db.Order("ready_by, id"))
 }
 
 // KeepPlan writes all items of a plan as one: those with no id are new. An

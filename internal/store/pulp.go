@@ -4,9 +4,7 @@ import "gorm.io/gorm"
 
 // Pulps lists the pulp in use, the oldest first.
 func (s *Store) Pulps() ([]Pulp, error) {
-	var pulps []Pulp
-	err := s.db.Where("state = ?", InUse).Preload("Batch").Order("since, id").Find(&pulps).Error
-	return pulps, err
+	return list[Pulp](s.db.Where("state = ?", InUse).Preload("Batch").Order("since, id"))
 }
 
 // FreezePulp puts a pulp into the freezer.

@@ -124,9 +124,7 @@ func (s *Store) versionOf(tx *gorm.DB, d *Drink) (*Version, error) {
 // Shelf lists the bottles in use, the one to use first first: by its last
 // good day, then by the day it was made.
 func (s *Store) Shelf() ([]Bottle, error) {
-	var bottles []Bottle
-	err := s.db.Where("state = ?", InUse).Preload("Batch.Version").Preload("Moves", inOrder).Order("use_by, id").Find(&bottles).Error
-	return bottles, err
+	return list[Bottle](s.db.Where("state = ?", InUse).Preload("Batch.Version").Preload("Moves", inOrder).Order("use_by, id"))
 }
 
 // Bottle finds one bottle.
@@ -160,9 +158,7 @@ func (s *Store) UndoPour(id int64) (*Bottle, error) {
 
 // Pours lists what was poured from a bottle, the latest first.
 func (s *Store) Pours(bottleID int64) ([]Pour, error) {
-	var pours []Pour
-	err := s.db.Where("bottle_id = ?", bottleID).Order("id DESC").Find(&pours).Error
-	return pours, err
+	return list[Pour](s.db.Where("bottle_id = ?", bottleID).Order("id DESC"))
 }
 
 // EmptyError says that a bottle does not hold what was to be poured, or is no

@@ -6,6 +6,7 @@ package store
 import (
 	"errors"
 	"fmt"
+	"io"
 	"log/slog"
 	"net/url"
 	"os"
@@ -24,6 +25,7 @@ type Store struct {
 	path     string // of the kitchen's file
 	now      func() time.Time
 	settings atomic.Pointer[Settings] // as last read or written; nil before
+	lock     io.Closer                // of the file; nil for one that is only read, or within a transaction
 }
 
 // Errors a caller can tell apart.
@@ -39,46 +41,84 @@ func (c *Conflict) Error() string {
 	return fmt.Sprintf("changed elsewhere since it was opened; it is now at revision %d", c.Revision)
 }
 
-// sqliteFull is SQLite's result code for a write that found no room
-// (https://sqlite.org/rescode.html#full).
-const sqliteFull = 13
-
-// IsFull tells whether something was not kept because the disk is full.
-func IsFull(err error) bool {
-	var coded interface{ Code() int }
-	return errors.As(err, &coded) && coded.Code()&0xff == sqliteFull
-}
-
 // pragmas make every acknowledged write survive a kill: a write-ahead log,
 // synced in full. A transaction takes the write lock from its start.
 const pragmas = "_pragma=busy_timeout(5000)&_pragma=journal_mode(WAL)&_pragma=synchronous(FULL)&_pragma=foreign_keys(1)&_txlock=immediate"
 
-// Open opens the kitchen in the file at path, making or migrating it. A file
-// that is not a kitchen, is damaged or cannot be written is left untouched and
-// refused in one line.
+// Open opens the kitchen in the file at path, making or migrating it, and
+// locks it for this program. A file that is not a kitchen, is damaged, cannot
+// be written or is open elsewhere is left untouched and refused in one line.
 func Open(path string, now func() time.Time) (*Store, error) {
-	if err := check(path); err != nil {
-		return nil, fmt.Errorf("cannot open the kitchen file %s: %w", path, err)
-	}
-	db, err := gorm.Open(sqlite.Open(dsn(path, pragmas)), config())
+	s, err := open(path, now)
 	if err != nil {
-		return nil, fmt.Errorf("cannot open the kitchen file %s: %w", path, err)
-	}
-	s := &Store{db: db, path: path, now: now}
-	if err := migrator(db).Migrate(); err != nil {
-		_ = s.Close()
 		return nil, fmt.Errorf("cannot open the kitchen file %s: %w", path, err)
 	}
 	return s, nil
 }
 
-func config() *gorm.Config {
-	return &gorm.Config{
-		TranslateError: true,
-		Logger: logger.NewSlogLogger(slog.Default(), logger.Config{
-			LogLevel: logger.Error, IgnoreRecordNotFoundError: true, SlowThreshold: time.Second,
-		}),
+func open(path string, now func() time.Time) (*Store, error) {
+	lock, err := lockFile(path)
+	if err != nil {
+		return nil, err
 	}
+	s, err := openLocked(path, now)
+	if err != nil {
+		_ = lock.Close()
+		return nil, err
+	}
+	s.lock = lock
+	return s, nil
+}
+
+// openLocked opens a file that nobody else has open.
+func openLocked(path string, now func() time.Time) (*Store, error) {
+	if err := check(path); err != nil {
+		return nil, err
+	}
+	before := besides(path)
+	db, err := gorm.Open(sqlite.Open(dsn(path, pragmas)), config())
+	if err != nil {
+		before.restore()
+		return nil, inWords(err)
+	}
+	s := &Store{db: db, path: path, now: now}
+	err = migrate(db)
+	if err != nil {
+		_ = s.Close()
+		before.restore()
+		return nil, inWords(err)
+	}
+	return s, nil
+}
+
+// migrate brings a file up to this version. The triggers follow: they are of
+// the columns there are, and would be in the way of a migration.
+func migrate(db *gorm.DB) error {
+	if !db.Migrator().HasTable(migrationTable) || !isCurrent(db) {
+		if err := errors.Join(unwatchChanges(db), migrator(db).Migrate()); err != nil {
+			return err
+		}
+	}
+	return watchChanges(db)
+}
+
+func isCurrent(db *gorm.DB) bool {
+	var count int64
+	err := db.Table(migrationTable).Where("id IN ?", migrationIDs()).Count(&count).Error
+	return err == nil && count == int64(len(migrations))
+}
+
+func migrationIDs() []string {
+	ids := make([]string, len(migrations))
+	for n, m := range migrations {
+		ids[n] = m.ID
+	}
+	return ids
+}
+
+// config leaves it to callers to log what went wrong: they know what it means.
+func config() *gorm.Config {
+	return &gorm.Config{TranslateError: true, Logger: logger.Discard}
 }
 
 func dsn(path, parameters string) string {
@@ -94,19 +134,29 @@ func (s *Store) Close() error {
 		return err
 	}
 	_, _ = db.Exec("PRAGMA wal_checkpoint(TRUNCATE)")
-	return db.Close()
+	err = db.Close()
+	if s.lock != nil {
+		err = errors.Join(err, s.lock.Close())
+	}
+	return err
 }
+
+// headerBytes is the length of the header of an SQLite file
+// (https://sqlite.org/fileformat2.html#the_database_header).
+const headerBytes = 100
 
 // check reads an existing file without changing it and says why it will not do.
 func check(path string) error {
 	info, err := os.Stat(path)
-	if errors.Is(err, os.ErrNotExist) {
+	switch {
+	case errors.Is(err, os.ErrNotExist):
+		if err := lostBesideCopies(path, "is not there"); err != nil {
+			return err
+		}
 		return checkNewFile(path)
-	}
-	if err != nil {
+	case err != nil:
 		return err
-	}
-	if info.IsDir() {
+	case info.IsDir():
 		return errors.New("it is a folder; name a file")
 	}
 	file, err := os.OpenFile(path, os.O_RDWR, 0)
@@ -114,8 +164,12 @@ func check(path string) error {
 		return errors.New("it cannot be written; make it writable or name another file")
 	}
 	_ = file.Close()
-	if info.Size() == 0 {
-		return nil
+	switch {
+	case info.Size() < headerBytes:
+		if err := lostBesideCopies(path, "is empty"); err != nil || info.Size() == 0 {
+			return err
+		}
+		return errDamaged
 	}
 	return checkContent(path)
 }
@@ -124,35 +178,47 @@ func check(path string) error {
 func checkNewFile(path string) error {
 	file, err := os.OpenFile(path, os.O_RDWR|os.O_CREATE|os.O_EXCL, 0o600)
 	if err != nil {
-		return errors.New("its folder does not exist or cannot be written")
+		return inWords(err)
 	}
-	_ = file.Close()
-	return nil
+	return file.Close()
 }
 
+// checkContent reads the file as it is: without a write-ahead log beside it, as
+// one that nobody changes, so that nothing is put beside it.
 func checkContent(path string) error {
-	db, err := gorm.Open(sqlite.Open(dsn(path, "mode=ro&_pragma=busy_timeout(5000)")), config())
-	damaged := errors.New("it is damaged or not a kitchen file; it was left as it is")
+	parameters := "mode=ro&_pragma=busy_timeout(5000)"
+	if isEmpty(path + "-wal") {
+		parameters += "&immutable=1"
+	}
+	db, err := gorm.Open(sqlite.Open(dsn(path, parameters)), config())
 	if err != nil {
-		return damaged
+		return inWords(err)
 	}
 	raw, err := db.DB()
 	if err != nil {
-		return damaged
+		return err
 	}
 	defer func() { _ = raw.Close() }()
 	var verdict string
-	if err := raw.QueryRow("PRAGMA quick_check(1)").Scan(&verdict); err != nil || verdict != "ok" {
-		return damaged
+	if err := raw.QueryRow("PRAGMA quick_check(1)").Scan(&verdict); err != nil {
+		return inWords(err)
+	}
+	if verdict != "ok" {
+		return errDamaged
 	}
 	return checkMigrations(db)
+}
+
+func isEmpty(path string) bool {
+	info, err := os.Stat(path)
+	return err != nil || info.Size() == 0
 }
 
 // checkMigrations refuses a file with migrations this version does not know.
 func checkMigrations(db *gorm.DB) error {
 	var tables []string
 	if err := db.Raw("SELECT name FROM sqlite_master WHERE type = 'table'").Scan(&tables).Error; err != nil {
-		return err
+		return inWords(err)
 	}
 	if len(tables) == 0 {
 		return nil
@@ -178,4 +244,38 @@ const migrationTable = "migrations"
 func migrator(db *gorm.DB) *gormigrate.Gormigrate {
 	options := &gormigrate.Options{TableName: migrationTable, IDColumnName: "id", IDColumnSize: 100, UseTransaction: true}
 	return gormigrate.New(db, options, migrations)
+}
+
+// list finds all rows of a query. Where one of them is damaged, it costs that
+// row and not the others: it is left out, and said in the log.
+func list[T any](db *gorm.DB) ([]T, error) {
+	var rows []T
+	if err := db.Session(&gorm.Session{}).Find(&rows).Error; err == nil || codeOf(err) != 0 {
+		return rows, err
+	}
+	var model T
+	table, key := keyOf(db, &model)
+	var keys []any
+	if err := db.Session(&gorm.Session{}).Model(&model).Distinct().Pluck(table+"."+key, &keys).Error; err != nil {
+		return nil, err
+	}
+	rows = nil
+	for _, k := range keys {
+		var one []T
+		if err := db.Session(&gorm.Session{}).Where(table+"."+key+" = ?", k).Find(&one).Error; err != nil {
+			slog.Error("a damaged row was left out", "table", table, key, k, "error", err)
+			continue
+		}
+		rows = append(rows, one...)
+	}
+	return rows, nil
+}
+
+// keyOf is a model's table and its primary key.
+func keyOf(db *gorm.DB, model any) (table, key string) {
+	statement := &gorm.Statement{DB: db}
+	if err := statement.Parse(model); err != nil || statement.Schema.PrioritizedPrimaryField == nil {
+		return statement.Table, "rowid"
+	}
+	return statement.Schema.Table, statement.Schema.PrioritizedPrimaryField.DBName
 }

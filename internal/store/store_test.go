@@ -9,8 +9,10 @@ import (
 	"testing"
 	"time"
 
+	"github.com/glebarez/sqlite"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
+	"gorm.io/gorm"
 
 	"plushladle/internal/kitchen"
 )
@@ -167,35 +169,35 @@ func TestANewerKitchenIsRefusedPolitely(t *testing.T) {
 	require.NoError(t, s.Close())
 	_, err := Open(path, time.Now)
 	assert.ErrorIs(t, err, ErrNewer)
+	besides, err := filepath.Glob(filepath.Join(filepath.Dir(path), "*-[ws]*"))
+	require.NoError(t, err)
+	assert.Empty(t, besides, "nothing is put beside it")
+}
+
+// older is a kitchen's file as a former version left it.
+func older(t *testing.T, schema string, statements ...string) string {
+	t.Helper()
+	path := filepath.Join(t.TempDir(), "older.db")
+	db, err := gorm.Open(sqlite.Open(dsn(path, pragmas)), config())
+	require.NoError(t, err)
+	require.NoError(t, migrator(db).MigrateTo(schema))
+	for _, sql := range statements {
+		require.NoError(t, db.Exec(sql).Error, sql)
+	}
+	require.NoError(t, (&Store{db: db}).Close())
+	return path
 }
 
 // A kitchen kept before there were heats says the same as it did.
 func TestABoiledFormulaBecomesOneWithAHeat(t *testing.T) {
 	t.Parallel()
-	s, path := newStore(t)
-	d, err := s.StartDrink("soy", kitchen.New("us"))
-	require.NoError(t, err)
-	_, err = s.KeepVersion(d.ID, "")
-	require.NoError(t, err)
-	for _, sql := range []string{
-		"UPDATE drinks SET draft = json_remove(json_set(draft, '$.boiled', json('true')), '$.heat')",
-		"UPDATE versions SET formula = json_remove(json_set(formula, '$.boiled', json('false')), '$.heat')",
-		"DELETE FROM migrations WHERE id IN ('0002-pantry', '0003-plan', '0005-cook', '0006-life', '0007-pulp')", "DROP TABLE pulps", "DROP TABLE moves", "DROP TABLE temperatures",
-		"ALTER TABLE bottles DROP COLUMN cautious_days", "ALTER TABLE bottles DROP COLUMN customary_days", "ALTER TABLE bottles DROP COLUMN frozen_cautious",
-		"ALTER TABLE bottles DROP COLUMN frozen_customary", "ALTER TABLE bottles DROP COLUMN steady", "ALTER TABLE bottles DROP COLUMN first_place",
-		"DROP TABLE weighings", "DROP TABLE bowls",
-		"ALTER TABLE batches DROP COLUMN pulp_g", "ALTER TABLE batches DROP COLUMN used", "ALTER TABLE batches DROP COLUMN times", "DROP TABLE plan_items", "DROP TABLE stock",
-		"ALTER TABLE settings DROP COLUMN kitchen_c", "ALTER TABLE settings DROP COLUMN hands_quiet", "ALTER TABLE settings DROP COLUMN noise_quiet",
-		"DROP TABLE own_ingredients", "DROP TABLE prices", "DROP TABLE own_measures", "DROP TABLE drinkers",
-		"ALTER TABLE settings DROP COLUMN currency", "ALTER TABLE settings DROP COLUMN measures", "ALTER TABLE settings DROP COLUMN scale_g",
-	} {
-		require.NoError(t, s.db.Exec(sql).Error, sql)
-	}
-	require.NoError(t, s.Close())
+	path := older(t, "0001-drinks-batches-bottles",
+		`INSERT INTO drinks VALUES (1, 'soy', '{"boiled":true,"system":"us"}', 1, '2026-11-24 09:00:00+00:00', '2026-11-24 09:00:00+00:00')`,
+		`INSERT INTO versions VALUES (1, 1, 1, '', '{"boiled":false,"system":"us"}', '2026-11-24 09:00:00+00:00')`)
 	again, err := Open(path, time.Now)
 	require.NoError(t, err)
 	defer func() { _ = again.Close() }()
-	kept, err := again.Drink(d.ID)
+	kept, err := again.Drink(1)
 	require.NoError(t, err)
 	assert.Equal(t, "boil", kept.Draft.Heat)
 	assert.Empty(t, kept.Versions[0].Formula.Heat)
@@ -208,20 +210,10 @@ func TestABoiledFormulaBecomesOneWithAHeat(t *testing.T) {
 // version that weighs.
 func TestADrinkPlannedBeforeCanBeWeighed(t *testing.T) {
 	t.Parallel()
-	s, path := newStore(t)
-	d, err := s.StartDrink("nog", kitchen.New("us"))
-	require.NoError(t, err)
-	at := time.Date(2026, 11, 24, 9, 0, 0, 0, time.UTC)
-	step := kitchen.PlanStep{Kind: "grind", HandsOn: true, Start: at, Least: at.Add(4 * time.Minute), Most: at.Add(4 * time.Minute), Amounts: []kitchen.PlanAmount{{Name: "Water", MassG: 700}, {Name: "Salt", MassG: 1}}}
-	require.NoError(t, s.KeepPlan([]PlanItem{{DrinkID: d.ID, DrinkName: "nog", Formula: d.Draft, ReadyBy: at, Steps: []kitchen.PlanStep{step}}}))
-	for _, sql := range []string{
-		"ALTER TABLE plan_items DROP COLUMN pins", "ALTER TABLE plan_items DROP COLUMN proved", "ALTER TABLE plan_items DROP COLUMN as_planned", "ALTER TABLE plan_items DROP COLUMN bowl_id", "ALTER TABLE plan_items DROP COLUMN drawn_g", "ALTER TABLE plan_items DROP COLUMN batch_id",
-		"ALTER TABLE batches DROP COLUMN pulp_g", "ALTER TABLE batches DROP COLUMN used", "ALTER TABLE batches DROP COLUMN times",
-		"DROP TABLE weighings", "DROP TABLE bowls", "DELETE FROM migrations WHERE id = '0005-cook'",
-	} {
-		require.NoError(t, s.db.Exec(sql).Error, sql)
-	}
-	require.NoError(t, s.Close())
+	path := older(t, "0004-timers",
+		`INSERT INTO drinks VALUES (1, 'nog', '{"system":"us"}', 1, '2026-11-24 09:00:00+00:00', '2026-11-24 09:00:00+00:00')`,
+		`INSERT INTO plan_items (drink_id, drink_name, formula, ready_by, fridge, sequence, steps, created_at) VALUES (1, 'nog', '{"system":"us"}', '2026-11-24 09:00:00+00:00', 0, 0,
+			'[{"kind":"grind","handsOn":true,"start":"2026-11-24T09:00:00Z","least":"2026-11-24T09:04:00Z","most":"2026-11-24T09:04:00Z","amounts":[{"name":"Water","massG":700},{"name":"Salt","massG":1}]}]', '2026-11-24 09:00:00+00:00')`)
 	again, err := Open(path, time.Now)
 	require.NoError(t, err)
 	defer func() { _ = again.Close() }()

@@ -8,9 +8,7 @@ import (
 
 // Timers lists the timers that were not stopped, the oldest first.
 func (s *Store) Timers() ([]Timer, error) {
-	var timers []Timer
-	err := s.db.Order("id").Find(&timers).Error
-	return timers, err
+	return list[Timer](s.db.Order("id"))
 }
 
 // StartTimer starts a timer that runs for lengthS seconds from now.

@@ -1,0 +1,63 @@
+package kitchen
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+
+	"plushladle/core/extract"
+	"plushladle/core/fault"
+	"plushladle/core/formula"
+	"plushladle/core/quantity"
+)
+
+// Limits of a formula, the same as its operations are described with.
+const (
+	maxLines     = 300
+	maxPortions  = 12
+	maxServingML = 5000
+	maxSize      = 1e6
+)
+
+// Check tells whether a formula is one that this program could have kept.
+func (f Formula) Check() error {
+	if _, err := quantity.ParseSystem(f.System); err != nil {
+		return err
+	}
+	if _, err := extract.ParseStrainer(f.Strainer); err != nil {
+		return err
+	}
+	if len(f.Lines) > maxLines || len(f.Portions) > maxPortions {
+		return fault.New("lines", fmt.Sprint(len(f.Lines)), "lines are too many", fmt.Sprintf("a drink has up to %d", maxLines))
+	}
+	for _, b := range []struct {
+		name            string
+		value, from, to float64
+	}{
+		{"blendS", f.BlendS, 1, 600}, {"waterC", f.WaterC, 0, 100}, {"servingML", f.ServingML, 0, maxServingML}, {"cookMin", f.CookMin, 0, 600},
+		{"panCM", f.PanCM, 0, 80}, {"brewPct", f.BrewPct, 0, 100}, {"shopPrice", f.ShopPrice, 0, 100_000}, {"sizeValue", f.SizeValue, 0, maxSize},
+		{"sizeEach", f.SizeEach, 0, maxSize}, {"perDay", f.PerDay, 0, 1000}, {"rawC", f.RawC, 0, 100}, {"warmsC", f.WarmsC, 0, 60},
+	} {
+		if !(b.value >= b.from && b.value <= b.to) {
+			return fault.New(b.name, fmt.Sprint(b.value), "is out of range", fmt.Sprintf("use %g to %g", b.from, b.to))
+		}
+	}
+	return f.checkWays()
+}
+
+// checkWays refuses a heat, a way to size or a school of spices that is none.
+func (f Formula) checkWays() error {
+	for _, w := range []struct {
+		name, value string
+		known       []string
+	}{
+		{"heat", f.Heat, []string{"", string(extract.Warmed), string(extract.Boiled)}},
+		{"sizeBy", f.SizeBy, []string{"", "times", "volume", "servings", "base", "bottles", "days"}},
+		{"spices", f.Spices, []string{"", string(formula.Linear), string(formula.Eased)}},
+	} {
+		if !slices.Contains(w.known, w.value) {
+			return fault.New(w.name, w.value, "is not known", "use one of "+strings.Join(w.known[1:], ", "))
+		}
+	}
+	return nil
+}
