@@ -68,7 +68,7 @@ func (s *server) bottleItem(in *bottlingInput) (Plan, error) {
 		ItemID: in.ID, Formula: asPlanned(items[at]), PulpG: in.Body.PulpG, Steps: steps,
 		Used: m.used(), Times: timesOf(steps), StockG: m.stockG(),
 	}
-	
+
 	if _, err := s.store.MakeBatch(batch); err != nil {
 		return Plan{}, err
 	}

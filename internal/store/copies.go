@@ -129,7 +129,7 @@ func OpenToRead(path string, now func() time.Time) (*Store, error) {
 		return s, nil
 	case errors.Is(err, ErrOpenElsewhere):
 		s, err = openBeside(path, now)
-	case errors.Is(err, errUnwritable), errors.Is(err, errFull):
+	case errors.Is(err, errUnwritable), errors.Is(err, errReadOnly), errors.Is(err, errFull):
 		s, err = openCopied(path, now)
 	}
 	if err != nil {

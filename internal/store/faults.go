@@ -3,6 +3,7 @@ package store
 import (
 	"errors"
 	"os"
+	"path/filepath"
 	"syscall"
 )
 
@@ -21,6 +22,7 @@ var (
 	errDamaged    = errors.New("it is damaged or not a kitchen file; it was left as it is")
 	errFull       = errors.New("there is no room left on its disk; make room and try again")
 	errUnwritable = errors.New("its folder does not exist or cannot be written; make it writable, or name a file elsewhere")
+	errReadOnly   = errors.New("it cannot be written; make it writable or name another file")
 	errBusy       = errors.New("another program is writing to it; try again in a moment")
 	errDisk       = errors.New("its disk cannot be read or written; look after the disk first")
 )
@@ -66,6 +68,32 @@ func inWords(err error) error {
 		return errUnwritable
 	}
 	return err
+}
+
+// inWordsAt says the same of a file, whose disk is tried where SQLite only knows
+// that it would not do.
+func inWordsAt(path string, err error) error {
+	err = inWords(err)
+	if !errors.Is(err, errDisk) {
+		return err
+	}
+	if tried := tryWriting(filepath.Dir(path)); tried != nil {
+		return inWords(tried)
+	}
+	return err
+}
+
+// triedBytes is as much as SQLite needs beside a file at first.
+const triedBytes = 64 << 10
+
+func tryWriting(folder string) error {
+	file, err := os.CreateTemp(folder, ".plushladle-*")
+	if err != nil {
+		return err
+	}
+	defer func() { _ = os.Remove(file.Name()) }()
+	_, err = file.Write(make([]byte, triedBytes))
+	return errors.Join(err, file.Close())
 }
 
 // beside are the files SQLite keeps beside a kitchen while it is open.

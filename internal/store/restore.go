@@ -11,6 +11,7 @@ import (
 	"path/filepath"
 	"slices"
 	"strings"
+	"sync"
 	"time"
 
 	"github.com/glebarez/sqlite"
@@ -98,7 +99,11 @@ func (s *Store) tryOut(r io.Reader) (*triedOut, error) {
 		return nil, err
 	}
 	t := &triedOut{folder: folder, Store: &Store{now: s.now, path: filepath.Join(folder, "tried.db")}}
-	if t.db, err = gorm.Open(sqlite.Open(dsn(t.path, scratchPragmas)), config()); err != nil {
+	err = emptyKitchen(t.path, schema)
+	if err == nil {
+		t.db, err = gorm.Open(sqlite.Open(dsn(t.path, scratchPragmas)), config())
+	}
+	if err != nil {
 		_ = os.RemoveAll(folder)
 		return nil, err
 	}
@@ -112,9 +117,6 @@ func (s *Store) tryOut(r io.Reader) (*triedOut, error) {
 // take fills a kitchen as it was when the backup was written, and brings it up
 // to date.
 func (t *triedOut) take(in *backupReader, schema string) error {
-	if err := migrator(t.db).MigrateTo(schema); err != nil {
-		return err
-	}
 	if err := t.db.Transaction(func(tx *gorm.DB) error { return fill(tx, in) }); err != nil {
 		return placed(err)
 	}
@@ -124,6 +126,29 @@ func (t *triedOut) take(in *backupReader, schema string) error {
 		}
 	}
 	return t.lookThrough()
+}
+
+// emptied are kitchens with nothing in them as each version began them, so that
+// a backup is not put off by bringing one up each time.
+var emptied sync.Map
+
+// emptyKitchen writes one to a file.
+func emptyKitchen(path, schema string) error {
+	if known, ok := emptied.Load(schema); ok {
+		return os.WriteFile(path, known.([]byte), 0o600)
+	}
+	db, err := gorm.Open(sqlite.Open(dsn(path, scratchPragmas)), config())
+	if err != nil {
+		return err
+	}
+	if err := errors.Join(migrator(db).MigrateTo(schema), (&Store{db: db}).Close()); err != nil {
+		return err
+	}
+	data, err := os.ReadFile(path)
+	if err == nil {
+		emptied.Store(schema, data)
+	}
+	return err
 }
 
 // placed says of an error while filling, other than a full disk, that the

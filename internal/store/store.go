@@ -11,6 +11,7 @@ import (
 	"net/url"
 	"os"
 	"sync/atomic"
+	"syscall"
 	"time"
 
 	"github.com/glebarez/sqlite"
@@ -76,17 +77,15 @@ func openLocked(path string, now func() time.Time) (*Store, error) {
 		return nil, err
 	}
 	before := besides(path)
-	db, err := gorm.Open(sqlite.Open(dsn(path, pragmas)), config())
-	if err != nil {
-		before.restore()
-		return nil, inWords(err)
+	s := &Store{path: path, now: now}
+	var err error
+	if s.db, err = gorm.Open(sqlite.Open(dsn(path, pragmas)), config()); err == nil {
+		err = migrate(s.db)
 	}
-	s := &Store{db: db, path: path, now: now}
-	err = migrate(db)
 	if err != nil {
 		_ = s.Close()
 		before.restore()
-		return nil, inWords(err)
+		return nil, inWordsAt(path, err)
 	}
 	return s, nil
 }
@@ -129,6 +128,9 @@ func dsn(path, parameters string) string {
 // log beside it where a statement was given up just before. What cannot be
 // moved over now is so when it is opened again.
 func (s *Store) Close() error {
+	if s.db == nil {
+		return nil
+	}
 	db, err := s.db.DB()
 	if err != nil {
 		return err
@@ -160,8 +162,11 @@ func check(path string) error {
 		return errors.New("it is a folder; name a file")
 	}
 	file, err := os.OpenFile(path, os.O_RDWR, 0)
+	if errors.Is(err, syscall.EROFS) {
+		return errUnwritable
+	}
 	if err != nil || info.Mode().Perm()&0o200 == 0 {
-		return errors.New("it cannot be written; make it writable or name another file")
+		return errReadOnly
 	}
 	_ = file.Close()
 	switch {

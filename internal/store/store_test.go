@@ -31,7 +31,7 @@ func bottled(t *testing.T, s *Store, volumeML float64) int64 {
 	d, err := s.StartDrink("Pecan flask creamer", kitchen.New("us"))
 	require.NoError(t, err)
 	b, err := s.MakeBatch(NewBatch{DrinkID: d.ID, MadeOn: "2026-11-24", ForecastML: volumeML, Bottles: []Bottle{
-		{VolumeML: volumeML, LeftML: volumeML, ServingML: 30, Place: Fridge, UseBy: "2026-11-26", Reasons: []string{"pecans"}, Allergens: []string{"pecan"}},
+		{VolumeML: volumeML, LeftML: volumeML, ServingML: 30, Place: Fridge, UseBy: "2026-11-26", OtherUseBy: "2026-11-27", School: "cautious", Reasons: []string{"pecans"}, Allergens: []string{"pecan"}},
 	}})
 	require.NoError(t, err)
 	return b.Bottles[0].ID
