@@ -5,6 +5,7 @@ package main
 import (
 	"fmt"
 	"os"
+	_ "time/tzdata" // zones by name, also where the system has none
 )
 
 // version is set by the build.

@@ -198,14 +198,14 @@ func (t Term) unitText() string {
 	switch {
 	case t.Unit != OwnMeasure:
 		return unitText(t.Unit, t.High)
-	case t.High > 1:
+	case asWritten(t.High) > 1:
 		return t.Own.Name + "s"
 	}
 	return t.Own.Name
 }
 
 func unitText(u Unit, value float64) string {
-	if value > 1 {
+	if asWritten(value) > 1 {
 		return units[u].plural
 	}
 	return units[u].singular
@@ -226,15 +226,22 @@ const sameFraction = 1e-9
 // formatValue writes a number in the style of its unit, to six figures.
 func formatValue(value float64, u Unit) string {
 	if units[u].fractions {
-		if text, ok := mixedNumber(value); ok {
-			return text
+		for _, v := range []float64{value, asWritten(value)} { // read again, it is the second
+			if text, ok := mixedNumber(v); ok {
+				return text
+			}
 		}
 	}
+	return strconv.FormatFloat(asWritten(value), 'f', -1, 64)
+}
+
+// asWritten is a number to the six figures it is written with.
+func asWritten(value float64) float64 {
 	rounded, err := strconv.ParseFloat(strconv.FormatFloat(value, 'g', 6, 64), 64)
 	if err != nil {
-		return strconv.FormatFloat(value, 'f', -1, 64)
+		return value
 	}
-	return strconv.FormatFloat(rounded, 'f', -1, 64)
+	return rounded
 }
 
 func mixedNumber(value float64) (string, bool) {

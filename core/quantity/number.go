@@ -1,6 +1,7 @@
 package quantity
 
 import (
+	"math"
 	"strconv"
 	"strings"
 	"unicode/utf8"
@@ -128,17 +129,14 @@ func (p *parser) vulgarFraction() (float64, bool) {
 	return 0, false
 }
 
-// plainNumber reads digits with a decimal point or comma. A comma with
-// exactly three digits behind it separates thousands.
+// plainNumber reads digits with a decimal point or comma, and marks between
+// thousands.
 func (p *parser) plainNumber() (value float64, decimal, ok bool) {
-	end := p.at
-	for end < len(p.text) && isNumeric(p.text[end]) {
-		end++
-	}
-	written := strings.TrimRight(p.text[p.at:end], ".,")
+	written := numeral(p.text[p.at:])
 	if written == "" || !strings.ContainsAny(written, "0123456789") {
 		return 0, false, false
 	}
+	end := p.at + len(written)
 	if next := p.text[p.at+len(written):]; isExponent(next) {
 		end = p.at + len(written) + 1
 		for end < len(p.text) && (isNumeric(p.text[end]) || p.text[end] == '+' || p.text[end] == '-') {
@@ -146,12 +144,63 @@ func (p *parser) plainNumber() (value float64, decimal, ok bool) {
 		}
 		written = p.text[p.at:end]
 	}
-	v, err := strconv.ParseFloat(plainDecimal(written), 64)
+	plain, ok := plainDecimal(written)
+	if !ok {
+		return 0, false, false
+	}
+	v, err := strconv.ParseFloat(plain, 64)
 	if err != nil && v == 0 {
 		return 0, false, false
 	}
 	p.at += len(written)
-	return v, strings.ContainsAny(written, ".,eE"), true
+	return v, strings.ContainsAny(plain, ".eE"), true
+}
+
+// numeral is the digits at the start of a text, with what stands between them:
+// points, commas, and blanks or apostrophes before three digits.
+func numeral(text string) string {
+	end := 0
+	for end < len(text) {
+		if isNumeric(text[end]) {
+			end++
+			continue
+		}
+		size := thousandsMark(text[end:])
+		if size == 0 || end == 0 || !isDigit(text[end-1]) || digitsAt(text[end+size:]) != 3 || digitsBefore(text[:end]) > 3 {
+			break
+		}
+		end += size
+	}
+	return strings.TrimRight(text[:end], ".,")
+}
+
+// thousandsMark is the length of a mark that stands between thousands and
+// nowhere else: an apostrophe, or a blank that does not break.
+func thousandsMark(text string) int {
+	for _, mark := range []string{"'", "’", "\u00a0", "\u202f", "\u2009"} {
+		if strings.HasPrefix(text, mark) {
+			return len(mark)
+		}
+	}
+	return 0
+}
+
+func isDigit(c byte) bool { return c >= '0' && c <= '9' }
+
+func digitsAt(text string) int {
+	n := 0
+	for n < len(text) && isDigit(text[n]) {
+		n++
+	}
+	return n
+}
+
+func digitsBefore(text string) int {
+	n := 0
+	for n < len(text) && isDigit(text[len(text)-1-n]) {
+		n++
+	}
+	return n
 }
 
 func isNumeric(c byte) bool { return c >= '0' && c <= '9' || c == '.' || c == ',' }
@@ -165,13 +214,55 @@ func isExponent(s string) bool {
 	return digits != "" && digits[0] >= '0' && digits[0] <= '9'
 }
 
-func plainDecimal(written string) string {
-	comma := strings.LastIndexByte(written, ',')
-	if comma < 0 {
-		return written
+// plainDecimal is a written number with a point, and nothing between
+// thousands. Where there is one comma, it stands between thousands only before
+// exactly three digits and behind one to three that do not begin with a zero:
+// "1,200" is twelve hundred, "0,250" a quarter. One point is always a decimal
+// one. Of both kinds the last is the decimal one; several of one kind are all
+// between thousands.
+func plainDecimal(written string) (string, bool) {
+	written = strings.NewReplacer("'", "", "’", "", "\u00a0", "", "\u202f", "", "\u2009", "").Replace(written)
+	commas, points := strings.Count(written, ","), strings.Count(written, ".")
+	switch {
+	case commas > 0 && points > 0:
+		thousands, decimal := ",", "."
+		if strings.LastIndexByte(written, ',') > strings.LastIndexByte(written, '.') {
+			thousands, decimal = ".", ","
+		}
+		whole, rest, _ := strings.Cut(written, decimal)
+		return strings.ReplaceAll(whole, thousands, "") + "." + rest, inThousands(whole, thousands) && !strings.Contains(rest, thousands) && !strings.Contains(rest, decimal)
+	case commas > 1:
+		return strings.ReplaceAll(written, ",", ""), inThousands(written, ",")
+	case points > 1:
+		return strings.ReplaceAll(written, ".", ""), inThousands(written, ".")
+	case commas == 1 && inThousands(written, ",") && written[0] != '0':
+		return strings.Replace(written, ",", "", 1), true
 	}
-	if strings.Contains(written, ".") || (comma > 0 && len(written)-comma-1 == 3) {
-		return strings.ReplaceAll(written, ",", "")
+	return strings.Replace(written, ",", ".", 1), true
+}
+
+// inThousands tells whether a whole number is parted by a mark in groups of
+// three.
+func inThousands(written, mark string) bool {
+	groups := strings.Split(written, mark)
+	for n, g := range groups {
+		if digitsAt(g) != len(g) || n > 0 && len(g) != 3 || n == 0 && (g == "" || len(g) > 3 && len(groups) > 1) {
+			return false
+		}
 	}
-	return strings.Replace(written, ",", ".", 1)
+	return true
+}
+
+// ReadNumber reads a number as it is typed into a field of its own.
+func ReadNumber(text string) (float64, bool) {
+	trimmed := strings.TrimSpace(text)
+	if digits := strings.Split(trimmed, " "); len(digits) > 1 && inThousands(trimmed, " ") {
+		trimmed = strings.Join(digits, "")
+	}
+	p := parser{text: trimmed}
+	v, ok := p.digits()
+	if !ok {
+		v, ok = p.vulgarFraction()
+	}
+	return v, ok && strings.Trim(p.rest(), ".,") == "" && !math.IsInf(v, 0)
 }

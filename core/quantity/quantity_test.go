@@ -1,8 +1,10 @@
 package quantity
 
 import (
+	"encoding/json"
 	"errors"
 	"math"
+	"os"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -187,8 +189,34 @@ func TestScaledKeepsTheStyleItWasWrittenIn(t *testing.T) {
 	}
 }
 
+// Numbers as they are typed: the same table is read by the front end's tests,
+// so that a field and a line never differ.
+func TestNumbersAreReadAsPeopleTypeThem(t *testing.T) {
+	t.Parallel()
+	data, err := os.ReadFile("testdata/numbers.json")
+	require.NoError(t, err)
+	var table [][]any
+	require.NoError(t, json.Unmarshal(data, &table))
+	for _, row := range table {
+		typed := row[0].(string)
+		v, ok := ReadNumber(typed)
+		if row[1] == nil {
+			assert.False(t, ok, "%q was read as %v", typed, v)
+			continue
+		}
+		assert.True(t, ok, "%q", typed)
+		assert.InDelta(t, row[1], v, 1e-9, "%q", typed)
+	}
+	for text, kg := range map[string]float64{"0,250 kg": .25, "1,5 kg": 1.5, "1,000 kg": 1000, "1.000 kg": 1} {
+		a, err := ParseAmount(text)
+		require.NoError(t, err)
+		g, _ := a.Mass(Metric)
+		assert.InDelta(t, kg*1000, g, 1e-9, text)
+	}
+}
+
 func FuzzParseAmount(f *testing.F) {
-	for _, seed := range []string{"1 1/2 cups", "1,5 dl", "2 x 400 ml", "1 (14 oz) can", "~ 3–4", "to cover", "to a total of 1 l", "half a cup", "1 heaped t", "1e3 g", "½", "1 lb 4 oz", "2 14-oz cans", "a", "-1"} {
+	for _, seed := range []string{"1 1/2 cups", "1,5 dl", "2 x 400 ml", "1 (14 oz) can", "~ 3–4", "to cover", "to a total of 1 l", "half a cup", "1 heaped t", "1e3 g", "½", "1 lb 4 oz", "2 14-oz cans", "a", "-1", "1,000001 pieces", "1,200001", "1'200 g"} {
 		f.Add(seed)
 	}
 	f.Fuzz(func(t *testing.T, text string) {

@@ -15,12 +15,20 @@ import (
 	"github.com/gofiber/fiber/v3"
 )
 
+// asked are the ways to ask for something; the answer to HEAD is sent without
+// its body.
+var asked = []string{http.MethodGet, http.MethodHead}
+
 // adapter registers huma's operations on a Fiber app.
 type adapter struct{ app *fiber.App }
 
 func (a adapter) Handle(op *huma.Operation, handler func(huma.Context)) {
 	path := strings.NewReplacer("{", ":", "}", "").Replace(op.Path)
-	a.app.Add([]string{op.Method}, path, func(c fiber.Ctx) error {
+	methods := []string{op.Method}
+	if op.Method == http.MethodGet {
+		methods = asked
+	}
+	a.app.Add(methods, path, func(c fiber.Ctx) error {
 		handler(&operationContext{op: op, c: c})
 		return nil
 	})

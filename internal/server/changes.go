@@ -2,6 +2,7 @@ package server
 
 import (
 	"bufio"
+	"net/http"
 	"sync"
 	"time"
 
@@ -113,6 +114,9 @@ const (
 func (h *changes) stream(c fiber.Ctx) error {
 	c.Set("Content-Type", "text/event-stream")
 	c.Set("Cache-Control", "no-store")
+	if c.Method() == http.MethodHead {
+		return nil
+	}
 	device := int64(0)
 	if who, ok := c.Context().Value(callerKey{}).(caller); ok && who.device != nil {
 		device = who.device.ID

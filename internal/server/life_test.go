@@ -159,24 +159,24 @@ var anyDay = []bool{true, true, true, true, true, true, true}
 func TestARhythmFollowsWhatIsDrunk(t *testing.T) {
 	t.Parallel()
 	c := shelved(t)
-	said := call[Rhythm](c, "PUT", "/api/rhythm", RhythmWays{[]int64{1}, 200, anyDay})
+	said := call[Rhythm](c, "PUT", "/api/rhythm", RhythmWays{[]int64{1}, 200, anyDay, Revised{}})
 	assert.Equal(t, 3, said.Drinks[0].LifeDays)
 	assert.Len(t, said.Makings, 2)
 	assert.InDelta(t, 3.5, said.LastsDays, .01, "700 mL at 200 a day, some of it frozen")
 	assert.Zero(t, said.PassesML)
-	assert.InDelta(t, 350, call[Rhythm](c, "PUT", "/api/rhythm", RhythmWays{[]int64{1}, 50, anyDay}).PassesML, .01, "half a litre does for ten days, and keeps three")
-	call[Rhythm](c, "PUT", "/api/rhythm", RhythmWays{[]int64{1}, 200, anyDay})
+	assert.InDelta(t, 350, call[Rhythm](c, "PUT", "/api/rhythm", RhythmWays{[]int64{1}, 50, anyDay, Revised{}}).PassesML, .01, "half a litre does for ten days, and keeps three")
+	call[Rhythm](c, "PUT", "/api/rhythm", RhythmWays{[]int64{1}, 200, anyDay, Revised{}})
 	assert.InDelta(t, 800, said.Drinks[0].WasteML, .01)
 	assert.Contains(t, said.Drinks[0].Habit, "One batch a week", "one batch is no habit yet")
 	assert.False(t, said.Next.Planned)
 	planned := call[Plan](c, "POST", "/api/plan/items", NewItem{DrinkID: 1, ReadyBy: said.Next.ReadyBy, VolumeML: said.Next.BatchML})
 	assert.InDelta(t, said.Next.BatchML, planned.Items[0].ML, 1, "at the size the rhythm wants")
 	assert.True(t, call[Rhythm](c, "GET", "/api/rhythm", nil).Next.Planned, "kept, and known to be planned")
-	told := call[Rhythm](c, "PUT", "/api/rhythm", RhythmWays{[]int64{1}, 0, anyDay})
+	told := call[Rhythm](c, "PUT", "/api/rhythm", RhythmWays{[]int64{1}, 0, anyDay, Revised{}})
 	assert.Equal(t, 240., told.Drinks[0].PerDayML)
 	assert.Contains(t, told.Drinks[0].From, "a serving a day")
-	assert.Equal(t, "body.days", c.refused("PUT", "/api/rhythm", RhythmWays{[]int64{1}, 200, make([]bool, 7)}).Errors[0].Location)
-	assert.Equal(t, 404, c.refused("PUT", "/api/rhythm", RhythmWays{[]int64{9}, 200, anyDay}).Status)
+	assert.Equal(t, "body.days", c.refused("PUT", "/api/rhythm", RhythmWays{[]int64{1}, 200, make([]bool, 7), Revised{}}).Errors[0].Location)
+	assert.Equal(t, 404, c.refused("PUT", "/api/rhythm", RhythmWays{[]int64{9}, 200, anyDay, Revised{}}).Status)
 	assert.Equal(t, told.Words, call[Rhythm](c, "GET", "/api/rhythm", nil).Words, "what was refused was not kept")
 	for range 3 {
 		call[Bottle](c, "POST", "/api/bottles/1/pours", Poured{ML: 70})
@@ -213,7 +213,7 @@ func TestAHabitAndWhatItWastes(t *testing.T) {
 		call[[]Bottle](c, "POST", "/api/drinks/1/batches", NewBatch{MadeOn: day, Bottles: []NewBottle{{VolumeML: 900, Place: "fridge"}}})
 	}
 	call[Bottle](c, "POST", "/api/bottles/1/throw-out", Why{"smelled sour"})
-	r := call[Rhythm](c, "PUT", "/api/rhythm", RhythmWays{[]int64{1}, 100, anyDay})
+	r := call[Rhythm](c, "PUT", "/api/rhythm", RhythmWays{[]int64{1}, 100, anyDay, Revised{}})
 	assert.Contains(t, r.Drinks[0].Habit, "900 mL about every 5 days as your last 3 batches tell")
 	assert.InDelta(t, (900-3*100)*7/5., r.Drinks[0].WasteML, .1, "three days' life of every five")
 	assert.InDelta(t, 2.8, r.Drinks[0].DryDays, 1e-9)
@@ -234,7 +234,7 @@ func TestDrinksTakeTurns(t *testing.T) {
 	cashew := almondMilk()
 	cashew.Lines[0].Ingredient = "Cashews"
 	call[Drink](c, "PUT", "/api/drinks/2/draft", Draft{Name: "Cashew milk", Formula: cashew, Revision: 1})
-	r := call[Rhythm](c, "PUT", "/api/rhythm", RhythmWays{[]int64{1, 2}, 200, anyDay})
+	r := call[Rhythm](c, "PUT", "/api/rhythm", RhythmWays{[]int64{1, 2}, 200, anyDay, Revised{}})
 	names := map[string]bool{}
 	for _, m := range r.Makings {
 		names[m.DrinkName] = true

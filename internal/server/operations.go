@@ -109,6 +109,7 @@ func (s *server) register(api huma.API) {
 	get, post, put, remove := http.MethodGet, http.MethodPost, http.MethodPut, http.MethodDelete
 	operation(s, api, get, "/api/kitchen", "kitchen", "The kitchen's own ways", s.kitchen)
 	operation(s, api, put, "/api/kitchen", "set-kitchen", "Change the kitchen's ways", s.setKitchen)
+	operation(s, api, put, "/api/kitchen/time-zone", "begin-in-zone", "The time zone of a kitchen that has none yet", s.beginInZone)
 	operation(s, api, get, "/api/ingredients", "find-ingredients", "Ingredients for a type-ahead", s.findIngredients)
 	operation(s, api, post, "/api/lines", "read-line", "Read one line as people write it", s.readLine)
 	operation(s, api, post, "/api/reckonings", "reckon", "Reckon a drink", s.reckon)
@@ -170,6 +171,8 @@ type Kitchen struct {
 	KitchenC   float64 `json:"kitchenC" minimum:"5" maximum:"45" doc:"temperature of the room, for soaks"`
 	HandsQuiet string  `json:"handsQuiet" maxLength:"20" doc:"22:30-06:30, when nothing needs hands; empty for never"`
 	NoiseQuiet string  `json:"noiseQuiet" maxLength:"20" doc:"and no blender runs"`
+	TimeZone   string  `json:"timeZone,omitempty" maxLength:"60" doc:"an IANA name such as Europe/London; empty for the machine's own"`
+	Revision   int     `json:"revision,omitempty" minimum:"0" doc:"as it was read, so that nothing set since is written over; 0 writes over whatever there is"`
 }
 
 // KitchenNow are the ways, and what day it is there.
@@ -187,6 +190,7 @@ func (s *server) kitchen(*noInput) (KitchenNow, error) {
 		Kitchen{
 			settings.System, settings.School, settings.FridgeC, settings.JugML, settings.Theme,
 			settings.Currency, orEmpty(settings.Measures), settings.ScaleG, settings.KitchenC, settings.HandsQuiet, settings.NoiseQuiet,
+			settings.TimeZone, settings.Revision,
 		},
 		s.now().Format(dateLayout),
 	}, nil
@@ -201,7 +205,10 @@ func (s *server) setKitchen(in *body[Kitchen]) (KitchenNow, error) {
 	settings := store.Settings{
 		System: k.System, School: k.School, FridgeC: k.FridgeC, JugML: k.JugML, Theme: k.Theme,
 		Currency: k.Currency, Measures: k.Measures, ScaleG: k.ScaleG,
-		KitchenC: k.KitchenC, HandsQuiet: k.HandsQuiet, NoiseQuiet: k.NoiseQuiet,
+		KitchenC: k.KitchenC, HandsQuiet: k.HandsQuiet, NoiseQuiet: k.NoiseQuiet, TimeZone: k.TimeZone, Revision: k.Revision,
+	}
+	if _, err := kitchen.ParseZone(k.TimeZone); err != nil {
+		return KitchenNow{}, err
 	}
 	if _, err := kitchen.ParseQuiet("handsQuiet", k.HandsQuiet); err != nil {
 		return KitchenNow{}, err
@@ -212,6 +219,36 @@ func (s *server) setKitchen(in *body[Kitchen]) (KitchenNow, error) {
 	if _, err := drawerOf(readerOf(larder.Measures), settings); err != nil {
 		return KitchenNow{}, err
 	}
+	err = s.store.SetSettings(settings)
+	if isConflict(err) {
+		return KitchenNow{}, s.bothOf(k, func() (any, error) { now, err := s.kitchen(nil); return now.Kitchen, err })
+	}
+	if err != nil {
+		return KitchenNow{}, err
+	}
+	s.changed()
+	return s.kitchen(nil)
+}
+
+// Zone is where a browser stands.
+type Zone struct {
+	TimeZone string `json:"timeZone" minLength:"1" maxLength:"60" doc:"an IANA name such as Europe/London"`
+}
+
+// beginInZone sets a kitchen's time zone where it has none: the first browser
+// that opens it tells where it stands.
+func (s *server) beginInZone(in *body[Zone]) (KitchenNow, error) {
+	if _, err := kitchen.ParseZone(in.Body.TimeZone); err != nil {
+		return KitchenNow{}, err
+	}
+	settings, err := s.store.Settings()
+	if err != nil {
+		return KitchenNow{}, err
+	}
+	if settings.TimeZone != "" {
+		return s.kitchen(nil)
+	}
+	settings.TimeZone = in.Body.TimeZone
 	if err := s.store.SetSettings(settings); err != nil {
 		return KitchenNow{}, err
 	}

@@ -1,6 +1,7 @@
 package server
 
 import (
+	"errors"
 	"net/http"
 	"strings"
 
@@ -54,6 +55,8 @@ type PantryRow struct {
 	InShell     bool            `json:"inShell" doc:"the pack is bought in shell or peel"`
 	PerKilogram float64         `json:"perKilogram" doc:"of what can be eaten; 0 where it is not known"`
 	StockG      float64         `json:"stockG" doc:"what there is"`
+	OwnRevision int             `json:"ownRevision" doc:"of a row of the cook's own"`
+	Revision    int             `json:"priceRevision" doc:"of its price; 0 where there is none"`
 }
 
 // OwnMeasure is a measure calibrated by the water it holds.
@@ -66,6 +69,7 @@ type OwnMeasure struct {
 type PantryDrinker struct {
 	ID int64 `json:"id"`
 	kitchen.Drinker
+	Revision int `json:"revision"`
 }
 
 func (s *server) pantry(*noInput) (Pantry, error) {
@@ -82,7 +86,7 @@ func (s *server) pantry(*noInput) (Pantry, error) {
 		out.Measures[n] = OwnMeasure{m.Name, m.WaterG}
 	}
 	for n, d := range larder.Drinkers {
-		out.Drinkers[n] = PantryDrinker{d.ID, d.Drinker}
+		out.Drinkers[n] = PantryDrinker{d.ID, d.Drinker, d.Revision}
 	}
 	out.Ingredients = pantryRows(larder)
 	there, err := s.store.Stock()
@@ -101,7 +105,7 @@ func pantryRows(larder store.Larder) []PantryRow {
 	for n, i := range ownRows(larder.Ingredients) {
 		own := larder.Ingredients[n]
 		row := pantryRow(i, prices[i.ID])
-		row.OwnID, row.Own = own.ID, &own.Row
+		row.OwnID, row.Own, row.OwnRevision = own.ID, &own.Row, own.Revision
 		rows = append(rows, row)
 	}
 	for _, i := range ingredient.Standard().All() {
@@ -115,7 +119,7 @@ func pantryRows(larder store.Larder) []PantryRow {
 func pantryRow(i *ingredient.Ingredient, p store.Price) PantryRow {
 	row := PantryRow{
 		ID: i.ID, Name: i.Name, Role: string(i.Role), Allergens: orEmpty(i.Allergens), Vegan: i.Vegan, Source: i.Source,
-		InShellPct: i.EdibleShare * 100, Price: p.Price, Pack: p.Pack, InShell: p.EdibleShare > 0 && p.EdibleShare < 1, Lacks: lacks(i),
+		Revision: p.Revision, InShellPct: i.EdibleShare * 100, Price: p.Price, Pack: p.Pack, InShell: p.EdibleShare > 0 && p.EdibleShare < 1, Lacks: lacks(i),
 	}
 	if p.Price > 0 {
 		row.PerKilogram = 1000 * formula.PerGram(p.Price, p.PackG, p.EdibleShare)
@@ -134,18 +138,46 @@ func lacks(i *ingredient.Ingredient) string {
 	return strings.Join(parts, "; ")
 }
 
+// Revised says at which revision something was read that is changed.
+type Revised struct {
+	Revision int `json:"revision,omitempty" minimum:"0" doc:"as it was read, so that nothing changed since is written over; 0 writes over whatever there is"`
+}
+
+// ChangedRow is a row of the cook's own, and the revision it was read at.
+type ChangedRow struct {
+	kitchen.OwnRow
+	Revised
+}
+
 type ownInput struct {
 	ByID
-	Body kitchen.OwnRow
+	Body ChangedRow
 }
 
 func (s *server) addIngredient(in *body[kitchen.OwnRow]) (Pantry, error) {
-	return s.keepRow(0, in.Body)
+	return s.keepRow(0, in.Body, 0)
 }
 
-func (s *server) changeIngredient(in *ownInput) (Pantry, error) { return s.keepRow(in.ID, in.Body) }
+func (s *server) changeIngredient(in *ownInput) (Pantry, error) {
+	out, err := s.keepRow(in.ID, in.Body.OwnRow, in.Body.Revision)
+	if isConflict(err) {
+		return out, s.bothOf(in.Body.OwnRow, func() (any, error) { return s.ownRow(in.ID) })
+	}
+	return out, err
+}
 
-func (s *server) keepRow(id int64, row kitchen.OwnRow) (Pantry, error) {
+// ownRow is a row of the cook's own as it is kept.
+func (s *server) ownRow(id int64) (kitchen.OwnRow, error) {
+	larder, err := s.store.Larder()
+	for _, i := range larder.Ingredients {
+		if i.ID == id {
+			return i.Row, err
+		}
+	}
+	return kitchen.OwnRow{}, errors.Join(store.ErrNotFound, err)
+}
+
+func (s *server) keepRow(id int64, row kitchen.OwnRow, revision int) (Pantry, error) {
 	row = row.Cleaned()
 	if _, err := row.Ingredient("own"); err != nil {
 		return Pantry{}, err
@@ -153,7 +185,7 @@ func (s *server) keepRow(id int64, row kitchen.OwnRow) (Pantry, error) {
 	if i, ok := ingredient.Standard().Find(row.Name); ok {
 		return Pantry{}, fault.New("name", row.Name, "is in the catalogue already, as "+i.Name, "use another name, such as one with its maker's")
 	}
-	if _, err := s.store.KeepIngredient(id, row); err != nil {
+	if _, err := s.store.KeepIngredient(id, row, revision); err != nil {
 		return Pantry{}, err
 	}
 	return s.pantryChanged()
@@ -176,6 +208,7 @@ type PackPrice struct {
 	Price   float64 `json:"price"`
 	Pack    string  `json:"pack" maxLength:"60" doc:"what is in it: 500 g, 1 L, 1 piece"`
 	InShell bool    `json:"inShell" doc:"it is bought in shell or peel, which is thrown away"`
+	Revised
 }
 
 type priceInput struct {
@@ -201,14 +234,29 @@ func (s *server) setPrice(in *priceInput) (Pantry, error) {
 	if err != nil {
 		return Pantry{}, err
 	}
-	price := store.Price{Ingredient: i.ID, Price: in.Body.Price, Pack: kitchen.OneLine(in.Body.Pack), PackG: packG, EdibleShare: 1}
+	price := store.Price{Revision: in.Body.Revision, Ingredient: i.ID, Price: in.Body.Price, Pack: kitchen.OneLine(in.Body.Pack), PackG: packG, EdibleShare: 1}
 	if in.Body.InShell {
 		price.EdibleShare = i.EdibleShare
 	}
-	if err := s.store.SetPrice(price); err != nil {
+	err = s.store.SetPrice(price)
+	if isConflict(err) {
+		return Pantry{}, s.bothOf(in.Body, func() (any, error) { return s.packPrice(i.ID) })
+	}
+	if err != nil {
 		return Pantry{}, err
 	}
 	return s.pantryChanged()
+}
+
+// packPrice is what a pack costs as it is kept.
+func (s *server) packPrice(ingredientID string) (PackPrice, error) {
+	larder, err := s.store.Larder()
+	for _, p := range larder.Prices {
+		if p.Ingredient == ingredientID {
+			return PackPrice{Price: p.Price, Pack: p.Pack, InShell: p.EdibleShare < 1}, err
+		}
+	}
+	return PackPrice{}, err
 }
 
 // packG is what a pack weighs.
@@ -285,25 +333,46 @@ func (s *server) canDoWithout(name string) error {
 	return nil
 }
 
+// ChangedDrinker is someone who drinks here, and the revision they were read at.
+type ChangedDrinker struct {
+	kitchen.Drinker
+	Revised
+}
+
 type drinkerInput struct {
 	ByID
-	Body kitchen.Drinker
+	Body ChangedDrinker
 }
 
 func (s *server) addDrinker(in *body[kitchen.Drinker]) (Pantry, error) {
-	return s.keepDrinker(0, in.Body)
+	return s.keepDrinker(0, in.Body, 0)
 }
 
 func (s *server) changeDrinker(in *drinkerInput) (Pantry, error) {
-	return s.keepDrinker(in.ID, in.Body)
+	out, err := s.keepDrinker(in.ID, in.Body.Drinker, in.Body.Revision)
+	if isConflict(err) {
+		return out, s.bothOf(in.Body.Drinker, func() (any, error) { return s.drinker(in.ID) })
+	}
+	return out, err
 }
 
-func (s *server) keepDrinker(id int64, d kitchen.Drinker) (Pantry, error) {
+// drinker is someone who drinks here as they are kept.
+func (s *server) drinker(id int64) (kitchen.Drinker, error) {
+	larder, err := s.store.Larder()
+	for _, d := range larder.Drinkers {
+		if d.ID == id {
+			return d.Drinker, err
+		}
+	}
+	return kitchen.Drinker{}, errors.Join(store.ErrNotFound, err)
+}
+
+func (s *server) keepDrinker(id int64, d kitchen.Drinker, revision int) (Pantry, error) {
 	d = d.Cleaned()
 	if err := d.Core().Check(); err != nil {
 		return Pantry{}, err
 	}
-	if _, err := s.store.KeepDrinker(id, d); err != nil {
+	if _, err := s.store.KeepDrinker(id, d, revision); err != nil {
 		return Pantry{}, err
 	}
 	return s.pantryChanged()

@@ -1,8 +1,15 @@
 package server
 
 import (
+	"encoding/json"
 	"errors"
+	"fmt"
+	"maps"
 	"net/http"
+	"reflect"
+	"slices"
+	"strconv"
+	"strings"
 
 	"github.com/danielgtaylor/huma/v2"
 
@@ -65,4 +72,58 @@ func (s *server) problem(err error) error {
 func fieldProblem(field, message, value string) error {
 	return huma.Error422UnprocessableEntity("One entry was not accepted.",
 		&huma.ErrorDetail{Location: "body." + field, Message: message, Value: value})
+}
+
+func isConflict(err error) bool {
+	var conflict *store.Conflict
+	return errors.As(err, &conflict)
+}
+
+// bothOf says that something was changed elsewhere since it was read, with both
+// values of each field that differs.
+func (s *server) bothOf(mine any, read func() (any, error)) error {
+	theirs, err := read()
+	if err != nil {
+		return err
+	}
+	a, errA := asFields(mine)
+	b, errB := asFields(theirs)
+	if err := errors.Join(errA, errB); err != nil {
+		return err
+	}
+	var details []error
+	for _, name := range slices.Sorted(maps.Keys(b)) {
+		if name != "revision" && !reflect.DeepEqual(a[name], b[name]) {
+			details = append(details, &huma.ErrorDetail{
+				Location: "body." + name, Value: b[name],
+				Message: fmt.Sprintf("You have %s; it was set to %s in another tab or on another device. Save again to keep yours.", shown(a[name]), shown(b[name])),
+			})
+		}
+	}
+	return huma.Error409Conflict("This was changed in another tab or on another device since you opened it. Nothing was overwritten.", details...)
+}
+
+func asFields(v any) (map[string]any, error) {
+	data, err := json.Marshal(v)
+	if err != nil {
+		return nil, err
+	}
+	var fields map[string]any
+	return fields, json.Unmarshal(data, &fields)
+}
+
+func shown(v any) string {
+	switch v := v.(type) {
+	case nil:
+		return "nothing"
+	case string:
+		return strconv.Quote(v)
+	case []any:
+		parts := make([]string, len(v))
+		for n, one := range v {
+			parts[n] = fmt.Sprint(one)
+		}
+		return strings.Join(parts, ", ")
+	}
+	return fmt.Sprint(v)
 }

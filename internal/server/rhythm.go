@@ -22,6 +22,7 @@ type RhythmWays struct {
 	DrinkIDs []int64 `json:"drinkIDs" minItems:"1" maxItems:"7" uniqueItems:"true" doc:"in the order they take turns"`
 	PerDayML float64 `json:"perDayML" minimum:"0" maximum:"100000" doc:"0 for what the pours tell, or else the drinkers"`
 	Days     []bool  `json:"days" minItems:"7" maxItems:"7" doc:"Sunday first"`
+	Revised
 }
 
 // Rhythm is a round of making with nothing past its date.
@@ -119,13 +120,22 @@ func (s *server) setRhythm(in *body[RhythmWays]) (Rhythm, error) {
 	if err != nil {
 		return Rhythm{}, err
 	}
-	return out, s.store.SetRhythm(store.Rhythm{DrinkIDs: ways.DrinkIDs, PerDayML: ways.PerDayML, Days: ways.Days})
+	err = s.store.SetRhythm(store.Rhythm{DrinkIDs: ways.DrinkIDs, PerDayML: ways.PerDayML, Days: ways.Days, Revision: ways.Revision})
+	if isConflict(err) {
+		return out, s.bothOf(ways, func() (any, error) { now, err := s.rhythm(nil); return now.RhythmWays, err })
+	}
+	if err != nil {
+		return out, err
+	}
+	kept, err := s.store.Rhythm()
+	out.Revision = kept.Revision
+	return out, err
 }
 
 // chosen are the ways that were kept, without drinks that are gone; the drink
 // worked on last, on any day, where none were.
 func (s *server) chosen(kept store.Rhythm) (RhythmWays, error) {
-	ways := RhythmWays{DrinkIDs: []int64{}, PerDayML: kept.PerDayML, Days: kept.Days}
+	ways := RhythmWays{DrinkIDs: []int64{}, PerDayML: kept.PerDayML, Days: kept.Days, Revised: Revised{kept.Revision}}
 	drinks, err := s.store.Drinks()
 	if err != nil {
 		return ways, err

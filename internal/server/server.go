@@ -20,6 +20,7 @@ import (
 
 	"plushladle/core/formula"
 	"plushladle/internal/device"
+	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
 )
 
@@ -80,6 +81,7 @@ func New(c Config) *fiber.App {
 	app.Server().HeaderReceived = beforeBody
 	app.Use(unreadCloses, calmly(c.Log), headers, guard(c.Hosts), within)
 	s := &server{known: &known{}, seen: &recordKept{}, store: c.Store, now: c.Now, log: c.Log, beyond: c.Beyond, url: c.URL, told: newChanges(), desk: newDesk(c.Scale), probe: &probe{meter: c.Thermometer}}
+	s.now = s.inZone(c.Now)
 	if c.Scale == nil {
 		s.desk.scale = device.NewStandIn(1, uint64(c.Now().UnixNano()))
 	}
@@ -92,19 +94,35 @@ func New(c Config) *fiber.App {
 	app.Put(phrasePath, limit)
 	app.Use("/api", s.gate(c.Beyond))
 	s.register(NewAPI(app))
-	app.Get(calendarPath, s.calendar)
-	app.Get("/api/changes", s.told.stream)
-	app.Get("/api/thermometer.csv", s.temperaturesCSV)
-	app.Get("/api/backup.json", s.backup)
+	app.Add(asked, calendarPath, s.calendar)
+	app.Add(asked, "/api/changes", s.told.stream)
+	app.Add(asked, "/api/thermometer.csv", s.temperaturesCSV)
+	app.Add(asked, "/api/backup.json", s.backup)
 	app.Post(restorePath, s.restore)
-	app.Get("/api/bottles/:id/qr.png", s.qr)
-	app.Get(readyPath, func(c fiber.Ctx) error { return c.SendStatus(http.StatusNoContent) })
+	app.Add(asked, "/api/bottles/:id/qr.png", s.qr)
+	app.Add(asked, readyPath, func(c fiber.Ctx) error { return c.SendStatus(http.StatusNoContent) })
 	app.All("/api/*", nothingThere)
 	// Only the front end is compressed: the answers of a kitchen nearby are
 	// small, and packing them takes longer than sending them.
 	app.Use(compress.New(compress.Config{Level: compress.LevelBestSpeed}), etag.New(etag.Config{Weak: true}))
 	serveWeb(app, c.Web)
 	return app
+}
+
+// inZone is the kitchen's clock in its own time zone, wherever the machine
+// stands; the machine's while it has none.
+func (s *server) inZone(now func() time.Time) func() time.Time {
+	return func() time.Time {
+		settings, err := s.store.Settings()
+		if err != nil {
+			return now()
+		}
+		zone, err := kitchen.ParseZone(settings.TimeZone)
+		if err != nil || zone == nil {
+			return now()
+		}
+		return now().In(zone)
+	}
 }
 
 // nothingThere answers an address of no operation, or one that is asked another

@@ -112,13 +112,32 @@ func (s *Store) Settings() (Settings, error) {
 	return settings, nil
 }
 
-// SetSettings changes them.
+// SetSettings changes them, where they still are at the revision given, or
+// whatever it is where none is given.
 func (s *Store) SetSettings(settings Settings) error {
 	settings.ID = 1
-	if err := s.db.Save(&settings).Error; err != nil {
-		return err
+	defer s.settings.Store(nil)
+	return s.db.Transaction(func(tx *gorm.DB) error {
+		if err := raise(tx, "settings", "id", 1, &settings.Revision); err != nil {
+			return err
+		}
+		return tx.Save(&settings).Error
+	})
+}
+
+// raise counts a revision up by one. It is a *Conflict where the row is at
+// another than given, so that no tab writes over what it has not seen; given 0,
+// whatever there is is written over. A row that is not there begins at 1.
+func raise(tx *gorm.DB, table, key string, id any, revision *int) error {
+	var now int
+	result := tx.Table(table).Where(key+" = ?", id).Select("revision").Scan(&now)
+	if result.Error != nil {
+		return result.Error
 	}
-	s.settings.Store(&settings)
+	if *revision != 0 && *revision != now {
+		return &Conflict{Revision: now}
+	}
+	*revision = now + 1
 	return nil
 }
 

@@ -137,6 +137,8 @@ type Settings struct {
 	KitchenC   float64 // temperature of the room, for soaks
 	HandsQuiet string  // "22:30-06:30", when nothing needs hands
 	NoiseQuiet string  // and no blender runs
+	TimeZone   string  // an IANA name; "" for the machine's own
+	Revision   int     // grows with every change
 }
 
 // PlanItem is a drink on the plan, with the times of its steps.
@@ -204,6 +206,8 @@ type OwnIngredient struct {
 	ID   int64 `gorm:"primaryKey"`
 	Name string
 	Row  kitchen.OwnRow `gorm:"serializer:json"`
+
+	Revision int // grows with every change
 }
 
 // Price is what a pack of an ingredient costs.
@@ -213,6 +217,7 @@ type Price struct {
 	Pack        string // as the cook wrote it: "500 g"
 	PackG       float64
 	EdibleShare float64 // 1 where it is bought without shell, peel and stone
+	Revision    int     // grows with every change
 }
 
 // OwnMeasure is a mug, a jar, a cap, calibrated by the water it holds.
@@ -226,6 +231,8 @@ type Drinker struct {
 	ID      int64 `gorm:"primaryKey"`
 	Name    string
 	Drinker kitchen.Drinker `gorm:"serializer:json"`
+
+	Revision int // grows with every change
 }
 
 // Passphrase lets devices in from beyond this machine.
@@ -261,4 +268,5 @@ type Rhythm struct {
 	DrinkIDs []int64 `gorm:"serializer:json"`
 	PerDayML float64 // 0 for what is learned
 	Days     []bool  `gorm:"serializer:json"` // willing, Sunday first
+	Revision int     // grows with every change; 0 where nothing was said yet
 }

@@ -30,10 +30,11 @@ func (s *Store) Larder() (Larder, error) {
 	return Larder{ingredients, prices, measures, drinkers}, errors.Join(err1, err2, err3, err4)
 }
 
-// KeepIngredient adds a row of the cook's own, or changes it where id is not 0.
-func (s *Store) KeepIngredient(id int64, row kitchen.OwnRow) (int64, error) {
-	kept := OwnIngredient{ID: id, Name: row.Name, Row: row}
-	err := s.keep(&kept, id)
+// KeepIngredient adds a row of the cook's own, or changes it where id is not 0
+// and it still is at the revision given.
+func (s *Store) KeepIngredient(id int64, row kitchen.OwnRow, revision int) (int64, error) {
+	kept := OwnIngredient{ID: id, Name: row.Name, Row: row, Revision: revision}
+	err := s.keep(&kept, "own_ingredients", id, &kept.Revision)
 	return kept.ID, err
 }
 
@@ -47,9 +48,15 @@ func (s *Store) RemoveIngredient(id int64, ingredientID string) error {
 	})
 }
 
-// SetPrice says what a pack of an ingredient costs.
+// SetPrice says what a pack of an ingredient costs, where that still is at the
+// revision given.
 func (s *Store) SetPrice(p Price) error {
-	return s.db.Clauses(clause.OnConflict{UpdateAll: true}).Create(&p).Error
+	return s.db.Transaction(func(tx *gorm.DB) error {
+		if err := raise(tx, "prices", "ingredient", p.Ingredient, &p.Revision); err != nil {
+			return err
+		}
+		return tx.Clauses(clause.OnConflict{UpdateAll: true}).Create(&p).Error
+	})
 }
 
 // RemovePrice forgets it.
@@ -67,10 +74,11 @@ func (s *Store) RemoveMeasure(name string) error {
 	return removed(s.db.Delete(&OwnMeasure{}, "name = ?", name))
 }
 
-// KeepDrinker adds someone who drinks here, or changes them where id is not 0.
-func (s *Store) KeepDrinker(id int64, d kitchen.Drinker) (int64, error) {
-	kept := Drinker{ID: id, Name: d.Name, Drinker: d}
-	err := s.keep(&kept, id)
+// KeepDrinker adds someone who drinks here, or changes them where id is not 0
+// and they still are at the revision given.
+func (s *Store) KeepDrinker(id int64, d kitchen.Drinker, revision int) (int64, error) {
+	kept := Drinker{ID: id, Name: d.Name, Drinker: d, Revision: revision}
+	err := s.keep(&kept, "drinkers", id, &kept.Revision)
 	return kept.ID, err
 }
 
@@ -78,15 +86,21 @@ func (s *Store) KeepDrinker(id int64, d kitchen.Drinker) (int64, error) {
 func (s *Store) RemoveDrinker(id int64) error { return removed(s.db.Delete(&Drinker{}, id)) }
 
 // keep creates a row, or writes over the one with the id.
-func (s *Store) keep(row any, id int64) error {
+func (s *Store) keep(row any, table string, id int64, revision *int) error {
 	if id == 0 {
+		*revision = 1
 		return nameTaken(s.db.Create(row).Error)
 	}
-	result := s.db.Model(row).Select("*").Updates(row)
-	if result.Error == nil && result.RowsAffected == 0 {
-		return ErrNotFound
-	}
-	return nameTaken(result.Error)
+	return s.db.Transaction(func(tx *gorm.DB) error {
+		if err := raise(tx, table, "id", id, revision); err != nil {
+			return err
+		}
+		result := tx.Model(row).Select("*").Updates(row)
+		if result.Error == nil && result.RowsAffected == 0 {
+			return ErrNotFound
+		}
+		return nameTaken(result.Error)
+	})
 }
 
 func nameTaken(err error) error {

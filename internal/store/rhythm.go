@@ -4,6 +4,7 @@ import (
 	"errors"
 	"time"
 
+	"gorm.io/gorm"
 	"gorm.io/gorm/clause"
 )
 
@@ -18,10 +19,15 @@ func (s *Store) Rhythm() (Rhythm, error) {
 	return r, err
 }
 
-// SetRhythm keeps it.
+// SetRhythm keeps it, where it still is at the revision given.
 func (s *Store) SetRhythm(r Rhythm) error {
 	r.ID = 1
-	return s.db.Clauses(clause.OnConflict{UpdateAll: true}).Create(&r).Error
+	return s.db.Transaction(func(tx *gorm.DB) error {
+		if err := raise(tx, "rhythms", "id", 1, &r.Revision); err != nil {
+			return err
+		}
+		return tx.Clauses(clause.OnConflict{UpdateAll: true}).Create(&r).Error
+	})
 }
 
 // Made is one batch of a drink: when, and how much went into bottles.

@@ -1,0 +1,27 @@
+package kitchen
+
+import (
+	"sync"
+	"time"
+
+	"plushladle/core/fault"
+)
+
+// zones are those read before: each is read from a file.
+var zones sync.Map
+
+// ParseZone is a time zone by its IANA name; nil for "", the machine's own.
+func ParseZone(name string) (*time.Location, error) {
+	if name == "" {
+		return nil, nil
+	}
+	if known, ok := zones.Load(name); ok {
+		return known.(*time.Location), nil
+	}
+	zone, err := time.LoadLocation(name)
+	if err != nil || name == "Local" {
+		return nil, fault.New("timeZone", name, "is not a time zone", "use a name such as Europe/London, or leave it empty")
+	}
+	zones.Store(name, zone)
+	return zone, nil
+}

@@ -1,0 +1,266 @@
+package server
+
+import (
+	"bufio"
+	"fmt"
+	"io"
+	"net/http"
+	"strings"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"plushladle/internal/kitchen"
+)
+
+// keyed is a request that bears a key.
+func keyed(key, method, path string, body any) *http.Request {
+	r := request(method, path, body)
+	r.Header.Set("Idempotency-Key", key)
+	return r
+}
+
+// Whatever adds something adds it once, however often the same request comes.
+func TestTheSameRequestAddsOnce(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	c.begun()
+	adding := []struct {
+		method, path string
+		body         any
+	}{
+		{"POST", "/api/drinks", NewDrink{Name: "nog"}}, {"POST", "/api/drinks/1/versions", VersionNote{Note: "first"}},
+		{"POST", "/api/drinks/1/batches", NewBatch{Bottles: []NewBottle{{VolumeML: 240, Place: "fridge"}}}},
+		{"POST", "/api/bottles/1/pours", Poured{ML: 30}}, {"POST", "/api/timers", NewTimer{Name: "soak", Minute: 3}},
+		{"POST", "/api/plan/items", NewItem{DrinkID: 1, ReadyBy: "2026-11-27T12:00"}}, {"POST", "/api/bowls", NewBowl{Ingredient: "almond", DryG: 100, Fridge: true}},
+		{"POST", "/api/bowls/1/top-up", MoreIn{DryG: 50}}, {"POST", "/api/plan/bought", nil}, {"POST", "/api/packs", OpenedPack{What: "400 g coconut milk"}},
+		{"POST", "/api/pantry/drinkers", kitchen.Drinker{Name: "rower", Age: "adult", Allergens: []string{}, Dislikes: []string{}}},
+	}
+	for n, a := range adding {
+		key := fmt.Sprintf("key-%d", n)
+		if a.path == "/api/plan/bought" {
+			a.body = Bought{Ingredient: "almond", MassG: 500}
+		}
+		status, first, _ := c.send(keyed(key, a.method, a.path, a.body))
+		require.Equal(t, http.StatusOK, status, "%s: %s", a.path, first)
+		_, before, _ := c.send(request("GET", "/api/backup.json", nil))
+		status, second, _ := c.send(keyed(key, a.method, a.path, a.body))
+		require.Equal(t, http.StatusOK, status, "%s: %s", a.path, second)
+		assert.JSONEq(t, first, second, "%s: the same answer", a.path)
+		_, after, _ := c.send(request("GET", "/api/backup.json", nil))
+		assert.Equal(t, before, after, "%s acted twice", a.path)
+	}
+	status, answer, _ := c.send(keyed("key-0", "POST", "/api/drinks", NewDrink{Name: "another"}))
+	assert.Equal(t, http.StatusUnprocessableEntity, status, answer)
+}
+
+// What was done can be taken back by its number, until it is changed otherwise.
+func TestAnActCanBeTakenBack(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	c.begun()
+	call[[]Bottle](c, "POST", "/api/drinks/1/batches", NewBatch{Bottles: []NewBottle{{VolumeML: 240, Place: "fridge"}}})
+	_, before, _ := c.send(request("GET", "/api/shelf", nil))
+	_, _, header := c.send(request("POST", "/api/bottles/1/throw-out", Why{Why: "by mistake"}))
+	require.NotEmpty(t, header.Get("Undo"))
+	assert.Empty(t, call[Shelf](c, "GET", "/api/shelf", nil).Bottles)
+	call[Nothing](c, "POST", "/api/undo/"+header.Get("Undo"), nil)
+	_, after, _ := c.send(request("GET", "/api/shelf", nil))
+	assert.JSONEq(t, before, after)
+	status, _, _ := c.send(request("POST", "/api/undo/"+header.Get("Undo"), nil))
+	assert.Equal(t, http.StatusNotFound, status)
+
+	_, _, header = c.send(request("PUT", "/api/pantry/stock/almond", StockOf{MassG: 100}))
+	call[Pantry](c, "PUT", "/api/pantry/stock/almond", StockOf{MassG: 70})
+	status, answer, _ := c.send(request("POST", "/api/undo/"+header.Get("Undo"), nil))
+	assert.Equal(t, http.StatusConflict, status)
+	assert.Contains(t, answer, "changed since")
+	removed := call[Drink](c, "POST", "/api/drinks", NewDrink{Name: "sherbet"})
+	_, _, header = c.send(request("DELETE", fmt.Sprintf("/api/drinks/%d", removed.ID), nil))
+	call[Nothing](c, "POST", "/api/undo/"+header.Get("Undo"), nil)
+	assert.Equal(t, "sherbet", call[Drink](c, "GET", fmt.Sprintf("/api/drinks/%d", removed.ID), nil).Name)
+}
+
+// What two tabs change is told to the second, with both values; neither is
+// lost unseen.
+func TestAnotherTabsChangeIsNotLost(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	c.begun()
+	mine := call[KitchenNow](c, "GET", "/api/kitchen", nil).Kitchen
+	theirs := mine
+	theirs.FridgeC = 2
+	call[KitchenNow](c, "PUT", "/api/kitchen", theirs)
+	mine.JugML = 900
+	p := c.refused("PUT", "/api/kitchen", mine)
+	assert.Equal(t, http.StatusConflict, p.Status)
+	said := fmt.Sprint(p.Errors)
+	assert.Contains(t, said, "You have 4; it was set to 2")
+	assert.Contains(t, said, "You have 900; it was set to 1500")
+	assert.Equal(t, 2., call[KitchenNow](c, "GET", "/api/kitchen", nil).FridgeC)
+
+	rower := kitchen.Drinker{Name: "rower", Age: "adult", Allergens: []string{}, Dislikes: []string{}}
+	d := call[Pantry](c, "POST", "/api/pantry/drinkers", rower).Drinkers[0]
+	changed := rower
+	changed.Vegan = true
+	call[Pantry](c, "PUT", "/api/pantry/drinkers/1", ChangedDrinker{changed, Revised{d.Revision}})
+	p = c.refused("PUT", "/api/pantry/drinkers/1", ChangedDrinker{rower, Revised{d.Revision}})
+	assert.Equal(t, http.StatusConflict, p.Status)
+	assert.Contains(t, fmt.Sprint(p.Errors), "body.vegan")
+
+	price := PackPrice{Price: 3, Pack: "500 g"}
+	call[Pantry](c, "PUT", "/api/pantry/prices/almond", price)
+	price.Revision = 1
+	call[Pantry](c, "PUT", "/api/pantry/prices/almond", price)
+	p = c.refused("PUT", "/api/pantry/prices/almond", PackPrice{Price: 4, Pack: "500 g", Revised: Revised{1}})
+	assert.Contains(t, fmt.Sprint(p.Errors), "You have 4; it was set to 3")
+
+	ways := call[Rhythm](c, "PUT", "/api/rhythm", RhythmWays{[]int64{1}, 200, anyDay, Revised{}}).RhythmWays
+	call[Rhythm](c, "PUT", "/api/rhythm", RhythmWays{[]int64{1}, 300, anyDay, Revised{ways.Revision}})
+	p = c.refused("PUT", "/api/rhythm", RhythmWays{[]int64{1}, 100, anyDay, Revised{ways.Revision}})
+	assert.Contains(t, fmt.Sprint(p.Errors), "You have 100; it was set to 300")
+}
+
+// An address is asked as it can be, and says how.
+func TestAddressesAreAskedAsTheyCanBe(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	c.begun()
+	for _, path := range []string{"/api/kitchen", "/api/drinks/1", "/api/backup.json", "/", "/assets/app-1.js"} {
+		got, _, gotHeader := c.send(request("GET", path, nil))
+		status, body, header := c.send(request("HEAD", path, nil))
+		assert.Equal(t, got, status, path)
+		assert.Empty(t, body, path)
+		assert.Equal(t, gotHeader.Get("Content-Type"), header.Get("Content-Type"), path)
+	}
+	for path, method := range map[string]string{"/api/kitchen": "DELETE", "/api/drinks/1": "POST", "/api/bottles/1/pours": "GET", "/api/restore": "GET", "/api/plan.ics": "PUT"} {
+		status, answer, header := c.send(request(method, path, nil))
+		assert.Equal(t, http.StatusMethodNotAllowed, status, "%s %s: %s", method, path, answer)
+		assert.NotEmpty(t, header.Get("Allow"), path)
+	}
+	status, _, _ := c.send(request("GET", "/api/none", nil))
+	assert.Equal(t, http.StatusNotFound, status)
+}
+
+// A name stays on its line wherever it is written out.
+func TestControlCharactersAreCleanedFromNames(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	d := call[Drink](c, "POST", "/api/drinks", NewDrink{Name: "nog\rSUMMARY:free\x00 \u2028milk\u202e"})
+	assert.Equal(t, "nog SUMMARY:free   milk", d.Name)
+	f := almondMilk()
+	f.Lines[0].Note = "soaked\r# heading"
+	d = call[Drink](c, "PUT", "/api/drinks/1/draft", Draft{Name: d.Name, Formula: f, Revision: d.Revision})
+	assert.Equal(t, "soaked # heading", d.Draft.Lines[0].Note)
+	call[Plan](c, "POST", "/api/plan/items", NewItem{DrinkID: 1, ReadyBy: "2026-11-27T12:00"})
+	_, calendar, _ := c.send(request("GET", "/api/plan.ics", nil))
+	assert.NotContains(t, strings.ReplaceAll(calendar, "\r\n", ""), "\r")
+}
+
+// A device that is signed out hears nothing more.
+func TestASignedOutDevicesStreamEnds(t *testing.T) {
+	t.Parallel()
+	h := newChanges()
+	boat, here, flat := h.listen(1), h.listen(0), h.listen(2)
+	h.cut(1, false)
+	assertClosed(t, boat.gone)
+	h.tell()
+	assert.Len(t, here.changed, 1)
+	assert.Empty(t, boat.changed)
+	h.cut(2, true)
+	assert.Len(t, flat.changed, 1, "the one that set the passphrase stays")
+	h.cut(0, true)
+	assertClosed(t, flat.gone)
+	select {
+	case <-here.gone:
+		t.Fatal("who sits at the machine itself is never signed out")
+	default:
+	}
+}
+
+func assertClosed(t *testing.T, c chan struct{}) {
+	t.Helper()
+	select {
+	case <-c:
+	case <-time.After(time.Second):
+		t.Fatal("still open")
+	}
+}
+
+// A kitchen whose hours leave no time to cook in is refused, and one kept before
+// still opens its Plan.
+func TestQuietHoursLeaveTimeToCook(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	k := call[KitchenNow](c, "GET", "/api/kitchen", nil).Kitchen
+	k.HandsQuiet = "09:00-08:59"
+	p := c.refused("PUT", "/api/kitchen", k)
+	assert.Contains(t, p.Errors[0].Message, "less than four hours")
+	call[Plan](c, "POST", "/api/bowls", NewBowl{Ingredient: "almond", DryG: 100})
+	settings, err := c.store.Settings()
+	require.NoError(t, err)
+	settings.HandsQuiet = "09:00-08:59"
+	require.NoError(t, c.store.SetSettings(settings))
+	done := make(chan int)
+	go func() { status, _, _ := c.send(request("GET", "/api/plan", nil)); done <- status }()
+	select {
+	case <-done:
+	case <-time.After(5 * time.Second):
+		t.Fatal("the Plan hangs")
+	}
+}
+
+// The kitchen's clock is its own, wherever machine and browser stand.
+func TestTheKitchenHasATimeZone(t *testing.T) {
+	t.Parallel()
+	c := newClient(t) // whose machine goes by UTC
+	c.begun()
+	first := call[KitchenNow](c, "PUT", "/api/kitchen/time-zone", Zone{"America/New_York"})
+	assert.Equal(t, "America/New_York", first.TimeZone)
+	assert.Equal(t, "America/New_York", call[KitchenNow](c, "PUT", "/api/kitchen/time-zone", Zone{"Asia/Tokyo"}).TimeZone, "the first browser's stays")
+	p := call[Plan](c, "POST", "/api/plan/items", NewItem{DrinkID: 1, ReadyBy: "2026-11-27T18:00"})
+	assert.Equal(t, "18:00 -0500", p.Items[0].ReadyBy.In(mustZone(t, "America/New_York")).Format("15:04 -0700"))
+	c.now = time.Date(2026, 11, 25, 2, 0, 0, 0, time.UTC)
+	assert.Equal(t, "2026-11-24", call[KitchenNow](c, "GET", "/api/kitchen", nil).Today, "it is still evening there")
+	bad := c.refused("PUT", "/api/kitchen/time-zone", Zone{"Narnia/Lamppost"})
+	assert.Contains(t, bad.Errors[0].Message, "Europe/London")
+}
+
+func mustZone(t *testing.T, name string) *time.Location {
+	t.Helper()
+	zone, err := time.LoadLocation(name)
+	require.NoError(t, err)
+	return zone
+}
+
+// Writes that crowd each other wait a little or are told to come again; none
+// is called a fault of the kitchen.
+func TestCrowdedWritesAreNoFault(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	base := "http://" + c.onTheNetwork()
+	statuses := make(chan int, 200)
+	for n := range 200 {
+		go func() {
+			answer, err := http.Post(base+"/api/drinks", "application/json", strings.NewReader(fmt.Sprintf(`{"name":"drink %d"}`, n)))
+			if err != nil {
+				statuses <- 0
+				return
+			}
+			_, _ = io.Copy(io.Discard, bufio.NewReader(answer.Body))
+			_ = answer.Body.Close()
+			statuses <- answer.StatusCode
+		}()
+	}
+	made := 0
+	for range 200 {
+		status := <-statuses
+		assert.Contains(t, []int{http.StatusOK, http.StatusServiceUnavailable}, status)
+		if status == http.StatusOK {
+			made++
+		}
+	}
+	assert.Len(t, call[[]DrinkName](c, "GET", "/api/drinks", nil), made)
+}
