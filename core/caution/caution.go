@@ -6,7 +6,6 @@ package caution
 import (
 	"fmt"
 	"math"
-	"strings"
 
 	"plushladle/core/ingredient"
 )
@@ -118,15 +117,19 @@ func (d *Drink) massOf(t ingredient.Tag) float64 {
 // shareOf is how much of an ingredient carries the tag: of a blend, the parts
 // that do.
 func shareOf(i *ingredient.Ingredient, t ingredient.Tag) float64 {
+	inside := i.Inside()
 	switch {
 	case !i.Has(t):
 		return 0
-	case len(i.Parts) == 0:
+	case len(inside) == 0:
 		return 1
 	}
 	share := 0.
-	for _, p := range i.Parts {
+	for _, p := range inside {
 		share += p.Share * shareOf(p.Ingredient, t)
+	}
+	if share == 0 {
+		return 1 // the mark is the drink's own
 	}
 	return share
 }
@@ -140,9 +143,12 @@ func (d *Drink) perServing(batch float64) float64 {
 }
 
 func soy(d *Drink) (Caution, bool) {
+	if !d.has(ingredient.TagBoil) {
+		return Caution{Code: "soy-boil", Text: "Soy is never drunk raw; the soy in this was boiled when it was made."}, d.has(ingredient.TagBoiledSoy)
+	}
 	return Caution{Code: "soy-boil", Raised: true,
 		Text: "Soy is never drunk raw. Bring it to a full boil, then simmer at least 10 minutes, stirring the bottom; the foam that rises first is not yet the boil.",
-	}, d.has(ingredient.TagBoil)
+	}, true
 }
 
 func hotBlend(d *Drink) (Caution, bool) {
@@ -160,7 +166,7 @@ func fridge(d *Drink) (Caution, bool) {
 	if d.FridgeC <= warmFridgeC {
 		return Caution{}, false
 	}
-	c := measured("fridge-warm", "The fridge is set above 5 °C: drinks keep a day at most by the cautious school. Turn it down.", d.FridgeC, warmFridgeC, "°C")
+	c := measured("fridge-warm", "The fridge is set above 5 °C: drinks keep half as long at most by the cautious school, and a day above 7 °C. Turn it down.", d.FridgeC, warmFridgeC, "°C")
 	c.Raised = true
 	return c, true
 }
@@ -184,7 +190,7 @@ func (d *Drink) heldToADay(code, text, unit string, perServing float64, limit fu
 }
 
 func selenium(d *Drink) (Caution, bool) {
-	if !d.hasID("brazil-nut") {
+	if !d.has(ingredient.TagSelenium) {
 		return Caution{}, false
 	}
 	return d.heldToADay("selenium", "Brazil nuts are rich in selenium; all of it is counted as passing into the drink (limits: EFSA 2023, 255 µg an adult's day, less for children; US IOM 2000, 400 µg).",
@@ -192,7 +198,7 @@ func selenium(d *Drink) (Caution, bool) {
 }
 
 func iodine(d *Drink) (Caution, bool) {
-	if !d.hasID("seaweed") {
+	if !d.has(ingredient.TagIodine) {
 		return Caution{}, false
 	}
 	return d.heldToADay("iodine", "Seaweed is rich in iodine, and how rich varies widely; all of it is counted as passing into the drink (limits: EFSA, 600 µg an adult's day, less for children; US IOM, 1,100 µg).",
@@ -206,15 +212,6 @@ func freeSugars(d *Drink) (Caution, bool) {
 	}
 	return d.heldToADay("free-sugars", "Free sugars: at most 50 g an adult's day, better 25 g (WHO 2015); for children less (UK SACN 2015).",
 		"g", g, Drinker.freeSugarsG), true
-}
-
-func (d *Drink) hasID(id string) bool {
-	for _, p := range d.Parts {
-		if p.Ingredient.ID == id {
-			return true
-		}
-	}
-	return false
 }
 
 func coumarin(d *Drink) (Caution, bool) {
@@ -266,17 +263,12 @@ func crystals(d *Drink) (Caution, bool) {
 }
 
 func stones(d *Drink) (Caution, bool) {
-	for _, p := range d.Parts {
-		if strings.HasPrefix(p.Ingredient.ID, "date") && p.Ingredient.Class == ingredient.Fruit {
-			return Caution{Code: "pit-dates", Text: "Take the stones out of the dates: one breaks the blade, or a tooth."}, true
-		}
-	}
-	return Caution{}, false
+	return Caution{Code: "pit-dates", Text: "Take the stones out of the dates: one breaks the blade, or a tooth."}, d.has(ingredient.TagStones)
 }
 
 func herbs(d *Drink) (Caution, bool) {
 	return Caution{Code: "herbs", Text: "Turmeric, mushrooms and herbs are here for their taste; nothing is claimed of them. With medicines or in pregnancy, ask a professional first."},
-		d.has(ingredient.TagHerb) || d.hasID("turmeric") || d.hasID("turmeric-fresh")
+		d.has(ingredient.TagHerb)
 }
 
 func clogs(d *Drink) (Caution, bool) {
@@ -295,7 +287,7 @@ func slime(d *Drink) (Caution, bool) {
 
 func separates(d *Drink) (Caution, bool) {
 	pct := 100 * d.AddedOilG / math.Max(1, d.BatchG)
-	apart := pct > looseOilPct && !d.hasID("lecithin") && !d.hasID("lecithin-soy") && !d.Heated
+	apart := pct > looseOilPct && !d.has(ingredient.TagEmulsifies) && !d.Heated
 	if !apart {
 		return Caution{}, false
 	}

@@ -3,6 +3,7 @@ package caution
 import (
 	"fmt"
 	"math"
+	"slices"
 	"strings"
 
 	"plushladle/core/fault"
@@ -44,8 +45,9 @@ var dayLimits = map[Age]struct{ seleniumUg, iodineUg, freeSugarsG, kg float64 }{
 type Drinker struct {
 	Name        string
 	Age         Age
-	WeightKG    float64 // 0 for one usual at that age
-	Allergens   []string
+	WeightKG    float64  // 0 for one usual at that age
+	Allergens   []string // codes of allergens
+	Cleared     []string // kin of those that an allergist cleared, by their codes
 	Vegan       bool
 	DairyFree   bool
 	Dislikes    []string // ingredients, by words of their names
@@ -169,13 +171,16 @@ func (d *Drink) forbids(p Drinker) bool { return len(d.wontHave(p)) > 0 }
 // wontHave is what someone may or will not drink.
 func (d *Drink) wontHave(p Drinker) []string {
 	var reasons []string
+	for _, theirs := range p.Allergens {
+		if _, known := AllergenOf(theirs); !known {
+			reasons = addOnce(reasons, fmt.Sprintf("what %q means is not known: choose it from the list", theirs))
+		}
+	}
 	for _, part := range d.Parts {
 		i := part.Ingredient
 		for _, a := range i.Allergens {
-			for _, theirs := range p.Allergens {
-				if sameAllergen(a, theirs) {
-					reasons = addOnce(reasons, "contains "+a)
-				}
+			if why := p.mustAvoid(a); why != "" {
+				reasons = addOnce(reasons, why)
 			}
 		}
 		switch {
@@ -185,7 +190,7 @@ func (d *Drink) wontHave(p Drinker) []string {
 			reasons = addOnce(reasons, i.Name+" is dairy")
 		}
 		for _, word := range p.Dislikes {
-			if word != "" && strings.Contains(strings.ToLower(i.Name), strings.ToLower(word)) {
+			if word != "" && names(i, word) {
 				reasons = addOnce(reasons, "will not have "+strings.ToLower(word))
 			}
 		}
@@ -193,26 +198,31 @@ func (d *Drink) wontHave(p Drinker) []string {
 	return reasons
 }
 
-// treeNuts are the nuts that "tree nuts" covers. Coconut is outside the US
-// list as of FDA's 2025 guidance, and named all the same.
-var treeNuts = []string{"almond", "cashew", "hazelnut", "walnut", "pecan", "pistachio", "macadamia", "brazil nut"}
+// names tells whether an ingredient, or something inside it, goes by a word.
+func names(i *ingredient.Ingredient, word string) bool {
+	return !i.Each(func(of *ingredient.Ingredient) bool {
+		return !strings.Contains(strings.ToLower(of.Name), strings.ToLower(word))
+	})
+}
 
-// sameAllergen tells whether an ingredient's allergen is one that someone
-// must not have: the same, a kind of it, or one of the tree nuts.
-func sameAllergen(of, theirs string) bool {
-	of, theirs = strings.ToLower(of), strings.ToLower(strings.TrimSpace(theirs))
-	if theirs == "" {
-		return false
+// mustAvoid is why someone must not have what holds an allergen; "" where they
+// may.
+func (p Drinker) mustAvoid(allergen string) string {
+	of, known := AllergenOf(allergen)
+	if !known { // of a row of the cook's own, kept before there was a list
+		of = Allergen{Code: strings.ToLower(allergen), Name: allergen}
 	}
-	if strings.HasPrefix(theirs, "tree nut") || theirs == "nuts" {
-		for _, nut := range treeNuts {
-			if of == nut {
-				return true
-			}
+	for _, theirs := range p.Allergens {
+		avoided, known := AllergenOf(theirs)
+		switch {
+		case !known:
+		case avoided.Covers(of):
+			return "contains " + of.Name
+		case avoided.IsKinOf(of) && !slices.Contains(p.Cleared, of.Code):
+			return "contains " + of.Name + ", which is kin of " + avoided.Name
 		}
-		return theirs == "nuts" && of == "peanut"
 	}
-	return of == theirs || of+"s" == theirs || strings.HasPrefix(of, theirs+" (") || strings.TrimSuffix(theirs, "s") == of
+	return ""
 }
 
 func addOnce(reasons []string, reason string) []string {

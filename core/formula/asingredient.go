@@ -8,13 +8,14 @@ import (
 
 // carriedTags are the marks a drink passes on to what is made of it.
 const carriedTags = ingredient.TagHoney | ingredient.TagXylitol | ingredient.TagChocolate | ingredient.TagRice |
-	ingredient.TagDairy | ingredient.TagNutmeg | ingredient.TagHerb
+	ingredient.TagDairy | ingredient.TagHerb | ingredient.TagTuber | ingredient.TagNutmeg | ingredient.TagSelenium |
+	ingredient.TagIodine | ingredient.TagEmulsifies | ingredient.TagBoiledSoy
 
 // AsIngredient is the finished drink as a liquid that other drinks can be made
 // with. A drink with a line that does not count cannot be one: what it holds
 // is not known.
 func (r *Reckoning) AsIngredient(id, name string) (*ingredient.Ingredient, bool) {
-	if r.batch == nil || !r.Keeps.Known() {
+	if r.batch == nil || !r.Keeps.Known() && !r.batch.isRawSoy() {
 		return nil, false
 	}
 	if slices.ContainsFunc(r.Lines, func(l LineReckoning) bool { return l.Err != nil || l.MassG == 0 }) {
@@ -24,13 +25,29 @@ func (r *Reckoning) AsIngredient(id, name string) (*ingredient.Ingredient, bool)
 		ID: id, Name: name, Role: ingredient.Liquid, Class: ingredient.Soluble, Stage: ingredient.Grind,
 		BulkGPerML: r.Drink.MassG / r.Drink.VolumeML,
 		PerGram:    r.batch.finished.Times(1 / r.Drink.MassG),
-		Life:       ingredient.Life{CautiousDays: r.Keeps.CautiousDays, CustomaryDays: r.Keeps.CustomaryDays},
+		Life:       ingredient.Life{CautiousDays: r.Keeps.AtFour[0], CustomaryDays: r.Keeps.AtFour[1]},
 		Allergens:  r.Allergens, Vegan: r.Vegan != nil && *r.Vegan,
 		Source: "reckoned from the kitchen's own drink",
 	}
 	tags := ingredient.TagFluid
+	for _, c := range wholly {
+		i.PerGram[c] = 0
+	}
 	for _, w := range r.batch.lines {
 		tags |= w.line.Ingredient.Tags() & carriedTags
+		i.Made = append(i.Made, ingredient.Share{Ingredient: w.line.Ingredient, Share: w.g / r.Drink.MassG})
+		for _, c := range wholly {
+			i.PerGram[c] += w.per[c] * w.g / r.Drink.MassG
+		}
+	}
+	switch {
+	case r.batch.isRawSoy():
+		tags |= ingredient.TagBoil
+	case r.batch.has(ingredient.TagBoil):
+		tags |= ingredient.TagBoiledSoy
 	}
 	return i.Tagged(tags), true
 }
+
+// wholly is what is counted as passing into a drink whole.
+var wholly = []ingredient.Component{ingredient.SeleniumUg, ingredient.IodineUg, ingredient.CoumarinMg}

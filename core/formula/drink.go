@@ -73,6 +73,7 @@ type Drink struct {
 	Spices    SpiceSchool
 	FridgeC   float64
 	Cooking   extract.Cooking  // boiled: cooled fast, and kept in a sterilised bottle
+	HotFill   bool             // bottled at 85 °C or more
 	BrewUsed  float64          // share of the decoction that goes in; 0 for all of it
 	JugML     float64          // what one load may reach; 0 for DefaultJugML
 	Drawer    *quantity.Drawer // the kitchen's own measures; nil for all there are

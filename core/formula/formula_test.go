@@ -87,9 +87,9 @@ func TestStyleServingsAndLife(t *testing.T) {
 		{Creamer, 30, 3, []string{"1 cup pecans", "2 cups water"}},
 		{Milk, 240, 3, []string{"1 cup pecans", "4 cups water"}},
 		{Horchata, 240, 3, []string{"1 cup pearl barley", "6 cups water"}},
-		{Nog, 120, 1.5, []string{"1 cup pumpkin seeds", "4 cups water", "1/2 cup date syrup", "1/4 tsp mace"}},
+		{Nog, 120, 2, []string{"1 cup pumpkin seeds", "4 cups water", "1/2 cup date syrup", "1/4 tsp mace"}},
 		{Blend, 240, 2, []string{"1 cup sunflower seeds", "4 cups water", "3 tbsp cocoa"}},
-		{Concentrate, 20, 30, []string{"1 cup pistachios", "1 1/2 cups water", "600 g white sugar, after straining"}},
+		{Concentrate, 20, 14, []string{"1 cup pistachios", "1 1/2 cups water", "600 g white sugar, after straining"}},
 	}
 	for _, tt := range tests {
 		r := reckoned(t, drinkOf(t, tt.lines...))

@@ -226,7 +226,7 @@ func (r *Reckoning) fill(b *batch) {
 	r.Chill = b.chill()
 	r.FatPct = 100 * b.finished[ingredient.Fat] / r.Drink.MassG
 	r.BrixPct = keep.Brix(b.finished)
-	r.WaterAct = keep.WaterActivity(b.finished)
+	r.WaterAct = keep.WaterActivity(keep.Dissolved(b.finished, FinishedC))
 	r.Per100mL = nutritionOf(per100)
 	serving := b.d.servingML(b)
 	r.Servings = Servings{Count: b.ml / serving, SizeML: serving}
@@ -243,7 +243,7 @@ func (r *Reckoning) fill(b *batch) {
 
 func (b *batch) keeping(per100 ingredient.Content, r *Reckoning) keep.Drink {
 	d := keep.Drink{
-		AddedSugarsG: per100[ingredient.FreeSugars], SugarsG: per100.SugarsG(),
+		AddedSugarsG: per100[ingredient.AddedSugars], RawSoy: b.isRawSoy(), HotFilled: b.d.HotFill && b.d.Cooking.Heat != extract.Unheated,
 		WaterActivity: r.WaterAct, FridgeC: b.d.FridgeC, TigerNut: b.has(ingredient.TagTuber), Boiled: b.d.Cooking.Heat == extract.Boiled,
 		Unsettled: slices.ContainsFunc(r.Lines, func(l LineReckoning) bool { return l.Err != nil }),
 	}
@@ -253,6 +253,11 @@ func (b *batch) keeping(per100 ingredient.Content, r *Reckoning) keep.Drink {
 		d.Parts[n] = keep.Part{Name: i.Name, Life: i.Life, Base: i.Role == ingredient.Base}
 	}
 	return d
+}
+
+// isRawSoy tells whether there is soy in it that was never boiled.
+func (b *batch) isRawSoy() bool {
+	return b.has(ingredient.TagBoil) && b.d.Cooking.Heat != extract.Boiled
 }
 
 func (b *batch) longestSoak() *Soaking {

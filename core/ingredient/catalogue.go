@@ -186,7 +186,18 @@ func readRow(header, record []string) (*Ingredient, error) {
 		EdibleShare: edible, SkinShare: r.number("skin_pct") / 100, StoneShare: r.number("stone_pct") / 100,
 		Equals: r.equal(), Character: r.cells["character"], Source: r.cells["source"], tags: r.tags(),
 	}
+	i.PerGram[AddedSugars] = addedSugars(i)
 	return i, r.err
+}
+
+// addedSugars are the free sugars of what is itself a sugar or sweetened with
+// one; those of dates, fruit and juice are not.
+func addedSugars(i *Ingredient) float64 {
+	isSweet := i.Role == Sweetener || i.Role == Liquid || i.Role == Dairy
+	if i.Class != Soluble || !isSweet {
+		return 0
+	}
+	return i.PerGram[FreeSugars]
 }
 
 func (r *row) tags() Tag {
@@ -252,6 +263,9 @@ var columnOf = [componentCount]string{
 func (r *row) content() Content {
 	var c Content
 	for i, column := range columnOf {
+		if column == "" {
+			continue
+		}
 		c[i] = r.number(column) / 100
 	}
 	return c

@@ -24,6 +24,7 @@ const (
 
 	SaturatedFat // part of Fat, g
 	FreeSugars   // part of the sugars, g, by the WHO 2015 definition
+	AddedSugars  // part of FreeSugars, g: of sugars, syrups, honey and sweetened milks, not of dates, fruit and juice
 	SodiumMg     // part of Ash, mg
 	SeleniumUg   // µg
 	IodineUg     // µg

@@ -66,26 +66,31 @@ type Tag uint32
 
 // The tags.
 const (
-	TagFluid     Tag = 1 << iota // an ounce of it is a fluid ounce
-	TagRefused                   // unsafe as a base; nothing is computed
-	TagBoil                      // never raw
-	TagKept                      // its soaking liquid stays in the drink
-	TagClogs                     // clogs cloth and sieve
-	TagGels                      // gels in water
-	TagSlimes                    // turns slimy when ground long or warm
-	TagHorchata                  // makes the drink a horchata
-	TagNog                       // makes a sweet drink a nog
-	TagBlend                     // makes the drink a herb or cocoa blend
-	TagStrong                    // a strong spice, eased when a batch grows
-	TagNutmeg                    // toxic in quantity
-	TagHoney                     // not under twelve months
-	TagXylitol                   // poisonous to dogs
-	TagChocolate                 // poisonous to dogs
-	TagRice                      // inorganic arsenic; not for small children
-	TagDairy                     // shortens the drink's life
-	TagTuber                     // called a nut and is none
-	TagHerb                      // a herb or mushroom taken for more than its taste
-	TagBlooms                    // draws in warm water before it goes in
+	TagFluid      Tag = 1 << iota // an ounce of it is a fluid ounce
+	TagRefused                    // unsafe as a base; nothing is computed
+	TagBoil                       // never raw
+	TagKept                       // its soaking liquid stays in the drink
+	TagClogs                      // clogs cloth and sieve
+	TagGels                       // gels in water
+	TagSlimes                     // turns slimy when ground long or warm
+	TagHorchata                   // makes the drink a horchata
+	TagNog                        // makes a sweet drink a nog
+	TagBlend                      // makes the drink a herb or cocoa blend
+	TagStrong                     // a strong spice, eased when a batch grows
+	TagNutmeg                     // toxic in quantity
+	TagHoney                      // not under twelve months
+	TagXylitol                    // poisonous to dogs
+	TagChocolate                  // poisonous to dogs
+	TagRice                       // inorganic arsenic; not for small children
+	TagDairy                      // shortens the drink's life
+	TagTuber                      // called a nut and is none
+	TagHerb                       // a herb or mushroom taken for more than its taste
+	TagBlooms                     // draws in warm water before it goes in
+	TagSelenium                   // rich in selenium
+	TagIodine                     // rich in iodine
+	TagEmulsifies                 // holds oil and water together
+	TagStones                     // sold with a stone in it
+	TagBoiledSoy                  // made of soy that was boiled as it was made
 )
 
 // tagNames are the tags as the catalogue writes them.
@@ -110,6 +115,8 @@ var tagNames = map[string]Tag{
 	"tuber":     TagTuber,
 	"herb":      TagHerb,
 	"blooms":    TagBlooms,
+
+	"selenium": TagSelenium, "iodine": TagIodine, "emulsifies": TagEmulsifies, "stones": TagStones,
 }
 
 // Span is a minimum, a usual and a maximum, in the unit of the field.
@@ -146,6 +153,7 @@ type Ingredient struct {
 	Life        Life
 	Usual       Usual
 	PerGram     Content
+	Retired     bool // the cook's own row that is no longer offered
 	Bare        bool // the cook's own row with no composition: it costs and is named, and no figure counts it
 	Allergens   []string
 	Vegan       bool
@@ -154,6 +162,7 @@ type Ingredient struct {
 	StoneShare  float64 // of what is measured, which never goes in
 	Equals      Equal   // what it stands for among its likes
 	Parts       []Share // of a blend; empty for anything else
+	Made        []Share // of a drink: g that went into a gram of it; empty for anything else
 	Character   string  // what a sweetener brings besides sweetness
 	Source      string
 	tags        Tag
@@ -200,3 +209,25 @@ func (i *Ingredient) Tags() Tag { return i.tags }
 // NeedsSoak tells whether its soak has a minimum, so that it is taken as
 // soaked unless its line says otherwise.
 func (i *Ingredient) NeedsSoak() bool { return i.HasSoak && i.SoakH.Min > 0 }
+
+// Inside is what a blend or a drink is made of; empty for anything else.
+func (i *Ingredient) Inside() []Share {
+	if len(i.Made) > 0 {
+		return i.Made
+	}
+	return i.Parts
+}
+
+// Each goes through an ingredient and everything inside it, until visit answers
+// false.
+func (i *Ingredient) Each(visit func(*Ingredient) bool) bool {
+	if !visit(i) {
+		return false
+	}
+	for _, p := range i.Inside() {
+		if !p.Ingredient.Each(visit) {
+			return false
+		}
+	}
+	return true
+}

@@ -117,6 +117,7 @@ func (c OwnContent) fill(i *Ingredient) error {
 	}.Times(0.01)
 	if i.Role == Sweetener {
 		i.PerGram[FreeSugars] = c.SugarsG / 100
+		i.PerGram[AddedSugars] = c.SugarsG / 100
 	}
 	return nil
 }

@@ -117,7 +117,7 @@ type hit struct {
 func (c *Catalogue) hits(key string, rank func(*Ingredient, string) (int, bool)) []hit {
 	var hits []hit
 	for _, i := range c.rows {
-		if r, ok := rank(i, key); ok {
+		if r, ok := rank(i, key); ok && !i.Retired {
 			hits = append(hits, hit{i, r})
 		}
 	}

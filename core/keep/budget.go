@@ -29,10 +29,10 @@ type Stay struct {
 
 // Bottle is what is asked about: its life and where it has stood.
 type Bottle struct {
-	Made     time.Time
+	Made     time.Time          // its life began
 	Days     map[School]float64 // its reference life at 4 °C
 	Frozen   map[School]int     // days its quality holds in the freezer
-	Steady   bool               // a concentrate: too little free water for the rate to count
+	Steady   bool               // a concentrate: seven days are no limit for it
 	VolumeML float64
 	Stays    []Stay
 }
@@ -44,6 +44,7 @@ const (
 	outsideMost     = 2 * time.Hour
 	outsideHotMost  = time.Hour
 	hotRoomC        = 32.
+	roomFromC       = 15. // colder than that is no room
 	spellMost       = 4 * time.Hour
 	spellCustomC    = 8.
 	thawHoursPerL   = 24.
@@ -58,11 +59,14 @@ type Reason struct {
 	Days float64
 }
 
-// Budget is what is left of a bottle's life.
+// Budget is what is left of a bottle's life. LeftDays only ever falls, wherever
+// the bottle is put; the moment it ends may move, and later in a colder place,
+// but nothing that is past or out comes back.
 type Budget struct {
 	SpentDays, LeftDays float64   // at 4 °C
-	LastGood            time.Time // the last good day
+	UseBy               time.Time // the moment it ends
 	Earliest, Latest    time.Time // were the fridge a degree warmer or colder from now on
+	Past                bool      // it has ended, or is out
 	Out                 string    // why it is to be thrown out whatever the date; "" where it is not
 	Frozen              bool
 	Thawing             time.Time // until then; zero where it does not
@@ -74,7 +78,8 @@ type Budget struct {
 // Budget reckons a bottle's life along the temperature it really saw, by a
 // school, at a moment, in a kitchen of roomC.
 func (b Bottle) Budget(r Record, s School, roomC float64, now time.Time) Budget {
-	a := account{Bottle: b, r: r, school: s, roomC: roomC, now: now}
+	a := account{Bottle: b, r: r, school: s, roomC: roomC, now: now, left: b.Days[s]}
+	a.left = math.Max(a.left, leastDays*rateOf(r.SetC, b.Steady)) // never under 24 h as it is made
 	a.spend()
 	return a.settle()
 }
@@ -87,46 +92,55 @@ type account struct {
 	roomC   float64
 	now     time.Time
 	out     Budget
-	fridge  time.Duration // stood cold
-	outside time.Duration
-	frozen  time.Duration
-	thawed  time.Time // when it was taken out of the freezer; zero where it never was
-	leftAt  float64   // what was left when it went into the freezer
+	left    float64 // days at 4 °C; what it was last where it is past
+	ended   time.Time
+	outside time.Duration // at room temperature
+	thawed  time.Time     // when it was taken out of the freezer; zero where it never was
 }
 
-// spend goes through the stays up to now.
+// spend goes through the stays up to now. Once it is past, or out by a rule,
+// where it is put makes no more difference.
 func (a *account) spend() {
 	for n, stay := range a.Stays {
 		until := a.now
 		if n+1 < len(a.Stays) {
-			until = a.Stays[n+1].From
+			until = earlier(a.Stays[n+1].From, a.now)
 		}
-		if until.After(a.now) {
-			until = a.now
+		if until.After(stay.From) {
+			a.stay(stay, until, n+1 < len(a.Stays))
 		}
-		if !until.After(stay.From) {
-			continue
-		}
-		a.stay(stay, until, n)
 	}
+	a.out.Frozen = len(a.Stays) > 0 && a.Stays[len(a.Stays)-1].Place == InFreezer
+	a.judgeOutside()
+	a.judgeSpells()
 }
 
-func (a *account) stay(stay Stay, until time.Time, n int) {
+func (a *account) stay(stay Stay, until time.Time, left bool) {
 	lasted := until.Sub(stay.From)
 	switch {
 	case stay.Place == InFreezer:
-		a.frozen += lasted
-		a.leftAt = a.Days[a.school] - a.out.SpentDays
-		a.thawed = time.Time{}
-		if n+1 < len(a.Stays) {
-			a.thawed = until
+		if left {
+			a.thaw(until)
 		}
 	case stay.Place == Outside:
-		a.outside += lasted
-		a.pay(RelativeRate(a.roomC)*inDays(lasted), fmt.Sprintf("%s outside at %.0f °C", inHours(lasted), a.roomC))
+		if a.roomC > roomFromC {
+			a.outside += lasted
+		}
+		rate := RelativeRate(a.roomC)
+		a.pay(stay.From, until, rate*inDays(lasted), fmt.Sprintf("%s outside at %.0f °C", inHours(lasted), a.roomC), func(to time.Time) float64 {
+			return rate * inDays(to.Sub(stay.From))
+		})
 	default:
-		a.fridge += lasted
 		a.cold(stay.From, until)
+	}
+}
+
+// thaw begins what is left after the freezer: two days at most, from when it
+// has thawed on.
+func (a *account) thaw(at time.Time) {
+	a.thawed = at
+	if a.ended.IsZero() {
+		a.left = math.Min(a.left, thawedMostDays)
 	}
 }
 
@@ -141,15 +155,10 @@ func (a *account) cold(from, until time.Time) {
 	if !until.After(from) {
 		return
 	}
-	spent := a.r.Spent(from, until, a.school)
-	even := inDays(until.Sub(from))
-	a.pay(even, "")
-	if extra := spent - even; math.Abs(extra) > 0.01 {
-		a.pay(extra, fmt.Sprintf("the fridge %s than 4 °C", warmer(extra)))
-	}
-	for _, spell := range a.r.Spells(from, until, WarmFridgeC, a.school) {
-		a.out.Spells = append(a.out.Spells, spell)
-		a.judge(spell)
+	spent := func(to time.Time) float64 { return a.r.Spent(from, to, a.school) }
+	a.pay(from, until, spent(until), "", spent)
+	if extra := spent(until) - inDays(until.Sub(from)); math.Abs(extra) > 0.01 {
+		a.because(fmt.Sprintf("the fridge %s than 4 °C", warmer(extra)), extra)
 	}
 }
 
@@ -160,44 +169,115 @@ func warmer(extra float64) string {
 	return "colder"
 }
 
-// judge throws out what was warm too long. A fridge set above 5 °C has no
-// spells: its rate and its own rule say it all.
-func (a *account) judge(spell Spell) {
-	if a.r.SetC > WarmFridgeC || a.out.Out != "" {
+// pay takes days off, and finds the moment within a stay at which nothing was
+// left. spent is what the stay had cost up to a moment.
+func (a *account) pay(from, until time.Time, days float64, why string, spent func(time.Time) float64) {
+	a.out.SpentDays += days
+	if why != "" {
+		a.because(why, days)
+	}
+	if !a.ended.IsZero() {
 		return
 	}
-	hottest := a.r.Spells(spell.From, spell.To, spellCustomC, a.school)
-	switch {
-	case slices.ContainsFunc(hottest, func(h Spell) bool { return h.Lasted() > spellMost }):
-		a.out.Out = fmt.Sprintf("over 4 hours above 8 °C in the fridge, from %s", spell.From.Format("Mon 15:04"))
-	case a.school == Cautious && spell.Lasted() > spellMost:
-		a.out.Out = fmt.Sprintf("over 4 hours above 5 °C in the fridge, from %s", spell.From.Format("Mon 15:04"))
+	if days < a.left {
+		a.left -= days
+		a.endAtYardstick(until)
+		return
+	}
+	early, late := from, until
+	for late.Sub(early) > time.Minute {
+		middle := early.Add(late.Sub(early) / 2)
+		if spent(middle) < a.left {
+			early = middle
+		} else {
+			late = middle
+		}
+	}
+	a.end(late)
+	a.endAtYardstick(until)
+}
+
+// endAtYardstick ends what stood past its seven days, or past what a warm
+// fridge leaves it, in the fridge.
+func (a *account) endAtYardstick(until time.Time) {
+	if limit := a.limit(); a.thawed.IsZero() && !until.Before(limit) {
+		a.end(limit)
 	}
 }
 
-func (a *account) pay(days float64, why string) {
-	a.out.SpentDays += days
-	if why != "" {
-		a.out.Reasons = append(a.out.Reasons, Reason{why, days})
+// end is when it was past, at the earliest there is.
+func (a *account) end(at time.Time) {
+	a.left = 0
+	if a.ended.IsZero() || at.Before(a.ended) {
+		a.ended = at
 	}
+}
+
+func (a *account) because(why string, days float64) {
+	a.out.Reasons = append(a.out.Reasons, Reason{why, days})
+}
+
+// limit is the moment that no temperature takes the life beyond: the seventh
+// day, and by caution what a fridge set above 5 °C leaves.
+func (a *account) limit() time.Time {
+	limit := a.Made.AddDate(100, 0, 0)
+	if !a.Steady {
+		limit = lastMidnight(a.Made)
+	}
+	if most := warmFridgeDays(a.Days[a.school], a.r.SetC); a.school == Cautious && !math.IsInf(most, 1) {
+		limit = earlier(limit, a.Made.Add(time.Duration(most*float64(24*time.Hour))))
+	}
+	return limit
 }
 
 func (a *account) thawReady() time.Time {
 	return a.thawed.Add(time.Duration(thawHoursPerL * a.VolumeML / 1000 * float64(time.Hour)))
 }
 
-// settle draws the line under what was spent.
-func (a *account) settle() Budget {
+// judgeOutside throws out what stood at room temperature too long in all.
+func (a *account) judgeOutside() {
 	limit := outsideMost
 	if a.roomC > hotRoomC {
 		limit = outsideHotMost
 	}
 	if a.outside > limit {
-		a.out.Out = fmt.Sprintf("%s outside in all, and %s is the most", inHours(a.outside), inHours(limit))
+		a.throwOut(fmt.Sprintf("%s outside in all, and %s is the most", inHours(a.outside), inHours(limit)))
 	}
-	a.out.LeftDays = math.Max(0, a.Days[a.school]-a.out.SpentDays)
-	a.out.Frozen = len(a.Stays) > 0 && a.Stays[len(a.Stays)-1].Place == InFreezer
+}
+
+// judgeSpells throws out what was warm too long. A fridge set above 5 °C has no
+// spells: its rate and its own rule say it all.
+func (a *account) judgeSpells() {
+	if a.r.SetC > WarmFridgeC {
+		return
+	}
+	for _, rule := range []struct {
+		aboveC float64
+		counts bool
+	}{{spellCustomC, true}, {WarmFridgeC, a.school == Cautious}} {
+		spells := a.warmSpells(rule.aboveC)
+		if rule.aboveC == WarmFridgeC {
+			a.out.Spells = spells
+		}
+		if from, tooLong := tooWarm(spells); tooLong && rule.counts && a.out.Out == "" {
+			a.throwOut(fmt.Sprintf("over 4 hours above %.0f °C, from %s", rule.aboveC, from.Format("Mon 15:04")))
+		}
+	}
+}
+
+func (a *account) throwOut(why string) {
+	a.out.Out = why
+	a.left = 0
+}
+
+// settle draws the line under what was spent.
+func (a *account) settle() Budget {
 	a.date()
+	a.out.Past = a.out.Out != "" || !a.ended.IsZero() || !a.now.Before(a.out.UseBy)
+	a.out.LeftDays = a.left
+	if a.out.Past && !a.out.Frozen {
+		a.out.LeftDays = 0
+	}
 	a.advise()
 	slices.SortStableFunc(a.out.Reasons, func(x, y Reason) int {
 		switch ax, ay := math.Abs(x.Days), math.Abs(y.Days); {
@@ -211,76 +291,57 @@ func (a *account) settle() Budget {
 	return a.out
 }
 
-// date is the last good day, and the days between which it may lie.
+// date is the moment it ends, and those between which that may lie.
 func (a *account) date() {
+	same := func(at time.Time) { a.out.UseBy, a.out.Earliest, a.out.Latest = at, at, at }
 	switch {
-	case a.out.Frozen:
-		day := a.frozenSince().AddDate(0, 0, a.Frozen[a.school]-1) // the day it is frozen being day 1
-		a.out.LastGood, a.out.Earliest, a.out.Latest = day, day, day
-		a.out.Reasons = append(a.out.Reasons, Reason{fmt.Sprintf("in the freezer its life stands still; its quality holds %d days", a.Frozen[a.school]), 0})
-	case !a.thawed.IsZero():
-		a.thawedDate()
-	default:
-		at := func(fridgeC float64) time.Time {
-			left := a.Days[a.school] - a.out.SpentDays // once it is overspent, so long ago
-			days := inDays(a.fridge+a.outside) + left/a.rateAt(fridgeC)
-			return a.Made.AddDate(0, 0, LastDayOffset(a.capped(days)))
+	case a.out.Out != "":
+		same(a.now.AddDate(0, 0, -1))
+	case !a.ended.IsZero():
+		same(a.ended)
+		if a.out.Frozen {
+			a.because("it was past when it went into the freezer, which brings nothing back", 0)
 		}
-		a.out.LastGood = at(a.r.SetC)
-		a.out.Earliest, a.out.Latest = at(a.r.SetC+fridgeSwingsByC), at(math.Max(0, a.r.SetC-fridgeSwingsByC))
-	}
-	if a.out.Out != "" {
-		a.out.LastGood, a.out.Earliest, a.out.Latest = a.now.AddDate(0, 0, -1), a.now.AddDate(0, 0, -1), a.now.AddDate(0, 0, -1)
+	case a.out.Frozen:
+		y, m, d := FrozenUntil(a.Stays[len(a.Stays)-1].From, a.Frozen[a.school]).Date()
+		same(time.Date(y, m, d+1, 0, 0, 0, 0, a.now.Location()))
+		a.because(fmt.Sprintf("in the freezer its life stands still; its quality holds %d days", a.Frozen[a.school]), 0)
+	default:
+		a.datedInTheFridge()
 	}
 }
 
-func (a *account) thawedDate() {
-	ready := a.thawReady()
-	if a.now.Before(ready) {
-		a.out.Thawing = ready
+func (a *account) datedInTheFridge() {
+	from := a.now
+	if !a.thawed.IsZero() {
+		a.because("thawed: what was left, and two days at most; never frozen again", 0)
+		if ready := a.thawReady(); from.Before(ready) && a.Stays[len(a.Stays)-1].Place.IsCold() {
+			from, a.out.Thawing = ready, ready
+		}
 	}
 	at := func(fridgeC float64) time.Time {
-		most := math.Min(thawedMostDays, a.leftAt/a.rateAt(fridgeC))
-		return ready.Add(time.Duration(most * 24 * float64(time.Hour)))
+		until := from.Add(time.Duration(a.left / rateOf(fridgeC, a.Steady) * float64(24*time.Hour)))
+		if !a.thawed.IsZero() {
+			return until
+		}
+		return earlier(until, a.limit())
 	}
-	a.out.LastGood, a.out.Earliest, a.out.Latest = at(a.r.SetC), at(a.r.SetC+fridgeSwingsByC), at(math.Max(0, a.r.SetC-fridgeSwingsByC))
-	a.out.LeftDays = math.Max(0, math.Min(a.out.LeftDays, math.Min(thawedMostDays, a.leftAt)))
-	a.out.Reasons = append(a.out.Reasons, Reason{"thawed: what was left, and two days at most; never frozen again", 0})
-}
-
-func (a *account) frozenSince() time.Time { return a.Stays[len(a.Stays)-1].From }
-
-func (a *account) rateAt(fridgeC float64) float64 {
-	if a.Steady {
-		return 1
-	}
-	return RelativeRate(fridgeC)
-}
-
-// capped holds a life to the yardstick, and in a warm fridge to the cautious day.
-func (a *account) capped(days float64) float64 {
-	if !a.Steady {
-		days = math.Min(yardstickDays, days)
-	}
-	if a.r.SetC > WarmFridgeC && a.school == Cautious {
-		days = math.Min(1, days)
-	}
-	return days
+	a.out.UseBy = at(a.r.SetC)
+	a.out.Earliest, a.out.Latest = at(a.r.SetC+fridgeSwingsByC), at(math.Max(0, a.r.SetC-fridgeSwingsByC))
 }
 
 // advise says what would lengthen it, the most first.
 func (a *account) advise() {
-	switch {
-	case a.out.Out != "" || a.out.Frozen:
+	if a.out.Past || a.out.Frozen || !a.thawed.IsZero() {
 		return
-	case a.thawed.IsZero() && a.out.LeftDays > 0:
-		a.out.Longer = append(a.out.Longer, fmt.Sprintf("freeze it now: its quality holds %d days", a.Frozen[a.school]))
 	}
-	if !a.Steady && a.r.SetC > 2 && a.thawed.IsZero() {
-		colder := a.Made.AddDate(0, 0, LastDayOffset(a.capped(inDays(a.fridge+a.outside)+a.out.LeftDays/RelativeRate(coldC))))
-		if colder.After(a.out.LastGood) && !colder.Before(a.now) {
-			a.out.Longer = append(a.out.Longer, fmt.Sprintf("a fridge at %d °C: good till %s", coldC, colder.Format("Mon 2 Jan")))
-		}
+	a.out.Longer = append(a.out.Longer, fmt.Sprintf("freeze it now: its quality holds %d days", a.Frozen[a.school]))
+	if a.Steady || a.r.SetC <= 2 {
+		return
+	}
+	colder := earlier(a.now.Add(time.Duration(a.left/RelativeRate(coldC)*float64(24*time.Hour))), lastMidnight(a.Made))
+	if colder.Sub(a.out.UseBy) > 6*time.Hour {
+		a.out.Longer = append(a.out.Longer, fmt.Sprintf("a fridge at %d °C: good till %s", coldC, PartOfDay(colder)))
 	}
 }
 

@@ -3,6 +3,7 @@ package keep
 import (
 	"math"
 	"math/rand/v2"
+	"slices"
 	"testing"
 	"time"
 
@@ -42,10 +43,11 @@ func TestAtASteadyFourItKeepsExactlyItsLife(t *testing.T) {
 	for _, record := range []Record{{SetC: 4}, NewRecord(readings, 4)} {
 		for _, hours := range []float64{0, 1, 20, 47, 60, 100, 300} {
 			b := milk().Budget(record, Cautious, 20, after(hours))
-			assert.Equal(t, day(2), b.LastGood.Format("2 Jan"), "the day made is day 1 of 3")
+			assert.WithinDuration(t, after(72), b.UseBy, time.Minute, "by the clock")
 			assert.InDelta(t, max(0, 3-hours/24), b.LeftDays, .001)
+			assert.Equal(t, hours >= 72, b.Past)
 			assert.Empty(t, b.Out)
-			assert.Equal(t, day(4), milk().Budget(record, Customary, 20, after(hours)).LastGood.Format("2 Jan"))
+			assert.WithinDuration(t, after(120), milk().Budget(record, Customary, 20, after(hours)).UseBy, time.Minute)
 		}
 	}
 }
@@ -76,7 +78,7 @@ func TestWarmerNeverLeavesMore(t *testing.T) {
 		for _, s := range []School{Cautious, Customary} {
 			a, b := milk().Budget(NewRecord(cool, 4), s, 20, now), milk().Budget(NewRecord(warm, 4), s, 20, now)
 			require.LessOrEqual(t, b.LeftDays, a.LeftDays)
-			require.False(t, b.LastGood.After(a.LastGood))
+			require.False(t, b.UseBy.After(a.UseBy))
 			require.False(t, a.Out != "" && b.Out == "", "what is out stays out when it was warmer still")
 		}
 	}
@@ -107,8 +109,9 @@ func TestDiscardRulesOverrideTheArithmetic(t *testing.T) {
 	}{
 		{"a spell to 7 °C of three hours", milk(), spell(7, 3), 20, false, false},
 		{"of five", milk(), spell(7, 5), 20, true, false},
-		{"to 9 °C of five", milk(), spell(9, 5), 20, true, true},
-		{"to 9 °C of three", milk(), spell(9, 3), 20, false, false},
+		{"to 9 °C of five and a half", milk(), spell(9, 5.5), 20, true, true},
+		{"to 9 °C of two and a half, and as long as it takes to cool", milk(), spell(9, 2.5), 20, false, false},
+		{"to 9 °C of three and a half", milk(), spell(9, 3.5), 20, true, false},
 		{"a fridge set at 7 °C has no spells", milk(), Record{SetC: 7}, 20, false, false},
 		{"an hour and a half outside", table(1.5), Record{SetC: 4}, 20, false, false},
 		{"two and a half", table(2.5), Record{SetC: 4}, 20, true, true},
@@ -118,9 +121,9 @@ func TestDiscardRulesOverrideTheArithmetic(t *testing.T) {
 		assert.Equal(t, tt.cautious, out(tt.bottle, tt.record, Cautious, tt.roomC), tt.what)
 		assert.Equal(t, tt.customary, out(tt.bottle, tt.record, Customary, tt.roomC), tt.what)
 	}
-	warm := milk().Budget(Record{SetC: 7}, Cautious, 20, after(1))
-	assert.Equal(t, day(0), warm.LastGood.Format("2 Jan"), "one day at most in a fridge set above 5 °C")
-	assert.Equal(t, day(2), milk().Budget(Record{SetC: 7}, Customary, 20, after(1)).LastGood.Format("2 Jan"), "5 days at 1.47 times the rate")
+	assert.Equal(t, after(36), milk().Budget(Record{SetC: 7}, Cautious, 20, after(1)).UseBy, "half its life at most in a fridge set above 5 °C")
+	assert.Equal(t, after(24), milk().Budget(Record{SetC: 8}, Cautious, 20, after(1)).UseBy, "and a day above 7 °C")
+	assert.WithinDuration(t, after(5*24/RelativeRate(7)), milk().Budget(Record{SetC: 7}, Customary, 20, after(1)).UseBy, time.Minute, "5 days at 1.47 times the rate")
 }
 
 func TestTheFreezerStopsTheClock(t *testing.T) {
@@ -129,7 +132,7 @@ func TestTheFreezerStopsTheClock(t *testing.T) {
 	frozen := milk(Stay{made, InFridge}, Stay{after(24), InFreezer}).Budget(r, Cautious, 20, after(24*20))
 	assert.True(t, frozen.Frozen)
 	assert.InDelta(t, 2, frozen.LeftDays, .001)
-	assert.Equal(t, day(30), frozen.LastGood.Format("2 Jan"))
+	assert.Equal(t, day(31), frozen.UseBy.Format("2 Jan"), "the day it was frozen being day 1 of 30")
 	for left := .25; left < 3; left += .25 {
 		in := after(24 * (3 - left))
 		taken := in.AddDate(0, 0, 10)
@@ -139,7 +142,7 @@ func TestTheFreezerStopsTheClock(t *testing.T) {
 		assert.Equal(t, taken.Add(12*time.Hour), thawed.Thawing, "half a litre thaws in 12 hours")
 		assert.LessOrEqual(t, thawed.LeftDays, left+1e-9, "never more than before")
 		assert.LessOrEqual(t, thawed.LeftDays, 2., "and two days at most")
-		assert.False(t, thawed.LastGood.After(thawed.Thawing.Add(48*time.Hour)))
+		assert.False(t, thawed.UseBy.After(thawed.Thawing.Add(48*time.Hour)))
 	}
 }
 
@@ -167,7 +170,7 @@ func TestWhatCostLifeComesFirst(t *testing.T) {
 	assert.Contains(t, b.Reasons[0].Text, "an hour outside at 25 °C")
 	assert.Contains(t, b.Reasons[1].Text, "colder than 4 °C")
 	assert.Contains(t, b.Longer[0], "freeze it now")
-	assert.False(t, b.Earliest.After(b.LastGood) || b.LastGood.After(b.Latest))
+	assert.False(t, b.Earliest.After(b.UseBy) || b.UseBy.After(b.Latest))
 }
 
 // By hand: Newton's law halves the distance to the bath in equal times.
@@ -272,4 +275,115 @@ func TestASummedRecordSaysWhatWalkingItSays(t *testing.T) {
 			}
 		}
 	}
+}
+
+// Whatever is done with a bottle, what is left of it only falls, and what is
+// past or out stays so.
+func TestWhatIsLeftOnlyFalls(t *testing.T) {
+	t.Parallel()
+	dice := rand.New(rand.NewPCG(5, 6))
+	places := []Place{InFridge, InDoor, InFreezer, Outside}
+	for range 400 {
+		r := Record{SetC: float64(dice.IntN(10))}
+		if dice.IntN(2) == 0 {
+			r = NewRecord(wandering(dice, 24*9), r.SetC)
+		}
+		roomC := 10 + 25*dice.Float64()
+		b := milk()
+		b.VolumeML, b.Steady = 50+2000*dice.Float64(), dice.IntN(4) == 0
+		if b.Steady {
+			b.Days = map[School]float64{Cautious: 14, Customary: 30}
+		}
+		froze := false
+		at := made
+		var before [2]Budget
+		for step := range 30 {
+			at = at.Add(time.Duration(dice.IntN(int(9 * time.Hour))))
+			for n, s := range []School{Cautious, Customary} {
+				now := b.Budget(r, s, roomC, at)
+				if step > 0 {
+					require.LessOrEqual(t, now.LeftDays, before[n].LeftDays+1e-9, "%v of %v in %v at %v", s, b.Stays, roomC, at)
+					require.False(t, before[n].Past && !now.Past && !now.Frozen, "what is past came back: %v", b.Stays)
+					require.False(t, before[n].Out != "" && now.Out == "", "what is out came back: %v", b.Stays)
+				}
+				before[n] = now
+			}
+			if place := places[dice.IntN(4)]; dice.IntN(2) == 0 && !(place == InFreezer && froze) {
+				b.Stays = append(slices.Clone(b.Stays), Stay{at, place})
+				froze = froze || place == InFreezer
+			}
+		}
+	}
+}
+
+// wandering is a fridge whose temperature drifts, with a door left open now and
+// then.
+func wandering(dice *rand.Rand, hours int) []Reading {
+	var out []Reading
+	tempC := 4.
+	for n := range hours * 6 {
+		tempC = math.Max(0, math.Min(7, tempC+dice.NormFloat64()/3))
+		open := 0.
+		if dice.IntN(200) == 0 {
+			open = 8
+		}
+		out = append(out, Reading{made.Add(time.Duration(n) * 10 * time.Minute), tempC + open})
+	}
+	return out
+}
+
+// Freezing brings nothing back that is past or out.
+func TestTheFreezerBringsNothingBack(t *testing.T) {
+	t.Parallel()
+	r := Record{SetC: 4}
+	past := milk(Stay{made, InFridge}, Stay{after(80), InFreezer})
+	for _, now := range []float64{81, 24 * 20} {
+		b := past.Budget(r, Cautious, 20, after(now))
+		assert.True(t, b.Past)
+		assert.WithinDuration(t, after(72), b.UseBy, time.Minute)
+	}
+	out := milk(Stay{made, InFridge}, Stay{after(2), Outside}, Stay{after(5), InFreezer}, Stay{after(30), InFridge})
+	assert.NotEmpty(t, out.Budget(r, Customary, 20, after(31)).Out)
+	thawed := milk(Stay{made, InFridge}, Stay{after(70), InFreezer}, Stay{after(200), InFridge})
+	b := thawed.Budget(r, Cautious, 20, after(212))
+	assert.InDelta(t, 2./24, b.LeftDays, .001, "two hours were left, and are")
+	assert.True(t, thawed.Budget(r, Cautious, 20, after(215)).Past)
+	again := milk(Stay{made, InFridge}, Stay{after(5), InFreezer}, Stay{after(50), InFridge}, Stay{after(70), Outside}, Stay{after(71.5), InFridge}, Stay{after(80), Outside})
+	assert.NotEmpty(t, again.Budget(r, Customary, 20, after(81)).Out, "time outside counts after thawing too")
+}
+
+// A spell is the drink's own: it lags the air, goes on across a move, and short
+// ones add up.
+func TestSpellsAreTheDrinksOwn(t *testing.T) {
+	t.Parallel()
+	warm := func(at, hours, tempC float64) []Reading {
+		return []Reading{{after(at), tempC}, {after(at + hours), 4}}
+	}
+	door := NewRecord(append([]Reading{{after(0), 4}}, warm(10, .25, 12)...), 4)
+	assert.Less(t, milk().Budget(door, Cautious, 20, after(14)).Spells[0].MostC, 8., "a quarter of an hour of 12 °C warms half a litre little")
+	spell := NewRecord(everyTenMinutes(func(h float64) float64 {
+		if h >= 10 && h < 15.5 {
+			return 9
+		}
+		return 4
+	}, 30), 4)
+	moved := milk(Stay{made, InFridge}, Stay{after(12), InDoor})
+	assert.NotEmpty(t, milk().Budget(spell, Customary, 20, after(20)).Out)
+	assert.NotEmpty(t, moved.Budget(spell, Customary, 20, after(20)).Out, "a move does not end it")
+	often := NewRecord(everyTenMinutes(func(h float64) float64 {
+		if math.Mod(h, 8) >= 6 {
+			return 7
+		}
+		return 3
+	}, 40), 4)
+	assert.Empty(t, milk().Budget(often, Cautious, 20, after(16)).Out)
+	assert.NotEmpty(t, milk().Budget(often, Cautious, 20, after(40)).Out, "two hours three times are over four")
+}
+
+func everyTenMinutes(tempC func(hour float64) float64, hours int) []Reading {
+	var out []Reading
+	for n := range hours * 6 {
+		out = append(out, Reading{after(float64(n) / 6), tempC(float64(n) / 6)})
+	}
+	return out
 }

@@ -5,10 +5,70 @@ import (
 	"time"
 )
 
-// UseBy is the last good day of a drink made on the given day that keeps the
-// given days, the day made being day 1.
-func UseBy(madeOn time.Time, days float64) time.Time {
-	return madeOn.AddDate(0, 0, LastDayOffset(days))
+// Moment is when a life that begins at start ends: by the clock, but that the
+// seven days of the yardstick count the first as one (FDA Food Code 3-501.17).
+func (l Life) Moment(start time.Time, s School) time.Time {
+	until := start.Add(time.Duration(l.Days(s) * float64(24*time.Hour)))
+	if l.Steady {
+		return until
+	}
+	return earlier(until, lastMidnight(start))
+}
+
+// lastMidnight is the end of the seventh day, the day of start being the first.
+func lastMidnight(start time.Time) time.Time {
+	y, m, d := start.Date()
+	return time.Date(y, m, d+yardstickDays, 0, 0, 0, 0, start.Location())
+}
+
+// LastWholeDay is the last day that is good to its end, for what is dated by
+// days alone; the day of the moment where that is the same as start's.
+func LastWholeDay(start, useBy time.Time) time.Time {
+	day := useBy.Add(-time.Nanosecond)
+	if y, m, d := useBy.Date(); !time.Date(y, m, d, 0, 0, 0, 0, useBy.Location()).Equal(useBy) {
+		day = useBy.AddDate(0, 0, -1)
+	}
+	if date(day).Before(date(start)) {
+		return start
+	}
+	return day
+}
+
+// PartOfDay is a moment as people say it: "Mon 30 Nov, morning".
+func PartOfDay(t time.Time) string {
+	part := "night"
+	switch h := t.Hour(); {
+	case h < 5:
+		t = t.AddDate(0, 0, -1)
+	case h < 12:
+		part = "morning"
+	case h < 17:
+		part = "afternoon"
+	case h < 22:
+		part = "evening"
+	}
+	return t.Format("Mon 2 Jan") + ", " + part
+}
+
+// FrozenUntil is the last day of a frozen drink's quality, the day it is frozen
+// being the first.
+func FrozenUntil(frozenOn time.Time, days int) time.Time { return frozenOn.AddDate(0, 0, days-1) }
+
+func earlier(a, b time.Time) time.Time {
+	if a.Before(b) {
+		return a
+	}
+	return b
+}
+
+// At tells how something good until a moment stands now, and how many days are
+// left: 0 on the day it ends, negative once it is past.
+func At(now, useBy time.Time) (Standing, int) {
+	standing, left := On(now, useBy.Add(-time.Nanosecond))
+	if !now.Before(useBy) {
+		return Past, min(left, -1)
+	}
+	return standing, left
 }
 
 // Standing is how a bottle stands on a given day.
@@ -45,15 +105,14 @@ func date(t time.Time) time.Time {
 	return time.Date(y, m, d, 0, 0, 0, 0, time.UTC)
 }
 
-// LifeShare is how much of a bottle's days, today included, is left: 1 on the
-// day it is made, 0 once it is past.
-func LifeShare(madeOn, useBy, today time.Time) float64 {
-	_, all := On(madeOn, useBy)
-	_, left := On(today, useBy)
-	if all < 0 || left < 0 {
+// LifeShare is how much of the time from start to useBy is left: 1 at first, 0
+// once it is past.
+func LifeShare(start, useBy, now time.Time) float64 {
+	all, left := useBy.Sub(start), useBy.Sub(now)
+	if all <= 0 || left <= 0 {
 		return 0
 	}
-	return min(1, float64(left+1)/float64(all+1))
+	return min(1, left.Seconds()/all.Seconds())
 }
 
 // weeksFrom is from how many days on a time left is told in weeks.

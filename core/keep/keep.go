@@ -37,13 +37,38 @@ const (
 	// Source: FDA Food Code 3-501.16 (5 °C).
 	WarmFridgeC = 5
 
-	sweetenedOverG  = 1.0 // g of added sugars per 100 mL
-	sweetenedShare  = 0.5 // of the life, cautious school
-	boiledDays      = 1   // customary school
-	concentrateSugG = 40. // g of sugars per 100 mL: taken as cooked and hot-filled
+	// Added sugars in g per 100 mL from which and up to which the cautious
+	// school shortens a life, and the days it falls to (common practice).
+	sweetenedFromG = 1.
+	sweetenedToG   = 5.
+	sweetenedDays  = 2.
 
-	steadyWaterActivity = 0.85
-	shortWaterActivity  = 0.90
+	boiledDays = 1 // customary school
+
+	// A fridge set above WarmFridgeC leaves the cautious school half the life,
+	// one above hotFridgeC a day (earlier Food Codes gave 4 of 7 days at 7 °C;
+	// from memory).
+	hotFridgeC    = 7
+	warmShare     = 0.5
+	leastDays     = 1. // a use-by is never under 24 h from when life begins
+	steadyFromDay = 7  // beyond the yardstick a life is a concentrate's
+)
+
+// A concentrate has too little free water to spoil soon. Its life by water
+// activity after FDA Food Code 1-201.10, tables A and B (from memory), falls in
+// a straight line between these points to that of any drink.
+const (
+	steadyActivity   = 0.88
+	filledActivity   = 0.92 // filled hot
+	filledAsAny      = 0.95
+	unfilledAsAny    = 0.90
+	filledCautious   = 30.
+	filledCustomary  = 60.
+	sterileCustomary = 90.
+	middleCautious   = 14.
+	middleCustomary  = 28.
+	openCautious     = 14.
+	openCustomary    = 30.
 )
 
 // Part is a line's own fridge life.
@@ -56,13 +81,14 @@ type Part struct {
 // Drink is what is asked about.
 type Drink struct {
 	Parts         []Part
-	AddedSugarsG  float64 // per 100 mL
-	SugarsG       float64 // per 100 mL, all of them
+	AddedSugarsG  float64 // per 100 mL: syrups, sugars, honey, condensed milk; whole dates and fruit not
 	WaterActivity float64
 	FridgeC       float64
 	TigerNut      bool // a shorter freezer life
 	Boiled        bool // boiled, cooled fast, in a sterilised bottle
+	HotFilled     bool // heated to 85 °C and bottled as hot
 	Unsettled     bool // some line is not counted, and might keep less
+	RawSoy        bool // soy that was never boiled: nobody drinks it, so it has no life
 }
 
 // Life is how long the drink keeps. Days are before rounding down; zero means
@@ -70,7 +96,7 @@ type Drink struct {
 type Life struct {
 	CautiousDays, CustomaryDays float64
 	AtFour                      [2]float64 // cautious and customary, before the fridge's temperature counts
-	Steady                      bool       // a concentrate, that the rate of spoilage does not count for
+	Steady                      bool       // a concentrate, that seven days are no limit for
 	freezer                     [2]int     // cautious, customary
 	Reasons                     []string
 }
@@ -86,14 +112,10 @@ func (l Life) Days(s School) float64 {
 	return l.CautiousDays
 }
 
-// WholeDays is a life rounded down to days, at least the day it is made.
+// WholeDays is a life rounded down to days, at least one.
 func WholeDays(days float64) int {
 	return max(1, int(math.Floor(days+1e-9)))
 }
-
-// LastDayOffset is how many days after the day it is made a drink is last
-// good: the day made counts as day 1 (FDA Food Code 3-501.17).
-func LastDayOffset(days float64) int { return WholeDays(days) - 1 }
 
 // RelativeRate is how fast life is spent at tempC, 4 °C being 1: the
 // square-root model of spoilage (Olley & Ratkowsky 1973), held at its value
@@ -104,14 +126,16 @@ func RelativeRate(tempC float64) float64 {
 }
 
 // Of reckons how long a drink keeps. Order: least of the bases, shortened if
-// sweetened, at least a day, capped by lines that keep less, seven days.
+// sweetened, a day more where boiled, at least a day, what its water activity
+// makes of that, capped by lines that keep less, the fridge, seven days.
 func Of(d Drink) Life {
 	life := Life{freezer: freezerDays(d.TigerNut), Reasons: make([]string, 0, 4)}
+	if d.RawSoy {
+		life.because("soy that was not boiled is not drunk, so it has no date")
+		return life
+	}
 	if d.Unsettled {
 		life.because("a line that is not settled is not counted and may keep less")
-	}
-	if !d.Unsettled && d.SugarsG > concentrateSugG && d.WaterActivity > 0 && d.WaterActivity <= shortWaterActivity {
-		return concentrate(d, life)
 	}
 	least, ok := shortest(d.Parts, true)
 	if !ok {
@@ -121,67 +145,136 @@ func Of(d Drink) Life {
 		life.because("nothing in it has a known fridge life")
 		return life
 	}
-	cautious, customary := least.Life.CautiousDays, least.Life.CustomaryDays
-	life.because("%s: %s days, %s by custom", least.Name, days(cautious), days(customary))
-	if d.AddedSugarsG > sweetenedOverG {
-		cautious *= sweetenedShare
-		life.because("added sugar halves it in the cautious school; custom leaves it")
-	}
+	life.CautiousDays, life.CustomaryDays = least.Life.CautiousDays, least.Life.CustomaryDays
+	life.because("%s: %s days, %s by custom", least.Name, days(life.CautiousDays), days(life.CustomaryDays))
+	life.sweetened(d.AddedSugarsG)
 	if d.Boiled {
-		customary += boiledDays
+		life.CustomaryDays += boiledDays
 		life.because("boiled and cooled fast in a sterilised bottle: a day more by custom, none by caution")
 	}
-	cautious, customary = math.Max(1, cautious), math.Max(1, customary)
-	if cap, found := shortest(d.Parts, false); found {
-		if cap.Life.CautiousDays < cautious || cap.Life.CustomaryDays < customary {
-			life.because("%s cuts it: %s days, %s by custom", cap.Name, days(cap.Life.CautiousDays), days(cap.Life.CustomaryDays))
-		}
-		cautious = math.Min(cautious, cap.Life.CautiousDays)
-		customary = math.Min(customary, cap.Life.CustomaryDays)
+	life.CautiousDays, life.CustomaryDays = math.Max(leastDays, life.CautiousDays), math.Max(leastDays, life.CustomaryDays)
+	if !d.Unsettled {
+		life.concentrate(d)
 	}
-	life.CautiousDays, life.CustomaryDays = cautious, customary
-	life.AtFour = [2]float64{cautious, customary}
+	life.cap(d.Parts)
+	life.AtFour = [2]float64{life.CautiousDays, life.CustomaryDays}
+	life.Steady = life.CautiousDays > steadyFromDay
 	return life.at(d.FridgeC)
+}
+
+// sweetened shortens the cautious life as added sugars rise: smoothly, so that
+// a spoon more never costs a day at once.
+func (l *Life) sweetened(addedG float64) {
+	share := (addedG - sweetenedFromG) / (sweetenedToG - sweetenedFromG)
+	less := math.Max(0, l.CautiousDays-sweetenedDays) * math.Max(0, math.Min(1, share))
+	if less == 0 {
+		return
+	}
+	l.CautiousDays -= less
+	l.because("added sugar makes it %s in the cautious school; custom leaves it", days(l.CautiousDays))
+}
+
+// cap holds a life to the lines that keep less.
+func (l *Life) cap(parts []Part) {
+	cap, found := shortest(parts, false)
+	if !found {
+		return
+	}
+	if cap.Life.CautiousDays < l.CautiousDays || cap.Life.CustomaryDays < l.CustomaryDays {
+		l.because("%s cuts it: %s days, %s by custom", cap.Name, days(cap.Life.CautiousDays), days(cap.Life.CustomaryDays))
+	}
+	l.CautiousDays = math.Min(l.CautiousDays, cap.Life.CautiousDays)
+	l.CustomaryDays = math.Min(l.CustomaryDays, cap.Life.CustomaryDays)
+}
+
+// point is a life at a water activity.
+type point struct{ activity, cautious, customary float64 }
+
+// concentrate lengthens the life of what has little free water.
+func (l *Life) concentrate(d Drink) {
+	if d.WaterActivity <= 0 {
+		return
+	}
+	asAny := func(activity float64) point { return point{activity, l.CautiousDays, l.CustomaryDays} }
+	points := []point{{steadyActivity, openCautious, openCustomary}, asAny(unfilledAsAny)}
+	if d.HotFilled {
+		longest := filledCustomary
+		if d.Boiled {
+			longest = sterileCustomary
+		}
+		points = []point{{steadyActivity, filledCautious, longest}, {filledActivity, middleCautious, middleCustomary}, asAny(filledAsAny)}
+	}
+	cautious, customary := along(points, d.WaterActivity)
+	if cautious <= l.CautiousDays && customary <= l.CustomaryDays {
+		return
+	}
+	l.CautiousDays, l.CustomaryDays = math.Max(l.CautiousDays, cautious), math.Max(l.CustomaryDays, customary)
+	how := "not filled hot"
+	if d.HotFilled {
+		how = "filled hot"
+	}
+	l.because("a concentrate, %s, water activity %.2f: %s days, %s by custom", how, d.WaterActivity, days(l.CautiousDays), days(l.CustomaryDays))
+}
+
+// along is the life at a water activity, in a straight line between points.
+func along(points []point, activity float64) (cautious, customary float64) {
+	last := points[len(points)-1]
+	if activity <= points[0].activity {
+		return points[0].cautious, points[0].customary
+	}
+	for n, p := range points[1:] {
+		if activity < p.activity {
+			before := points[n]
+			share := (activity - before.activity) / (p.activity - before.activity)
+			return before.cautious + share*(p.cautious-before.cautious), before.customary + share*(p.customary-before.customary)
+		}
+	}
+	return last.cautious, last.customary
 }
 
 // at spends the life at the fridge's temperature.
 func (l Life) at(fridgeC float64) Life {
-	rate := RelativeRate(fridgeC)
-	l.CautiousDays = math.Min(yardstickDays, l.CautiousDays/rate)
-	l.CustomaryDays = math.Min(yardstickDays, l.CustomaryDays/rate)
+	rate := rateOf(fridgeC, l.Steady)
 	if rate != 1 {
 		l.because("a fridge at %s °C spends it at %.2f times the rate of 4 °C", days(fridgeC), rate)
 	}
+	most := math.Inf(1)
+	if !l.Steady {
+		most = yardstickDays
+	}
+	l.CautiousDays = math.Min(math.Min(most, warmFridgeDays(l.CautiousDays, fridgeC)), l.CautiousDays/rate)
+	l.CustomaryDays = math.Min(most, l.CustomaryDays/rate)
+	l.CautiousDays, l.CustomaryDays = math.Max(leastDays, l.CautiousDays), math.Max(leastDays, l.CustomaryDays)
 	if l.CautiousDays == yardstickDays || l.CustomaryDays == yardstickDays {
 		l.because("no home-made drink is kept over 7 days")
 	}
-	if fridgeC > WarmFridgeC {
-		l.CautiousDays = math.Min(1, l.CautiousDays)
-		l.because("a fridge set above 5 °C: one day at most in the cautious school")
+	switch {
+	case fridgeC > hotFridgeC:
+		l.because("a fridge set above 7 °C: one day at most in the cautious school")
+	case fridgeC > WarmFridgeC:
+		l.because("a fridge set above 5 °C: half the life at most in the cautious school")
 	}
 	return l
 }
 
-// concentrate is the life of a syrup with too little free water to spoil soon.
-func concentrate(d Drink, l Life) Life {
-	l.because("a concentrate, taken as cooked and filled hot")
+// warmFridgeDays is the most that the cautious school gives in a fridge set so
+// warm.
+func warmFridgeDays(days, fridgeC float64) float64 {
 	switch {
-	case d.WaterActivity <= steadyWaterActivity && d.Boiled:
-		l.CautiousDays, l.CustomaryDays = 30, 90
-		l.because("in a sterilised bottle: 90 days by custom")
-	case d.WaterActivity <= steadyWaterActivity:
-		l.CautiousDays, l.CustomaryDays = 30, 60
-	default:
-		l.CautiousDays, l.CustomaryDays = 7, 14
+	case fridgeC > hotFridgeC:
+		return leastDays
+	case fridgeC > WarmFridgeC:
+		return math.Max(leastDays, warmShare*days)
 	}
-	l.AtFour, l.Steady = [2]float64{l.CautiousDays, l.CustomaryDays}, true
-	l.because("water activity %.2f: %s days, %s by custom", d.WaterActivity, days(l.CautiousDays), days(l.CustomaryDays))
-	if d.FridgeC > WarmFridgeC {
-		rate := RelativeRate(d.FridgeC)
-		l.CautiousDays, l.CustomaryDays = 1, l.CustomaryDays/rate
-		l.because("a fridge set above 5 °C: one day at most in the cautious school")
+	return math.Inf(1)
+}
+
+// rateOf is the relative rate; a concentrate gains nothing in the cold.
+func rateOf(tempC float64, steady bool) float64 {
+	if steady {
+		return math.Max(1, RelativeRate(tempC))
 	}
-	return l
+	return RelativeRate(tempC)
 }
 
 func (l *Life) because(format string, args ...any) {

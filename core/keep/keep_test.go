@@ -27,20 +27,31 @@ func TestLife(t *testing.T) {
 		{"cashew at its longest", Drink{Parts: []Part{part("cashew")}, FridgeC: 4}, 4, 7},
 		{"cashew in a colder fridge stops at seven days", Drink{Parts: []Part{part("cashew")}, FridgeC: 0}, 7, 7},
 		{"mixed bases take the shortest", Drink{Parts: []Part{part("cashew"), part("tiger-nut")}, FridgeC: 4}, 2, 3},
-		{"sweetened", Drink{Parts: []Part{part("almond")}, AddedSugarsG: 1.1, FridgeC: 4}, 1.5, 5},
-		{"sweetened, never under a day", Drink{Parts: []Part{part("tiger-nut")}, AddedSugarsG: 9, FridgeC: 4}, 1, 3},
+		{"just not sweetened", Drink{Parts: []Part{part("almond")}, AddedSugarsG: 1, FridgeC: 4}, 3, 5},
+		{"a little over", Drink{Parts: []Part{part("almond")}, AddedSugarsG: 1.1, FridgeC: 4}, 2.975, 5},
+		{"half way", Drink{Parts: []Part{part("almond")}, AddedSugarsG: 3, FridgeC: 4}, 2.5, 5},
+		{"sweet", Drink{Parts: []Part{part("cashew")}, AddedSugarsG: 14, FridgeC: 4}, 2, 7},
+		{"sweetened, never under what it was", Drink{Parts: []Part{part("tiger-nut")}, AddedSugarsG: 9, FridgeC: 4}, 2, 3},
 		{"boiled", Drink{Parts: []Part{part("almond")}, Boiled: true, FridgeC: 4}, 3, 6},
 		{"boiled, and still capped by its juice", Drink{Parts: []Part{part("almond"), part("orange-juice")}, Boiled: true, FridgeC: 4}, 1, 2},
-		{"just not sweetened", Drink{Parts: []Part{part("almond")}, AddedSugarsG: 1, FridgeC: 4}, 3, 5},
 		{"fresh juice cuts it", Drink{Parts: []Part{part("almond"), part("orange-juice")}, FridgeC: 4}, 1, 2},
 		{"a longer line does not lengthen it", Drink{Parts: []Part{part("tiger-nut"), part("dairy-milk")}, FridgeC: 4}, 2, 3},
 		{"no base: the liquid's own", Drink{Parts: []Part{part("carton-oat")}, FridgeC: 4}, 3, 4},
-		{"a warm fridge", Drink{Parts: []Part{part("almond")}, FridgeC: 7}, 1, 5 / 1.4745},
-		{"a steady concentrate", Drink{Parts: []Part{part("pistachio")}, SugarsG: 80, WaterActivity: .84, FridgeC: 4}, 30, 60},
-		{"a steady concentrate in a sterilised bottle", Drink{Parts: []Part{part("pistachio")}, SugarsG: 80, WaterActivity: .84, FridgeC: 4, Boiled: true}, 30, 90},
-		{"a thinner concentrate", Drink{Parts: []Part{part("pistachio")}, SugarsG: 70, WaterActivity: .88, FridgeC: 4}, 7, 14},
-		{"no concentrate at all", Drink{Parts: []Part{part("pistachio")}, SugarsG: 41, AddedSugarsG: 41, WaterActivity: .95, FridgeC: 4}, 1.5, 4},
-		{"a concentrate with a line unsettled is any drink", Drink{Parts: []Part{part("pistachio")}, SugarsG: 80, AddedSugarsG: 80, WaterActivity: .84, FridgeC: 4, Unsettled: true}, 1.5, 4},
+		{"a warm fridge", Drink{Parts: []Part{part("almond")}, FridgeC: 7}, 1.5, 5 / 1.4745},
+		{"a warmer one", Drink{Parts: []Part{part("almond")}, FridgeC: 7.5}, 1, 5 / 1.5625},
+		{"never under a day", Drink{Parts: []Part{part("orange-juice")}, FridgeC: 10}, 1, 1},
+		{"a concentrate filled hot", Drink{Parts: []Part{part("pistachio")}, WaterActivity: .87, FridgeC: 4, HotFilled: true}, 30, 60},
+		{"and in a sterilised bottle", Drink{Parts: []Part{part("pistachio")}, WaterActivity: .84, FridgeC: 4, HotFilled: true, Boiled: true}, 30, 90},
+		{"between", Drink{Parts: []Part{part("pistachio")}, WaterActivity: .90, FridgeC: 4, HotFilled: true}, 22, 44},
+		{"thinner", Drink{Parts: []Part{part("pistachio")}, WaterActivity: .92, FridgeC: 4, HotFilled: true}, 14, 28},
+		{"as any drink", Drink{Parts: []Part{part("pistachio")}, WaterActivity: .95, FridgeC: 4, HotFilled: true}, 3, 4},
+		{"not filled hot", Drink{Parts: []Part{part("pistachio")}, WaterActivity: .86, FridgeC: 4}, 14, 30},
+		{"not filled hot, between", Drink{Parts: []Part{part("pistachio")}, WaterActivity: .89, FridgeC: 4}, 8.5, 17},
+		{"not filled hot, as any drink", Drink{Parts: []Part{part("pistachio")}, WaterActivity: .90, FridgeC: 4}, 3, 4},
+		{"a concentrate with juice", Drink{Parts: []Part{part("pistachio"), part("orange-juice")}, WaterActivity: .86, FridgeC: 4, HotFilled: true}, 1, 2},
+		{"a concentrate in a warm fridge", Drink{Parts: []Part{part("pistachio")}, WaterActivity: .86, FridgeC: 7, HotFilled: true}, 15, 60 / 1.4745},
+		{"a concentrate with a line unsettled is any drink", Drink{Parts: []Part{part("pistachio")}, AddedSugarsG: 80, WaterActivity: .84, FridgeC: 4, Unsettled: true}, 2, 4},
+		{"raw soy", Drink{Parts: []Part{part("soybean")}, FridgeC: 4, RawSoy: true}, 0, 0},
 		{"nothing known", Drink{Parts: []Part{part("water")}, FridgeC: 4}, 0, 0},
 	}
 	for _, tt := range tests {
@@ -85,8 +96,18 @@ func TestDates(t *testing.T) {
 	day := func(month time.Month, d, hour int) time.Time {
 		return time.Date(2026, month, d, hour, 30, 0, 0, london)
 	}
-	assert.Equal(t, 26, UseBy(day(11, 24, 9), 3).Day(), "the day made is day 1 of 3")
-	assert.Equal(t, 24, UseBy(day(11, 24, 9), 1.9).Day(), "rounded down to the day")
+	life := func(days float64) Life { return Life{CautiousDays: days} }
+	assert.Equal(t, day(11, 27, 9), life(3).Moment(day(11, 24, 9), Cautious))
+	assert.Equal(t, "Fri 27 Nov, morning", PartOfDay(day(11, 27, 9)))
+	assert.Equal(t, "Thu 26 Nov, night", PartOfDay(day(11, 27, 2)))
+	assert.Equal(t, 26, LastWholeDay(day(11, 24, 9), day(11, 27, 9)).Day(), "the last day that is good to its end")
+	assert.Equal(t, 24, LastWholeDay(day(11, 24, 9), day(11, 25, 9)).Day())
+	assert.Equal(t, 30, LastWholeDay(day(11, 24, 9), life(7).Moment(day(11, 24, 9), Cautious)).Day(), "of seven days the first is one")
+	standing, left := At(day(11, 27, 8), day(11, 27, 9))
+	assert.Equal(t, LastDay, standing)
+	assert.Zero(t, left)
+	standing, _ = At(day(11, 27, 9), day(11, 27, 9))
+	assert.Equal(t, Past, standing)
 	tests := []struct {
 		today, useBy time.Time
 		standing     Standing
@@ -108,7 +129,17 @@ func TestDates(t *testing.T) {
 		assert.Equal(t, tt.left, left, tt.words)
 		assert.Equal(t, tt.words, InWords(left))
 	}
-	assert.InDelta(t, 1, LifeShare(day(11, 24, 9), day(11, 26, 0), day(11, 24, 20)), 1e-12)
-	assert.InDelta(t, 1./3, LifeShare(day(11, 24, 9), day(11, 26, 0), day(11, 26, 20)), 1e-12)
+	assert.InDelta(t, 1, LifeShare(day(11, 24, 9), day(11, 27, 9), day(11, 24, 9)), 1e-12)
+	assert.InDelta(t, .5, LifeShare(day(11, 24, 9), day(11, 26, 9), day(11, 25, 9)), 1e-12)
 	assert.Zero(t, LifeShare(day(11, 24, 9), day(11, 26, 0), day(11, 27, 0)))
+}
+
+// Only dissolved sugar binds water. Source of the saturation: ICUMSA, from
+// memory; of the activity there, Norrish.
+func TestASaturatedSyrupIsAsItsWaterPhase(t *testing.T) {
+	t.Parallel()
+	thick := ingredient.Content{ingredient.Sucrose: 80, ingredient.Water: 20}
+	assert.InDelta(t, .87, WaterActivity(Dissolved(thick, 0)), .005)
+	thin := ingredient.Content{ingredient.Sucrose: 50, ingredient.Water: 50}
+	assert.Equal(t, thin, Dissolved(thin, 4))
 }

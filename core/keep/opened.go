@@ -63,7 +63,7 @@ func (o Opened) Days(s School) float64 {
 // UseBy is the last good day of a pack opened on a day, the day it is opened
 // being day 1, and never later than the date printed on it (zero for none).
 func (o Opened) UseBy(openedOn, printed time.Time, s School) time.Time {
-	last := UseBy(openedOn, o.Days(s))
+	last := openedOn.AddDate(0, 0, WholeDays(o.Days(s))-1)
 	if !printed.IsZero() && printed.Before(last) {
 		return printed
 	}

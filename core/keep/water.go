@@ -32,6 +32,26 @@ func WaterActivity(c ingredient.Content) float64 {
 	return water / all * math.Exp(-pull*pull)
 }
 
+// Saturation of sucrose in water, % by mass, at 0 and at 20 °C. Source: ICUMSA,
+// from memory; a straight line between them.
+const (
+	saturated0Pct  = 64.2
+	saturated20Pct = 66.7
+)
+
+// SaturatedPct is how much sucrose water holds at tempC, % by mass.
+func SaturatedPct(tempC float64) float64 {
+	return saturated0Pct + (saturated20Pct-saturated0Pct)*math.Max(0, tempC)/20
+}
+
+// Dissolved is a content without the sucrose that its water cannot hold at
+// tempC: what lies as crystals binds no water.
+func Dissolved(c ingredient.Content, tempC float64) ingredient.Content {
+	share := SaturatedPct(tempC) / 100
+	c[ingredient.Sucrose] = math.Min(c[ingredient.Sucrose], c[ingredient.Water]*share/(1-share))
+	return c
+}
+
 // Brix is the sugar in the water phase of a drink, in % by mass of sugar and
 // water together.
 func Brix(c ingredient.Content) float64 {

@@ -25,6 +25,11 @@ func Calibrated(name string, waterG float64) (Own, error) {
 			return Own{}, fault.New("name", name, "cannot name a measure", "use one word of letters, such as mug")
 		}
 	}
+	for _, form := range []string{name, name + "s", strings.TrimSuffix(name, "s")} {
+		if u, isUnit := UnitOf(form); isUnit && !calibratable[u] {
+			return Own{}, fault.New("name", name, "is a measure that every recipe knows", "use another word, such as mug, or bigcup")
+		}
+	}
 	if name == "" || len(name) > 30 {
 		return Own{}, fault.New("name", name, "cannot name a measure", "use one word of letters, such as mug")
 	}
@@ -33,6 +38,10 @@ func Calibrated(name string, waterG float64) (Own, error) {
 	}
 	return Own{name, waterG / waterGPerML}, nil
 }
+
+// calibratable are the units that hold what the cook's own holds: a cap, a
+// shake and a drizzle are nobody else's.
+var calibratable = map[Unit]bool{Capful: true, Shake: true, Drizzle: true}
 
 // Reader reads amounts with the measures of a kitchen's own. The zero Reader
 // knows only the common ones.

@@ -28,6 +28,7 @@ type Formula struct {
 	Spices    string  `json:"spices" enum:"linear,eased" doc:"how strong spices grow with a batch"`
 	ServingML float64 `json:"servingML" minimum:"0" maximum:"5000" doc:"0 for the usual serving of its style"`
 	Heat      string  `json:"heat" enum:",warm,boil" doc:"after straining; boiled: cooled fast, and kept in a sterilised bottle"`
+	HotFill   bool    `json:"hotFill,omitempty" doc:"bottled at 85 °C or hotter, full, closed and turned over; only where it was heated"`
 	CookMin   float64 `json:"cookMin" minimum:"0" maximum:"600" doc:"minutes at that heat in an open pan"`
 	PanCM     float64 `json:"panCM" minimum:"0" maximum:"80" doc:"the pan's diameter; 0 for a common one"`
 	Coarse    bool    `json:"coarse" doc:"ground coarse and left to stand cold"`
@@ -100,7 +101,7 @@ func (f Formula) Drink(name string, ways Ways) (formula.Drink, []error, error) {
 	d.Method.BlendS, d.Method.WaterC, d.Method.Coarse = f.BlendS, f.WaterC, f.Coarse
 	d.Size = formula.Size{By: formula.SizeBy(f.SizeBy), Value: f.SizeValue, EachML: f.SizeEach, PerDay: f.PerDay}
 	d.Cooking = extract.Cooking{Heat: extract.Heat(f.Heat), Minutes: f.CookMin, PanCM: f.PanCM}
-	d.BrewUsed = f.BrewPct / 100
+	d.BrewUsed, d.HotFill = f.BrewPct/100, f.HotFill
 	d.RawLimitC, d.WarmsC, d.Portions = f.RawC, f.WarmsC, f.portions(ways)
 	d.ServingML, d.Spices = f.ServingML, formula.SpiceSchool(f.Spices)
 	d.FridgeC, d.JugML = ways.FridgeC, ways.JugML

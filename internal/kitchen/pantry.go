@@ -47,7 +47,8 @@ type Drinker struct {
 	Name        string   `json:"name" minLength:"1" maxLength:"60"`
 	Age         string   `json:"age" enum:"under 1,1 to 3,4 to 6,7 to 10,11 to 14,15 to 17,adult"`
 	WeightKG    float64  `json:"weightKG" minimum:"0" maximum:"300" doc:"0 where it is not known"`
-	Allergens   []string `json:"allergens" maxItems:"20"`
+	Allergens   []string `json:"allergens" maxItems:"30" doc:"codes of allergens, or words for them"`
+	Cleared     []string `json:"cleared,omitempty" maxItems:"10" doc:"codes of their kin that an allergist cleared: walnut and pecan, cashew and pistachio"`
 	Vegan       bool     `json:"vegan"`
 	DairyFree   bool     `json:"dairyFree"`
 	Dislikes    []string `json:"dislikes" maxItems:"20"`
@@ -57,7 +58,7 @@ type Drinker struct {
 // Core is the drinker as the core takes it.
 func (d Drinker) Core() caution.Drinker {
 	return caution.Drinker{
-		Name: d.Name, Age: caution.Age(d.Age), WeightKG: d.WeightKG, Allergens: d.Allergens,
+		Name: d.Name, Age: caution.Age(d.Age), WeightKG: d.WeightKG, Allergens: d.Allergens, Cleared: d.Cleared,
 		Vegan: d.Vegan, DairyFree: d.DairyFree, Dislikes: d.Dislikes, ServingsDay: d.ServingsDay,
 	}
 }

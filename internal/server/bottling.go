@@ -5,6 +5,7 @@ import (
 	"time"
 
 	"plushladle/core/formula"
+	"plushladle/core/keep"
 	"plushladle/core/plan"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
@@ -59,9 +60,11 @@ func (s *server) bottleItem(in *bottlingInput) (Plan, error) {
 	if err != nil {
 		return Plan{}, err
 	}
+	begun := lifeBegan(steps, l.now)
+	r.Keeps = presentKeeps(r.Keeps.life, keep.School(r.Keeps.School), begun)
 	batch := store.NewBatch{DrinkID: items[at].DrinkID, MadeOn: l.now.Format(dateLayout), ForecastML: r.DrinkML, MeasuredML: in.Body.MeasuredML}
 	for _, b := range in.Body.Bottles {
-		batch.Bottles = append(batch.Bottles, fill(b, r, l.now))
+		batch.Bottles = append(batch.Bottles, fill(b, r, begun))
 	}
 	batch.Pulp = pulpOf(m.reckoned, in.Body.PulpG)
 	batch.Cooked = &store.Cooked{
@@ -73,6 +76,21 @@ func (s *server) bottleItem(in *bottlingInput) (Plan, error) {
 		return Plan{}, err
 	}
 	return s.plan(nil)
+}
+
+// lifeBegan is when a drink that was cooked began to keep: when what stays in it
+// was last ground, strained or heated, as it was marked.
+func lifeBegan(steps []kitchen.PlanStep, now time.Time) time.Time {
+	began := now
+	for _, s := range steps {
+		switch plan.Kind(s.Kind) {
+		case plan.Grind, plan.Strain, plan.RinsePulp, plan.SecondGrind, plan.Heat:
+			if s.DoneAt != nil && !s.Skipped {
+				began = sooner(*s.DoneAt, now)
+			}
+		}
+	}
+	return began
 }
 
 func bottleStep(steps []kitchen.PlanStep) int {

@@ -120,6 +120,7 @@ func ownRows(kept []store.OwnIngredient) []*ingredient.Ingredient {
 	var rows []*ingredient.Ingredient
 	for _, o := range kept {
 		if i, err := o.Row.Ingredient(ownID(o.ID)); err == nil {
+			i.Retired = o.Retired
 			rows = append(rows, i)
 		}
 	}

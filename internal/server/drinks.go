@@ -1,7 +1,10 @@
 package server
 
 import (
+	"strings"
 	"time"
+
+	"github.com/danielgtaylor/huma/v2"
 
 	"plushladle/core/fault"
 	"plushladle/internal/kitchen"
@@ -96,6 +99,17 @@ func (s *server) drink(in *ByID) (Drink, error) {
 }
 
 func (s *server) removeDrink(in *ByID) (Nothing, error) {
+	d, err := s.store.Drink(in.ID)
+	if err != nil {
+		return Nothing{}, err
+	}
+	used, err := s.drinksThat(func(f kitchen.Formula) bool { return f.Uses(d.Name) })
+	if err != nil {
+		return Nothing{}, err
+	}
+	if len(used) > 0 {
+		return Nothing{}, huma.Error409Conflict("The drink cannot be removed: it goes into " + strings.Join(used, ", ") + ". Take it out of there first.")
+	}
 	defer s.changed()
 	return Nothing{Done: true}, s.store.DeleteDrink(in.ID)
 }

@@ -239,14 +239,14 @@ func TestPantry(t *testing.T) {
 	t.Parallel()
 	c := newClient(t)
 	weight := 320.
-	p := call[Pantry](c, "POST", "/api/pantry/ingredients", kitchen.OwnRow{Name: "Towpath syrup", Role: "sweetener", Allergens: []string{"nettle"}, Vegan: true})
+	p := call[Pantry](c, "POST", "/api/pantry/ingredients", kitchen.OwnRow{Name: "Towpath syrup", Role: "sweetener", Allergens: []string{"hazelnuts"}, Vegan: true})
 	assert.Contains(t, p.Ingredients[0].Lacks, "no figure of a drink counts it")
 	own := kitchen.OwnRow{Name: "Towpath syrup", Role: "sweetener", GPerCup: &weight, Allergens: []string{}, Label: &kitchen.Label{CarbohydrateG: 70, SugarsG: 65}}
 	p = call[Pantry](c, "PUT", "/api/pantry/ingredients/1", own)
 	assert.Empty(t, p.Ingredients[0].Lacks)
 	call[Pantry](c, "PUT", "/api/pantry/prices/own-1", PackPrice{Price: 3.2, Pack: "250 g"})
 	call[Pantry](c, "PUT", "/api/pantry/prices/almond", PackPrice{Price: 4, Pack: "500 g", InShell: true})
-	call[Pantry](c, "POST", "/api/pantry/measures", OwnMeasure{"Mug", 299.463})
+	call[Pantry](c, "POST", "/api/pantry/measures", OwnMeasure{"Mug", 299.463, false})
 
 	f := almondMilk()
 	f.Lines[1].Amount = "3 mugs"
@@ -268,8 +268,8 @@ func TestPantry(t *testing.T) {
 		{"a name that is there", "POST", "/api/pantry/ingredients", kitchen.OwnRow{Name: "almonds", Role: "base", Allergens: []string{}}, "body.name"},
 		{"a name twice", "POST", "/api/pantry/ingredients", kitchen.OwnRow{Name: "towpath SYRUP", Role: "base", Allergens: []string{}}, "body.name"},
 		{"more sugar than carbohydrate", "POST", "/api/pantry/ingredients", kitchen.OwnRow{Name: "x", Role: "base", Allergens: []string{}, Label: &kitchen.Label{SugarsG: 3}}, "body.sugarsG"},
-		{"a measure of two words", "POST", "/api/pantry/measures", OwnMeasure{"my mug", 300}, "body.name"},
-		{"a measure of nothing", "POST", "/api/pantry/measures", OwnMeasure{"jar", 0}, "body.waterG"},
+		{"a measure of two words", "POST", "/api/pantry/measures", OwnMeasure{"my mug", 300, false}, "body.name"},
+		{"a measure of nothing", "POST", "/api/pantry/measures", OwnMeasure{"jar", 0, false}, "body.waterG"},
 		{"a drinker of no age", "POST", "/api/pantry/drinkers", kitchen.Drinker{Name: "cox", Age: "old", Allergens: []string{}, Dislikes: []string{}}, "body.age"},
 		{"a drinker of no weight", "POST", "/api/pantry/drinkers", kitchen.Drinker{Name: "cox", Age: "adult", WeightKG: 1, Allergens: []string{}, Dislikes: []string{}}, "body.weightKG"},
 		{"a drawer of weights", "PUT", "/api/kitchen", Kitchen{System: "us", School: "cautious", FridgeC: 4, JugML: 1000, Theme: "day", Currency: "GBP", Measures: []string{"5 g"}, KitchenC: 20}, "body.measures"},

@@ -37,18 +37,14 @@ func (s *server) lifeLook(bottles []store.Bottle) (lifeLook, error) {
 	return l, err
 }
 
-// noonH is when a bottle counts as made that was written down on another day.
-const noonH = 12
-
-// madeAt is when a bottle was filled: as it was written down where that was on
-// the day, noon of the day otherwise.
+// madeAt is when a bottle's life began: as it is known, or else the beginning
+// of the day it was made.
 func (l lifeLook) madeAt(b *store.Bottle) time.Time {
-	written := b.CreatedAt.In(l.now.Location())
-	if written.Format(dateLayout) == b.Batch.MadeOn && !written.After(l.now) {
-		return written
+	if b.BegunAt != nil && !b.BegunAt.After(l.now) {
+		return b.BegunAt.In(l.now.Location())
 	}
 	y, m, d := parseDate(b.Batch.MadeOn).Date()
-	return time.Date(y, m, d, noonH, 0, 0, 0, l.now.Location())
+	return time.Date(y, m, d, 0, 0, 0, 0, l.now.Location())
 }
 
 // kept is a bottle as the core takes it.
@@ -91,25 +87,34 @@ func (l lifeLook) present(b *store.Bottle) Bottle {
 		ID: b.ID, DrinkID: b.Batch.DrinkID, BatchID: b.BatchID, DrinkName: b.Batch.DrinkName, Version: b.Batch.Version.Number,
 		Place: b.Place, VolumeML: b.VolumeML, LeftML: b.LeftML, FillShare: b.LeftML / b.VolumeML,
 		ServingML: b.ServingML, PourML: math.Min(b.ServingML, b.LeftML), Servings: b.LeftML / b.ServingML,
-		MadeOn: b.Batch.MadeOn, UseBy: mine.LastGood.Format(dateLayout), OtherUseBy: other.LastGood.Format(dateLayout),
-		Earliest: mine.Earliest.Format(dateLayout), Latest: mine.Latest.Format(dateLayout),
+		MadeOn: b.Batch.MadeOn, UseBy: lastDay(kept, mine.UseBy), OtherUseBy: lastDay(kept, other.UseBy),
+		UseByAt: mine.UseBy, UseByWords: keep.PartOfDay(mine.UseBy),
+		Earliest: lastDay(kept, mine.Earliest), Latest: lastDay(kept, mine.Latest),
 		School: string(l.school), OtherSchool: string(l.school.Other()), Reasons: append(weighed(mine.Reasons), b.Reasons...),
 		Allergens: orEmpty(b.Allergens), State: b.State, EndedWhy: b.EndedWhy, Out: mine.Out, Longer: orEmpty(mine.Longer), LeftDays: mine.LeftDays,
 		ForWhom: []ForWhom{}, Pigment: pigmentMilk,
 		CanFreeze: b.Place != store.Freezer && !slices.ContainsFunc(kept.Stays, func(s keep.Stay) bool { return s.Place == keep.InFreezer }),
 	}
-	otherStanding, _ := keep.On(l.now, other.LastGood)
-	out.OtherGood = otherStanding != keep.Past && other.Out == ""
+	out.OtherGood = !other.Past
 	if mine.Out != "" {
 		out.Reasons = append([]string{mine.Out}, out.Reasons...)
 	}
 	if !mine.Thawing.IsZero() {
 		out.Thawing = mine.Thawing.Format(time.RFC3339)
 	}
-	standing, left := keep.On(l.now, mine.LastGood)
+	standing, left := keep.At(l.now, mine.UseBy)
+	if mine.Past {
+		standing = keep.Past
+	}
 	out.Standing, out.DaysLeft, out.TimeLeft = string(standing), left, keep.InWords(left)
-	out.LifeShare = keep.LifeShare(kept.Made, mine.LastGood, l.now)
+	out.LifeShare = keep.LifeShare(kept.Made, mine.UseBy, l.now)
+	out.CanFreeze = out.CanFreeze && !mine.Past
 	return out
+}
+
+// lastDay is the last day that is good to its end, as labels have it.
+func lastDay(b keep.Bottle, useBy time.Time) string {
+	return keep.LastWholeDay(b.Made, useBy).Format(dateLayout)
 }
 
 // weighed are reasons with what of its life each cost.

@@ -2,6 +2,7 @@ package server
 
 import (
 	"fmt"
+	"net/http"
 	"strings"
 	"testing"
 	"time"
@@ -9,6 +10,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"plushladle/core/keep"
 	"plushladle/internal/kitchen"
 )
 
@@ -37,7 +39,7 @@ func TestADateFollowsWhereTheBottleStood(t *testing.T) {
 	thawing := call[Bottle](c, "POST", "/api/bottles/1/move", Moved{"fridge"})
 	assert.NotEmpty(t, thawing.Thawing)
 	assert.False(t, thawing.CanFreeze)
-	assert.Equal(t, "2026-12-07", thawing.UseBy, "half a day to thaw, and two days")
+	assert.Equal(t, "2026-12-06", thawing.UseBy, "half a day to thaw, and two days")
 	assert.Equal(t, "body.place", c.refused("POST", "/api/bottles/1/move", Moved{"freezer"}).Errors[0].Location, "frozen once")
 	call[Bottle](c, "POST", "/api/bottles/1/move", Moved{"outside"})
 	c.now = c.now.Add(3 * time.Hour)
@@ -46,9 +48,10 @@ func TestADateFollowsWhereTheBottleStood(t *testing.T) {
 	assert.Equal(t, "past", out.Standing)
 	assert.False(t, out.OtherGood, "no school overrides that")
 	story := call[Story](c, "GET", "/api/bottles/1/story", nil).Events
-	require.Len(t, story, 4)
+	require.Len(t, story, 5)
 	assert.Contains(t, story[0].What, "filled with 500 mL")
 	assert.Contains(t, story[3].What, "outside the fridge")
+	assert.Contains(t, story[4].What, "above 5 °C")
 }
 
 func TestAWarmFridgeCostsLife(t *testing.T) {
@@ -58,7 +61,7 @@ func TestAWarmFridgeCostsLife(t *testing.T) {
 	file.WriteString("time,temp_c\n")
 	for n := range 24 * 4 {
 		tempC := 4.
-		if n >= 20 && n < 32 { // three hours at 9 °C
+		if n >= 20 && n < 28 { // two hours at 9 °C
 			tempC = 9
 		}
 		fmt.Fprintf(&file, "%s,%g\n", c.now.Add(time.Duration(n)*15*time.Minute).Format(time.RFC3339), tempC)
@@ -70,10 +73,12 @@ func TestAWarmFridgeCostsLife(t *testing.T) {
 	c.now = c.now.Add(24 * time.Hour)
 	b := c.bottle(1)
 	assert.Contains(t, b.Reasons[0], "the fridge warmer than 4 °C: 0.1 days of its life")
-	assert.Equal(t, "2026-11-25", b.UseBy, "a day less: 3 days less a tenth, rounded down")
+	assert.Equal(t, "2026-11-26", b.UseBy)
+	assert.Equal(t, "Fri 27 Nov, morning", b.UseByWords)
+	assert.True(t, b.UseByAt.Before(c.now.Add(48*time.Hour)), "less than the two days that were left")
 	seen := call[Thermo](c, "GET", "/api/thermometer", nil)
 	require.Len(t, seen.Spells, 1)
-	assert.InDelta(t, 3, seen.Spells[0].To.Sub(seen.Spells[0].From).Hours(), .01)
+	assert.InDelta(t, 2, seen.Spells[0].To.Sub(seen.Spells[0].From).Hours(), .01)
 	assert.Empty(t, seen.Note)
 	c.now = c.now.Add(5 * time.Hour)
 	assert.Contains(t, call[Thermo](c, "GET", "/api/thermometer", nil).Note, "Nothing was read for 5.2 hours")
@@ -307,4 +312,152 @@ func TestPulpIsAProduct(t *testing.T) {
 	assert.Equal(t, 404, status, "it is used once")
 	call[[]Bottle](c, "POST", "/api/drinks/1/batches", NewBatch{MadeOn: "2026-11-20", Bottles: []NewBottle{{500, "fridge"}}})
 	assert.Empty(t, call[Shelf](c, "GET", "/api/shelf", nil).Pulps, "of a batch written down later it is long used")
+}
+
+// Nothing past or out comes back by way of the freezer.
+func TestWhatIsPastIsNotFrozenBack(t *testing.T) {
+	t.Parallel()
+	c := shelved(t)
+	c.now = c.now.Add(80 * time.Hour)
+	require.Equal(t, "past", c.bottle(1).Standing)
+	assert.False(t, c.bottle(1).CanFreeze)
+	p := c.refused("POST", "/api/bottles/1/move", Moved{"freezer"})
+	assert.Contains(t, p.Errors[0].Message, "not frozen back to life")
+	assert.Equal(t, "past", c.bottle(1).Standing)
+}
+
+// A bottle of before this version keeps its date or gets an earlier one.
+func TestBottlesOfBeforeKeepTheirDates(t *testing.T) {
+	t.Parallel()
+	c := shelved(t)
+	bottles, err := c.store.Shelf()
+	require.NoError(t, err)
+	for _, days := range []float64{1, 1.5, 2, 2.7, 3, 4.9, 7} {
+		b := bottles[0]
+		b.BegunAt, b.CautiousDays = nil, days
+		before := parseDate(b.Batch.MadeOn).AddDate(0, 0, keep.WholeDays(days)-1).Format(dateLayout)
+		l := lifeLook{now: c.now, record: keep.Record{SetC: 4}, school: keep.Cautious, roomC: 20}
+		assert.LessOrEqual(t, l.present(&b).UseBy, before, "%g days", days)
+	}
+}
+
+// A drink that goes into another takes everything along.
+func TestADrinkTakesEverythingAlong(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	drink := func(name, heat string, lines ...kitchen.Line) {
+		f := kitchen.New("us")
+		f.Lines, f.Heat = lines, heat
+		d := call[Drink](c, "POST", "/api/drinks", NewDrink{Name: name})
+		path := fmt.Sprintf("/api/drinks/%d", d.ID)
+		call[Drink](c, "PUT", path+"/draft", Draft{Name: name, Formula: f, Revision: d.Revision})
+		call[Drink](c, "POST", path+"/versions", VersionNote{})
+	}
+	line := func(amount, name string) kitchen.Line {
+		return kitchen.Line{Key: name, Amount: amount, Ingredient: name}
+	}
+	drink("Towpath soy", "", line("1 cup", "Soybeans, dry"), line("4 cups", "Water"))
+	drink("Weir soy", "boil", line("1 cup", "Soybeans, dry"), line("4 cups", "Water"))
+	drink("Bank milk", "", line("1 cup", "Brazil nuts"), line("4 cups", "Water"), line("1/4 tsp", "Nutmeg"), line("1/2 tsp", "Cinnamon, ground (cassia)"))
+	call[Pantry](c, "POST", "/api/pantry/drinkers", kitchen.Drinker{Name: "rower", Age: "adult", Allergens: []string{}, Dislikes: []string{"cinnamon"}})
+	with := func(name string) Reckoning {
+		f := kitchen.New("us")
+		f.Lines = []kitchen.Line{line("1 cup", "Almonds"), line("2 cups", "Water"), line("2 cups", name)}
+		return call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: "mixed", Formula: f})
+	}
+	codes := func(r Reckoning) map[string]Caution {
+		out := map[string]Caution{}
+		for _, one := range r.Cautions {
+			out[one.Code] = one
+		}
+		return out
+	}
+	raw := with("Towpath soy")
+	assert.True(t, codes(raw)["soy-boil"].Raised)
+	assert.False(t, raw.Keeps.Known, "raw soy has no date")
+	assert.NotContains(t, codes(raw), "nutmeg")
+	done := with("Weir soy")
+	assert.False(t, codes(done)["soy-boil"].Raised)
+	assert.Contains(t, codes(done), "soy-boil")
+	assert.True(t, done.Keeps.Known)
+	milk := with("Bank milk")
+	require.Contains(t, codes(milk), "selenium")
+	f := kitchen.New("us")
+	f.Lines = []kitchen.Line{line("1 cup", "Brazil nuts"), line("4 cups", "Water"), line("1/4 tsp", "Nutmeg")}
+	alone := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: "alone", Formula: f})
+	inOne, inAll := *codes(alone)["selenium"].Value/alone.ServingML*alone.DrinkML, *codes(milk)["selenium"].Value/milk.ServingML*milk.DrinkML
+	assert.InEpsilon(t, inOne*473/alone.DrinkML, inAll, .05, "the share of it that two cups hold, and the almonds' own")
+	assert.InEpsilon(t, *codes(alone)["nutmeg"].Value/alone.ServingML*473, *codes(milk)["nutmeg"].Value/milk.ServingML*milk.DrinkML, .05)
+	assert.Contains(t, fmt.Sprint(milk.ForWhom), "will not have cinnamon")
+	assert.Contains(t, milk.Allergens, "Brazil nut")
+}
+
+// An allergen is chosen by the words people use; one that means nothing is
+// refused, and kin are avoided together.
+func TestAllergensAreChosenByPeoplesWords(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	who := func(words ...string) kitchen.Drinker {
+		return kitchen.Drinker{Name: strings.Join(words, " "), Age: "adult", Allergens: words, Dislikes: []string{}}
+	}
+	p := call[Pantry](c, "POST", "/api/pantry/drinkers", who("nut", "dairy", "soya", "wheat", "sesame seeds", "coeliac"))
+	assert.Equal(t, []string{"nuts", "milk", "soy", "wheat", "sesame", "gluten"}, p.Drinkers[0].Allergens)
+	bad := c.refused("POST", "/api/pantry/drinkers", who("amond"))
+	assert.Equal(t, "body.allergens", bad.Errors[0].Location)
+	assert.Contains(t, bad.Errors[0].Message, "did you mean almond")
+	call[Pantry](c, "POST", "/api/pantry/drinkers", who("walnuts"))
+	cleared := who("cashew")
+	cleared.Cleared = []string{"pistachio"}
+	call[Pantry](c, "POST", "/api/pantry/drinkers", cleared)
+	f := kitchen.New("us")
+	f.Lines = []kitchen.Line{{Key: "p", Amount: "1 cup", Ingredient: "Pecans"}, {Key: "i", Amount: "1/2 cup", Ingredient: "Pistachios"}, {Key: "w", Amount: "4 cups", Ingredient: "Water"}}
+	r := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: "mixed", Formula: f})
+	assert.True(t, r.ForWhom[0].Not)
+	assert.Contains(t, r.ForWhom[1].Reasons, "contains pecan, which is kin of walnut")
+	assert.False(t, r.ForWhom[2].Not, "an allergist cleared it")
+	found := call[[]AllergenChoice](c, "GET", "/api/allergens?typed=lact", nil)
+	require.NotEmpty(t, found)
+	assert.Equal(t, "milk", found[0].Code)
+	assert.Len(t, call[[]AllergenChoice](c, "GET", "/api/allergens", nil), 29)
+	// kept by a version that took any word
+	_, err := c.store.KeepDrinker(0, kitchen.Drinker{Name: "old hand", Age: "adult", Allergens: []string{"amond"}}, 0)
+	require.NoError(t, err)
+	call[Pantry](c, "PUT", "/api/pantry/stock/almond", StockOf{MassG: 1})
+	r = call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: "mixed", Formula: f})
+	assert.True(t, r.ForWhom[3].Not, "what is not understood is never taken for nothing to avoid")
+}
+
+// What drinks use is kept whole when it is renamed or taken away.
+func TestWhatDrinksUseIsKeptWhole(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	gram := 320.
+	row := kitchen.OwnRow{Name: "Towpath syrup", Role: "sweetener", GPerCup: &gram, Allergens: []string{}, Label: &kitchen.Label{CarbohydrateG: 70, SugarsG: 65}}
+	call[Pantry](c, "POST", "/api/pantry/ingredients", row)
+	call[Pantry](c, "POST", "/api/pantry/measures", OwnMeasure{Name: "mug", WaterG: 310})
+	d := c.begun()
+	f := almondMilk()
+	f.Lines = append(f.Lines, kitchen.Line{Key: "s", Amount: "1 mug", Ingredient: "Towpath syrup"})
+	d = call[Drink](c, "PUT", "/api/drinks/1/draft", Draft{Name: d.Name, Formula: f, Revision: d.Revision})
+	before := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: d.Name, Formula: d.Draft})
+
+	bad := c.refused("POST", "/api/pantry/measures", OwnMeasure{Name: "mug", WaterG: 63})
+	assert.Contains(t, bad.Errors[0].Message, "310 g of water")
+	for _, name := range []string{"cup", "Cups", "tsp", "g", "kg", "T", "can", "litres"} {
+		assert.Contains(t, c.refused("POST", "/api/pantry/measures", OwnMeasure{Name: name, WaterG: 63}).Errors[0].Message, "every recipe knows", name)
+	}
+	assert.Contains(t, c.refused("DELETE", "/api/pantry/measures/mug", nil).Errors[0].Message, "Almond milk use it")
+	p := call[Pantry](c, "DELETE", "/api/pantry/measures/mug?anyway=true", nil)
+	assert.Empty(t, p.Measures)
+	assert.Contains(t, c.refused("DELETE", "/api/pantry/ingredients/1", nil).Errors[0].Message, "Almond milk use it")
+
+	row.Name = "Lock syrup"
+	assert.Equal(t, http.StatusConflict, c.refused("PUT", "/api/pantry/ingredients/1", ChangedRow{row, Revised{1}}).Status)
+	call[Pantry](c, "PUT", "/api/pantry/ingredients/1?anyway=true", ChangedRow{row, Revised{1}})
+	d = call[Drink](c, "GET", "/api/drinks/1", nil)
+	assert.Equal(t, "Lock syrup", d.Draft.Lines[2].Ingredient)
+	call[Pantry](c, "DELETE", "/api/pantry/ingredients/1?anyway=true", nil)
+	after := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: d.Name, Formula: d.Draft})
+	assert.InDelta(t, before.Per100mL.SugarsG, after.Per100mL.SugarsG, 1e-9)
+	assert.InDelta(t, before.Lines[2].MassG, after.Lines[2].MassG, 1e-9)
 }

@@ -331,7 +331,7 @@ func (s *server) read(name string, f kitchen.Formula) (formula.Drink, []error, e
 // madeOn reads a date that is not in the future; empty is today.
 func (s *server) madeOn(text string) (time.Time, error) {
 	today := s.now()
-	if text == "" {
+	if text == "" || text == today.Format(dateLayout) {
 		return today, nil
 	}
 	date, err := time.ParseInLocation(dateLayout, text, today.Location())

@@ -2,11 +2,14 @@ package server
 
 import (
 	"errors"
+	"fmt"
 	"net/http"
+	"slices"
 	"strings"
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"plushladle/core/caution"
 	"plushladle/core/fault"
 	"plushladle/core/formula"
 	"plushladle/core/ingredient"
@@ -17,6 +20,7 @@ import (
 
 func (s *server) registerPantry(api huma.API) {
 	get, post, put, remove := http.MethodGet, http.MethodPost, http.MethodPut, http.MethodDelete
+	operation(s, api, get, "/api/allergens", "find-allergens", "Allergens by the words people use", s.findAllergens)
 	operation(s, api, get, "/api/pantry", "pantry", "Ingredients, prices, measures and drinkers", s.pantry)
 	act(s, api, post, "/api/pantry/ingredients", "add-ingredient", "Add a row of the cook's own", undoable, (*server).addIngredient)
 	act(s, api, put, "/api/pantry/ingredients/{id}", "change-ingredient", "Change a row of the cook's own", undoable, (*server).changeIngredient)
@@ -61,8 +65,9 @@ type PantryRow struct {
 
 // OwnMeasure is a measure calibrated by the water it holds.
 type OwnMeasure struct {
-	Name   string  `json:"name" minLength:"1" maxLength:"30"`
-	WaterG float64 `json:"waterG"`
+	Name    string  `json:"name" minLength:"1" maxLength:"30"`
+	WaterG  float64 `json:"waterG"`
+	Replace bool    `json:"replace,omitempty" doc:"it takes the place of one of that name"`
 }
 
 // PantryDrinker is someone who drinks here.
@@ -81,9 +86,11 @@ func (s *server) pantry(*noInput) (Pantry, error) {
 	if err != nil {
 		return Pantry{}, err
 	}
-	out := Pantry{Measures: make([]OwnMeasure, len(larder.Measures)), Drinkers: make([]PantryDrinker, len(larder.Drinkers)), Currency: settings.Currency}
-	for n, m := range larder.Measures {
-		out.Measures[n] = OwnMeasure{m.Name, m.WaterG}
+	out := Pantry{Measures: []OwnMeasure{}, Drinkers: make([]PantryDrinker, len(larder.Drinkers)), Currency: settings.Currency}
+	for _, m := range larder.Measures {
+		if !m.Retired {
+			out.Measures = append(out.Measures, OwnMeasure{Name: m.Name, WaterG: m.WaterG})
+		}
 	}
 	for n, d := range larder.Drinkers {
 		out.Drinkers[n] = PantryDrinker{d.ID, d.Drinker, d.Revision}
@@ -102,8 +109,11 @@ func pantryRows(larder store.Larder) []PantryRow {
 		prices[p.Ingredient] = p
 	}
 	rows := []PantryRow{}
-	for n, i := range ownRows(larder.Ingredients) {
-		own := larder.Ingredients[n]
+	for _, own := range larder.Ingredients {
+		i, err := own.Row.Ingredient(ownID(own.ID))
+		if err != nil || own.Retired {
+			continue
+		}
 		row := pantryRow(i, prices[i.ID])
 		row.OwnID, row.Own, row.OwnRevision = own.ID, &own.Row, own.Revision
 		rows = append(rows, row)
@@ -151,15 +161,16 @@ type ChangedRow struct {
 
 type ownInput struct {
 	ByID
-	Body ChangedRow
+	Anyway bool `query:"anyway" doc:"rename it also where drinks use it: their lines follow"`
+	Body   ChangedRow
 }
 
 func (s *server) addIngredient(in *body[kitchen.OwnRow]) (Pantry, error) {
-	return s.keepRow(0, in.Body, 0)
+	return s.keepRow(0, in.Body, 0, false)
 }
 
 func (s *server) changeIngredient(in *ownInput) (Pantry, error) {
-	out, err := s.keepRow(in.ID, in.Body.OwnRow, in.Body.Revision)
+	out, err := s.keepRow(in.ID, in.Body.OwnRow, in.Body.Revision, in.Anyway)
 	if isConflict(err) {
 		return out, s.bothOf(in.Body.OwnRow, func() (any, error) { return s.ownRow(in.ID) })
 	}
@@ -177,13 +188,21 @@ func (s *server) ownRow(id int64) (kitchen.OwnRow, error) {
 	return kitchen.OwnRow{}, errors.Join(store.ErrNotFound, err)
 }
 
-func (s *server) keepRow(id int64, row kitchen.OwnRow, revision int) (Pantry, error) {
+func (s *server) keepRow(id int64, row kitchen.OwnRow, revision int, anyway bool) (Pantry, error) {
 	row = row.Cleaned()
+	codes, err := caution.ReadAllergens("allergens", row.Allergens)
+	if err != nil {
+		return Pantry{}, err
+	}
+	row.Allergens = caution.NamesOf(codes)
 	if _, err := row.Ingredient("own"); err != nil {
 		return Pantry{}, err
 	}
 	if i, ok := ingredient.Standard().Find(row.Name); ok {
 		return Pantry{}, fault.New("name", row.Name, "is in the catalogue already, as "+i.Name, "use another name, such as one with its maker's")
+	}
+	if err := s.askToRename(id, row.Name, anyway); err != nil {
+		return Pantry{}, err
 	}
 	if _, err := s.store.KeepIngredient(id, row, revision); err != nil {
 		return Pantry{}, err
@@ -196,8 +215,24 @@ func (s *server) pantryChanged() (Pantry, error) {
 	return s.pantry(nil)
 }
 
-func (s *server) removeIngredient(in *ByID) (Pantry, error) {
-	if err := s.store.RemoveIngredient(in.ID, ownID(in.ID)); err != nil {
+type removeInput struct {
+	ByID
+	Anyway bool `query:"anyway" doc:"also where drinks use it: they keep it, and it is no longer offered"`
+}
+
+func (s *server) removeIngredient(in *removeInput) (Pantry, error) {
+	row, err := s.ownRow(in.ID)
+	if err != nil {
+		return Pantry{}, err
+	}
+	used, err := s.drinksThat(func(f kitchen.Formula) bool { return f.Uses(row.Name) })
+	if err != nil {
+		return Pantry{}, err
+	}
+	if err := askFirst("name", used, in.Anyway); err != nil {
+		return Pantry{}, err
+	}
+	if err := s.store.RemoveIngredient(in.ID, ownID(in.ID), len(used) > 0); err != nil {
 		return Pantry{}, err
 	}
 	return s.pantryChanged()
@@ -299,6 +334,18 @@ func (s *server) keepMeasure(in *body[OwnMeasure]) (Pantry, error) {
 	if err != nil {
 		return Pantry{}, err
 	}
+	larder, err := s.store.Larder()
+	if err != nil {
+		return Pantry{}, err
+	}
+	for _, m := range larder.Measures {
+		if m.Name == own.Name && m.WaterG != in.Body.WaterG && !in.Body.Replace {
+			return Pantry{}, huma.Error409Conflict("There is a measure of that name already.", &huma.ErrorDetail{
+				Location: "body.name", Value: m.WaterG,
+				Message: fmt.Sprintf("There is a %s already, which holds %g g of water. Use another name, or let this one, of %g g, take its place: drinks measured with it are then reckoned with this one.", own.Name, m.WaterG, in.Body.WaterG),
+			})
+		}
+	}
 	if err := s.store.KeepMeasure(store.OwnMeasure{Name: own.Name, WaterG: in.Body.WaterG}); err != nil {
 		return Pantry{}, err
 	}
@@ -306,14 +353,22 @@ func (s *server) keepMeasure(in *body[OwnMeasure]) (Pantry, error) {
 }
 
 type byName struct {
-	Name string `path:"name" maxLength:"30"`
+	Name   string `path:"name" maxLength:"30"`
+	Anyway bool   `query:"anyway" doc:"also where drinks use it: they keep it, and it is no longer offered"`
 }
 
 func (s *server) removeMeasure(in *byName) (Pantry, error) {
 	if err := s.canDoWithout(in.Name); err != nil {
 		return Pantry{}, err
 	}
-	if err := s.store.RemoveMeasure(in.Name); err != nil {
+	used, err := s.drinksThat(func(f kitchen.Formula) bool { return f.MeasuresWith(in.Name) })
+	if err != nil {
+		return Pantry{}, err
+	}
+	if err := askFirst("name", used, in.Anyway); err != nil {
+		return Pantry{}, err
+	}
+	if err := s.store.RemoveMeasure(in.Name, len(used) > 0); err != nil {
 		return Pantry{}, err
 	}
 	return s.pantryChanged()
@@ -337,6 +392,27 @@ func (s *server) canDoWithout(name string) error {
 type ChangedDrinker struct {
 	kitchen.Drinker
 	Revised
+}
+
+type allergensInput struct {
+	Typed string `query:"typed" maxLength:"60" doc:"a word, or the beginning of one; empty for all"`
+}
+
+// AllergenChoice is an allergen that can be chosen.
+type AllergenChoice struct {
+	Code  string `json:"code"`
+	Name  string `json:"name"`
+	Group bool   `json:"group" doc:"it covers several"`
+	Kin   string `json:"kin" doc:"the code of what is avoided with it unless it was cleared; empty for none"`
+}
+
+func (s *server) findAllergens(in *allergensInput) ([]AllergenChoice, error) {
+	found := caution.FindAllergens(in.Typed)
+	out := make([]AllergenChoice, len(found))
+	for n, a := range found {
+		out[n] = AllergenChoice{a.Code, a.Name, len(a.Of) > 0, a.Kin}
+	}
+	return out, nil
 }
 
 type drinkerInput struct {
@@ -369,6 +445,13 @@ func (s *server) drinker(id int64) (kitchen.Drinker, error) {
 
 func (s *server) keepDrinker(id int64, d kitchen.Drinker, revision int) (Pantry, error) {
 	d = d.Cleaned()
+	var err error
+	if d.Allergens, err = caution.ReadAllergens("allergens", d.Allergens); err != nil {
+		return Pantry{}, err
+	}
+	if d.Cleared, err = caution.ReadAllergens("cleared", d.Cleared); err != nil {
+		return Pantry{}, err
+	}
 	if err := d.Core().Check(); err != nil {
 		return Pantry{}, err
 	}
@@ -383,4 +466,52 @@ func (s *server) removeDrinker(in *ByID) (Pantry, error) {
 		return Pantry{}, err
 	}
 	return s.pantryChanged()
+}
+
+// drinksThat are the names of drinks of which some formula is like that.
+func (s *server) drinksThat(is func(kitchen.Formula) bool) ([]string, error) {
+	drinks, err := s.store.Drinks()
+	if err != nil {
+		return nil, err
+	}
+	var names []string
+	for _, d := range drinks {
+		if is(d.Draft) || slices.ContainsFunc(d.Versions, func(v store.Version) bool { return is(v.Formula) }) {
+			names = append(names, d.Name)
+		}
+	}
+	return names, nil
+}
+
+// askFirst refuses what touches drinks until it is said that it is meant.
+func askFirst(field string, used []string, anyway bool) error {
+	if len(used) == 0 || anyway {
+		return nil
+	}
+	return huma.Error409Conflict("Drinks use it.", &huma.ErrorDetail{
+		Location: "body." + field, Value: used,
+		Message: strings.Join(used, ", ") + " use it. They keep it as it is; it is only no longer offered.",
+	})
+}
+
+// askToRename refuses to rename what drinks use until it is said that it is
+// meant.
+func (s *server) askToRename(id int64, name string, anyway bool) error {
+	if id == 0 {
+		return nil
+	}
+	before, err := s.ownRow(id)
+	if err != nil || before.Name == name {
+		return err
+	}
+	used, err := s.drinksThat(func(f kitchen.Formula) bool { return f.Uses(before.Name) })
+	if err != nil || len(used) == 0 {
+		return err
+	}
+	if !anyway {
+		return huma.Error409Conflict("Drinks use it.", &huma.ErrorDetail{
+			Location: "body.name", Value: used, Message: strings.Join(used, ", ") + " use it under the name so far. Save again to rename it in them too.",
+		})
+	}
+	return s.store.RenameIngredient(before.Name, name)
 }

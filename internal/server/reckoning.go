@@ -101,7 +101,9 @@ type Keeps struct {
 	OtherSchool    string   `json:"otherSchool"`
 	CautiousDays   float64  `json:"cautiousDays"`
 	CustomaryDays  float64  `json:"customaryDays"`
-	UseBy          string   `json:"useBy"`
+	UseBy          string   `json:"useBy" doc:"the last day that is good to its end, as labels have it"`
+	UseByAt        string   `json:"useByAt" doc:"the moment it ends; empty where that is not known"`
+	UseByWords     string   `json:"useByWords" doc:"the same as people say it: Mon 30 Nov, morning"`
 	OtherUseBy     string   `json:"otherUseBy"`
 	WholeDays      int      `json:"wholeDays"`
 	OtherWholeDays int      `json:"otherWholeDays"`
@@ -300,14 +302,16 @@ func presentKeeps(l keep.Life, school keep.School, madeOn time.Time) Keeps {
 	k := Keeps{
 		Known: l.Known(), School: string(school), OtherSchool: string(other),
 		CautiousDays: l.CautiousDays, CustomaryDays: l.CustomaryDays, FreezerDays: l.FreezerDays(school),
-		FreezerUseBy: keep.UseBy(madeOn, float64(l.FreezerDays(school))).Format(dateLayout),
+		FreezerUseBy: keep.FrozenUntil(madeOn, l.FreezerDays(school)).Format(dateLayout),
 		Reasons:      orEmpty(l.Reasons), life: l,
 	}
 	if !l.Known() {
 		return k
 	}
-	k.UseBy = keep.UseBy(madeOn, l.Days(school)).Format(dateLayout)
-	k.OtherUseBy = keep.UseBy(madeOn, l.Days(other)).Format(dateLayout)
+	at := l.Moment(madeOn, school)
+	k.UseByAt, k.UseByWords = at.Format(time.RFC3339), keep.PartOfDay(at)
+	k.UseBy = keep.LastWholeDay(madeOn, at).Format(dateLayout)
+	k.OtherUseBy = keep.LastWholeDay(madeOn, l.Moment(madeOn, other)).Format(dateLayout)
 	k.WholeDays, k.OtherWholeDays = keep.WholeDays(l.Days(school)), keep.WholeDays(l.Days(other))
 	return k
 }

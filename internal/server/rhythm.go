@@ -294,7 +294,7 @@ func (s *server) addThere(out *Rhythm) error {
 		}
 		d := &out.Drinks[k]
 		d.ThereML += b.LeftML
-		lots, perDayML = append(lots, plan.Lot{Days: b.LeftML / d.PerDayML, Last: b.DaysLeft}), append(perDayML, d.PerDayML)
+		lots, perDayML = append(lots, plan.Lot{Days: b.LeftML / d.PerDayML, Last: lastWhole(l.now, b)}), append(perDayML, d.PerDayML)
 	}
 	var passed []float64
 	out.LastsDays, passed = plan.Lasts(lots)
@@ -302,6 +302,13 @@ func (s *server) addThere(out *Rhythm) error {
 		out.PassesML += days * perDayML[n]
 	}
 	return nil
+}
+
+// lastWhole is in how many days the last day comes that a bottle is good to the
+// end of.
+func lastWhole(now time.Time, b Bottle) int {
+	_, left := keep.On(now, parseDate(b.UseBy))
+	return left
 }
 
 // The record shown beside a rhythm.

@@ -3,7 +3,6 @@ package server
 import (
 	"fmt"
 	"slices"
-	"strings"
 	"time"
 
 	"plushladle/core/fault"
@@ -102,13 +101,14 @@ func canBeMade(made NewBatch, r Reckoning) error {
 }
 
 // fill is the bottle with its dates.
-func fill(b NewBottle, r Reckoning, madeOn time.Time) store.Bottle {
+func fill(b NewBottle, r Reckoning, begun time.Time) store.Bottle {
 	life := r.Keeps.life
 	bottle := store.Bottle{
 		VolumeML: b.VolumeML, LeftML: b.VolumeML, ServingML: r.ServingML, Place: b.Place,
 		UseBy: r.Keeps.UseBy, OtherUseBy: r.Keeps.OtherUseBy, School: r.Keeps.School,
 		Reasons: r.Keeps.Reasons, Allergens: r.Allergens, CautiousDays: life.AtFour[0], CustomaryDays: life.AtFour[1], Steady: life.Steady,
 		FrozenCautious: life.FreezerDays(keep.Cautious), FrozenCustomary: life.FreezerDays(keep.Customary),
+		BegunAt: &begun,
 	}
 	if b.Place == store.Freezer {
 		bottle.UseBy, bottle.OtherUseBy = r.Keeps.FreezerUseBy, r.Keeps.FreezerUseBy
@@ -118,39 +118,41 @@ func fill(b NewBottle, r Reckoning, madeOn time.Time) store.Bottle {
 
 // Bottle is a bottle on the shelf.
 type Bottle struct {
-	ID          int64    `json:"id"`
-	DrinkID     int64    `json:"drinkID"`
-	BatchID     int64    `json:"batchID"`
-	DrinkName   string   `json:"drinkName"`
-	Version     int      `json:"version"`
-	Place       string   `json:"place"`
-	VolumeML    float64  `json:"volumeML"`
-	LeftML      float64  `json:"leftML"`
-	FillShare   float64  `json:"fillShare" doc:"0 empty to 1 full"`
-	ServingML   float64  `json:"servingML"`
-	PourML      float64  `json:"pourML" doc:"what one pour takes: a serving, or the rest"`
-	Servings    float64  `json:"servings" doc:"left"`
-	MadeOn      string   `json:"madeOn"`
-	UseBy       string   `json:"useBy" doc:"the last good day"`
-	OtherUseBy  string   `json:"otherUseBy"`
-	School      string   `json:"school"`
-	OtherSchool string   `json:"otherSchool"`
-	Standing    string   `json:"standing" enum:"fine,soon,last day,past"`
-	DaysLeft    int      `json:"daysLeft" doc:"0 on its last day, negative once past"`
-	LifeShare   float64  `json:"lifeShare" doc:"of its days, how much is left"`
-	TimeLeft    string   `json:"timeLeft" doc:"in a word or two"`
-	Reasons     []string `json:"reasons"`
-	Allergens   []string `json:"allergens"`
-	State       string   `json:"state"`
-	EndedWhy    string   `json:"endedWhy"`
-	OtherGood   bool     `json:"otherGood" doc:"by the other school it is not past"`
-	Earliest    string   `json:"earliest" doc:"the last good day were the fridge a degree warmer from now on"`
-	Latest      string   `json:"latest" doc:"and a degree colder"`
-	Out         string   `json:"out" doc:"why it is to be thrown out whatever the date; empty where it is not"`
-	Longer      []string `json:"longer" doc:"what would lengthen it"`
-	LeftDays    float64  `json:"leftDays" doc:"of its life, in days at 4 °C"`
-	CanFreeze   bool     `json:"canFreeze" doc:"false once it was frozen"`
-	Thawing     string   `json:"thawing" doc:"until when it thaws; empty where it does not"`
+	ID          int64     `json:"id"`
+	DrinkID     int64     `json:"drinkID"`
+	BatchID     int64     `json:"batchID"`
+	DrinkName   string    `json:"drinkName"`
+	Version     int       `json:"version"`
+	Place       string    `json:"place"`
+	VolumeML    float64   `json:"volumeML"`
+	LeftML      float64   `json:"leftML"`
+	FillShare   float64   `json:"fillShare" doc:"0 empty to 1 full"`
+	ServingML   float64   `json:"servingML"`
+	PourML      float64   `json:"pourML" doc:"what one pour takes: a serving, or the rest"`
+	Servings    float64   `json:"servings" doc:"left"`
+	MadeOn      string    `json:"madeOn"`
+	UseBy       string    `json:"useBy" doc:"the last day that is good to its end"`
+	UseByAt     time.Time `json:"useByAt" doc:"the moment it ends"`
+	UseByWords  string    `json:"useByWords" doc:"the same as people say it: Mon 30 Nov, morning"`
+	OtherUseBy  string    `json:"otherUseBy"`
+	School      string    `json:"school"`
+	OtherSchool string    `json:"otherSchool"`
+	Standing    string    `json:"standing" enum:"fine,soon,last day,past"`
+	DaysLeft    int       `json:"daysLeft" doc:"0 on its last day, negative once past"`
+	LifeShare   float64   `json:"lifeShare" doc:"of its days, how much is left"`
+	TimeLeft    string    `json:"timeLeft" doc:"in a word or two"`
+	Reasons     []string  `json:"reasons"`
+	Allergens   []string  `json:"allergens"`
+	State       string    `json:"state"`
+	EndedWhy    string    `json:"endedWhy"`
+	OtherGood   bool      `json:"otherGood" doc:"by the other school it is not past"`
+	Earliest    string    `json:"earliest" doc:"the last good day were the fridge a degree warmer from now on"`
+	Latest      string    `json:"latest" doc:"and a degree colder"`
+	Out         string    `json:"out" doc:"why it is to be thrown out whatever the date; empty where it is not"`
+	Longer      []string  `json:"longer" doc:"what would lengthen it"`
+	LeftDays    float64   `json:"leftDays" doc:"of its life, in days at 4 °C"`
+	CanFreeze   bool      `json:"canFreeze" doc:"false once it was frozen"`
+	Thawing     string    `json:"thawing" doc:"until when it thaws; empty where it does not"`
 	// ForWhom are the kitchen's drinkers, and why it is not for some.
 	ForWhom []ForWhom `json:"forWhom"`
 	Pigment string    `json:"pigment" enum:"milk,oat,nut,cocoa" doc:"it is drawn in"`
@@ -191,7 +193,7 @@ func (s *server) shelf(*noInput) (Shelf, error) {
 	if out.Packs, err = s.packs(s.recipes); err != nil {
 		return out, err
 	}
-	slices.SortStableFunc(out.Bottles, func(a, b Bottle) int { return strings.Compare(a.UseBy, b.UseBy) })
+	slices.SortStableFunc(out.Bottles, func(a, b Bottle) int { return a.UseByAt.Compare(b.UseByAt) })
 	return out, nil
 }
 
@@ -293,6 +295,13 @@ type moveBottleInput struct {
 }
 
 func (s *server) moveBottle(in *moveBottleInput) (Bottle, error) {
+	now, err := s.bottle(s.store.Bottle(in.ID))
+	if err != nil {
+		return Bottle{}, err
+	}
+	if in.Body.Place == store.Freezer && now.State == store.InUse && now.Standing == string(keep.Past) {
+		return Bottle{}, fault.New("place", "", "cannot be the freezer: what is past its date, or out, is not frozen back to life", "throw it out")
+	}
 	return s.bottle(s.store.Move(in.ID, in.Body.Place))
 }
 

@@ -51,7 +51,7 @@ func (s *server) story(in *ByID) (Story, error) {
 		out.Events = append(out.Events, StoryEvent{p.PouredAt, fmt.Sprintf("%.0f mL poured", p.ML), ""})
 	}
 	for _, spell := range kept.Budget(l.record, l.school, l.roomC, l.now).Spells {
-		what := fmt.Sprintf("the fridge above 5 °C for %.1f hours, up to %.1f °C", spell.Lasted().Hours(), spell.MostC)
+		what := fmt.Sprintf("above 5 °C for %.1f hours, up to %.1f °C", spell.Lasted().Hours(), spell.MostC)
 		if spell.Gap {
 			what += "; some of it was not read, and the last reading is taken to have lasted"
 		}

@@ -44,11 +44,16 @@ func (s *Store) SaveDraft(id int64, revision int, name string, draft kitchen.For
 
 func saveDraft(tx *gorm.DB, id int64, revision int, changed *Drink) error {
 	var current Drink
-	if err := tx.Select("id", "revision").First(&current, id).Error; err != nil {
+	if err := tx.Select("id", "name", "revision").First(&current, id).Error; err != nil {
 		return found(err)
 	}
 	if current.Revision != revision {
 		return &Conflict{Revision: current.Revision}
+	}
+	if current.Name != changed.Name { // drinks made of it go on being so
+		if err := renameLines(tx, current.Name, changed.Name, id); err != nil {
+			return err
+		}
 	}
 	return tx.Model(&Drink{ID: id}).Select("name", "draft", "revision", "changed_at").Updates(changed).Error
 }

@@ -217,6 +217,9 @@ var migrations = []*gormigrate.Migration{
 		`ALTER TABLE drinkers ADD COLUMN revision INTEGER NOT NULL DEFAULT 1`,
 		`ALTER TABLE own_ingredients ADD COLUMN revision INTEGER NOT NULL DEFAULT 1`,
 		`ALTER TABLE prices ADD COLUMN revision INTEGER NOT NULL DEFAULT 1`,
+		`ALTER TABLE bottles ADD COLUMN begun_at DATETIME`,
+		`ALTER TABLE own_ingredients ADD COLUMN retired BOOLEAN NOT NULL DEFAULT FALSE`,
+		`ALTER TABLE own_measures ADD COLUMN retired BOOLEAN NOT NULL DEFAULT FALSE`,
 		`CREATE TABLE undo_acts (
 			id INTEGER PRIMARY KEY AUTOINCREMENT,
 			active BOOLEAN NOT NULL,

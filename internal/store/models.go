@@ -78,7 +78,8 @@ type Bottle struct {
 	EndedAt    *time.Time
 	CreatedAt  time.Time
 
-	CautiousDays    float64 // its life at 4 °C; 0 where it was bottled before that was kept
+	BegunAt         *time.Time // its life began; nil where it is told by the day it was made
+	CautiousDays    float64    // its life at 4 °C; 0 where it was bottled before that was kept
 	CustomaryDays   float64
 	FrozenCautious  int // days its quality holds in the freezer
 	FrozenCustomary int
@@ -207,7 +208,8 @@ type OwnIngredient struct {
 	Name string
 	Row  kitchen.OwnRow `gorm:"serializer:json"`
 
-	Revision int // grows with every change
+	Revision int  // grows with every change
+	Retired  bool // no longer offered, and kept for the drinks that are made with it
 }
 
 // Price is what a pack of an ingredient costs.
@@ -222,8 +224,9 @@ type Price struct {
 
 // OwnMeasure is a mug, a jar, a cap, calibrated by the water it holds.
 type OwnMeasure struct {
-	Name   string `gorm:"primaryKey"`
-	WaterG float64
+	Name    string `gorm:"primaryKey"`
+	WaterG  float64
+	Retired bool // no longer offered, and kept for the drinks that are measured with it
 }
 
 // Drinker is someone who drinks here.

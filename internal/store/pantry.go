@@ -33,19 +33,69 @@ func (s *Store) Larder() (Larder, error) {
 // KeepIngredient adds a row of the cook's own, or changes it where id is not 0
 // and it still is at the revision given.
 func (s *Store) KeepIngredient(id int64, row kitchen.OwnRow, revision int) (int64, error) {
+	if id == 0 { // one of that name that was taken out before comes back
+		var before OwnIngredient
+		if err := s.db.Where("name = ? AND retired", row.Name).First(&before).Error; err == nil {
+			id = before.ID
+		}
+	}
 	kept := OwnIngredient{ID: id, Name: row.Name, Row: row, Revision: revision}
 	err := s.keep(&kept, "own_ingredients", id, &kept.Revision)
 	return kept.ID, err
 }
 
-// RemoveIngredient takes a row of the cook's own out again, and its price.
-func (s *Store) RemoveIngredient(id int64, ingredientID string) error {
+// RemoveIngredient takes a row of the cook's own out again, and its price. One
+// that is in use is kept for the drinks made with it, and no longer offered.
+func (s *Store) RemoveIngredient(id int64, ingredientID string, inUse bool) error {
+	if inUse {
+		return removed(s.db.Model(&OwnIngredient{}).Where("id = ?", id).Update("retired", true))
+	}
 	return s.db.Transaction(func(tx *gorm.DB) error {
 		if err := tx.Delete(&Price{}, "ingredient = ?", ingredientID).Error; err != nil {
 			return err
 		}
 		return removed(tx.Delete(&OwnIngredient{}, id))
 	})
+}
+
+// RenameIngredient has every line of that name bear another, in drafts, in
+// versions and on the plan.
+func (s *Store) RenameIngredient(from, to string) error {
+	return s.db.Transaction(func(tx *gorm.DB) error { return renameLines(tx, from, to, 0) })
+}
+
+// renameLines renames lines in all drinks but one.
+func renameLines(tx *gorm.DB, from, to string, but int64) error {
+	drinks, err := list[Drink](tx.Preload("Versions").Where("id <> ?", but))
+	if err != nil {
+		return err
+	}
+	for _, d := range drinks {
+		if f, changed := d.Draft.Renamed(from, to); changed {
+			if err := tx.Model(&Drink{ID: d.ID}).Select("draft", "revision").Updates(&Drink{Draft: f, Revision: d.Revision + 1}).Error; err != nil {
+				return err
+			}
+		}
+		for _, v := range d.Versions {
+			if f, changed := v.Formula.Renamed(from, to); changed {
+				if err := tx.Model(&Version{ID: v.ID}).Select("formula").Updates(&Version{Formula: f}).Error; err != nil {
+					return err
+				}
+			}
+		}
+	}
+	items, err := list[PlanItem](tx)
+	if err != nil {
+		return err
+	}
+	for _, i := range items {
+		if f, changed := i.Formula.Renamed(from, to); changed {
+			if err := tx.Model(&PlanItem{ID: i.ID}).Select("formula").Updates(&PlanItem{Formula: f}).Error; err != nil {
+				return err
+			}
+		}
+	}
+	return nil
 }
 
 // SetPrice says what a pack of an ingredient costs, where that still is at the
@@ -69,8 +119,12 @@ func (s *Store) KeepMeasure(m OwnMeasure) error {
 	return s.db.Clauses(clause.OnConflict{UpdateAll: true}).Create(&m).Error
 }
 
-// RemoveMeasure forgets it.
-func (s *Store) RemoveMeasure(name string) error {
+// RemoveMeasure forgets it. One that is in use is kept for the drinks measured
+// with it, and no longer offered.
+func (s *Store) RemoveMeasure(name string, inUse bool) error {
+	if inUse {
+		return removed(s.db.Model(&OwnMeasure{}).Where("name = ?", name).Update("retired", true))
+	}
 	return removed(s.db.Delete(&OwnMeasure{}, "name = ?", name))
 }
 
