@@ -3,12 +3,15 @@ package exchange
 import (
 	"encoding/csv"
 	"errors"
+	"fmt"
 	"io"
 	"iter"
 	"math"
 	"strconv"
 	"strings"
 	"time"
+
+	"plushladle/core/keep"
 )
 
 // Temperature is a reading of a fridge's thermometer.
@@ -47,6 +50,9 @@ func WriteTemperatures(w io.Writer, readings iter.Seq[Temperature]) error {
 // zone where the time names none. What is not understood comes back line by
 // line.
 func ReadTemperatures(text string, zone *time.Location) ([]Temperature, []Refused) {
+	if why := notCelsius(text); why != "" {
+		return nil, []Refused{{1, firstLine(text), why}}
+	}
 	in := csv.NewReader(strings.NewReader(text))
 	in.FieldsPerRecord, in.LazyQuotes, in.TrimLeadingSpace = -1, true, true
 	var readings []Temperature
@@ -54,7 +60,7 @@ func ReadTemperatures(text string, zone *time.Location) ([]Temperature, []Refuse
 	for n := 1; ; n++ {
 		fields, err := in.Read()
 		if errors.Is(err, io.EOF) {
-			return readings, refused
+			return plausible(readings, refused)
 		}
 		line, _ := in.FieldPos(0)
 		if err != nil {
@@ -77,15 +83,61 @@ func temperature(fields []string, zone *time.Location) (Temperature, string) {
 	if len(fields) < 2 {
 		return Temperature{}, "it needs a time and a temperature"
 	}
+	if len(fields) > 2 {
+		return Temperature{}, "it has more than a time and a temperature; write the temperature with a point: 4.8"
+	}
 	at, err := momentIn(strings.TrimSpace(fields[0]), zone)
 	if err != nil {
 		return Temperature{}, "its time is none: write 2026-11-24T15:00:00Z or 2026-11-24 15:00"
 	}
-	c, err := strconv.ParseFloat(strings.TrimSpace(fields[1]), 64)
+	written := strings.TrimSpace(fields[1])
+	for _, unit := range []string{"°C", "° C", "C"} {
+		written = strings.TrimSpace(strings.TrimSuffix(written, unit))
+	}
+	c, err := strconv.ParseFloat(written, 64)
 	if err != nil || math.IsNaN(c) || math.IsInf(c, 0) {
 		return Temperature{}, "its temperature is no number of °C"
 	}
+	if !keep.IsOfAFridge(c) {
+		return Temperature{}, "no fridge is at that many °C"
+	}
 	return Temperature{at, c}, ""
+}
+
+// notCelsius says what a file is in, where it names another scale.
+func notCelsius(text string) string {
+	head := strings.ToLower(firstLine(text))
+	for _, sign := range []string{"°f", "º f", "fahrenheit", "temp_f", "(f)", "deg f"} {
+		if strings.Contains(head, sign) {
+			return "these are degrees Fahrenheit; export them in °C"
+		}
+	}
+	return ""
+}
+
+func firstLine(text string) string {
+	line, _, _ := strings.Cut(strings.TrimSpace(text), "\n")
+	return strings.TrimSpace(line)
+}
+
+// warmerThanFridges is what half of a fridge's readings never are above, °C: 20
+// °C is 68 °F, and a fridge in °F stands at about 40.
+const warmerThanFridges = 20.
+
+// plausible refuses a file as a whole whose readings are not those of a fridge
+// in °C: every bottle in it would be thrown out for them.
+func plausible(readings []Temperature, refused []Refused) ([]Temperature, []Refused) {
+	warm := 0
+	for _, r := range readings {
+		if r.TempC > warmerThanFridges {
+			warm++
+		}
+	}
+	if 2*warm <= len(readings) || warm == 0 {
+		return readings, refused
+	}
+	why := fmt.Sprintf("%d of the %d readings are above 20: they are of no fridge, or in °F; nothing was taken in", warm, len(readings))
+	return nil, append([]Refused{{1, "", why}}, refused...)
 }
 
 func momentIn(text string, zone *time.Location) (time.Time, error) {

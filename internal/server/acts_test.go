@@ -264,3 +264,53 @@ func TestCrowdedWritesAreNoFault(t *testing.T) {
 	}
 	assert.Len(t, call[[]DrinkName](c, "GET", "/api/drinks", nil), made)
 }
+
+// Marking far ahead asks, can be taken back whole, and one drink that does not
+// fit is in no other's way.
+func TestMarkingAheadAsksAndOneDrinkNeverBlocksAnother(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	c.begun()
+	p := call[Plan](c, "POST", "/api/plan/items", NewItem{DrinkID: 1, ReadyBy: "2026-11-27T12:00"})
+	last := len(p.Items[0].Steps) - 1
+	for !p.Items[0].Steps[last].HandsOn {
+		last--
+	}
+	bad := c.refused("POST", "/api/plan/items/1/done", Done{Step: last})
+	assert.Equal(t, http.StatusConflict, bad.Status)
+	assert.Contains(t, bad.Detail, "Fri 27 Nov")
+	assert.Contains(t, bad.Detail, "Put the almonds in to soak")
+	_, before, _ := c.send(request("GET", "/api/plan", nil))
+	status, answer, header := c.send(request("POST", "/api/plan/items/1/done", Done{Step: last, Ahead: true}))
+	require.Equal(t, http.StatusOK, status, answer)
+	call[Nothing](c, "POST", "/api/undo/"+header.Get("Undo"), nil)
+	_, after, _ := c.send(request("GET", "/api/plan", nil))
+	assert.JSONEq(t, before, after)
+
+	c.now = time.Date(2026, 11, 27, 11, 30, 0, 0, time.UTC) // half an hour before, and nothing of it done
+	call[Drink](c, "POST", "/api/drinks", NewDrink{Name: "Second milk"})
+	call[Drink](c, "PUT", "/api/drinks/2/draft", Draft{Name: "Second milk", Formula: almondMilk(), Revision: 1})
+	p = call[Plan](c, "POST", "/api/plan/items", NewItem{DrinkID: 2, ReadyBy: "2026-11-28T18:00"})
+	require.Len(t, p.Items, 2)
+	assert.Contains(t, p.Items[0].Trouble, "too little time")
+	assert.Empty(t, p.Items[1].Trouble)
+	c.refused("PUT", "/api/plan/items/1", ReadyBy{"2026-11-27T12:00"})
+	p = call[Plan](c, "PUT", "/api/plan/items/1", ReadyBy{"2026-11-28T12:00"})
+	assert.Empty(t, p.Items[0].Trouble, "moved to when it fits, it is planned again")
+}
+
+// A file of readings that was taken in by mistake is taken back.
+func TestAnImportIsTakenBack(t *testing.T) {
+	t.Parallel()
+	c := shelved(t)
+	var file strings.Builder
+	for n := range 30 {
+		fmt.Fprintf(&file, "%s,12\n", c.now.Add(time.Duration(n)*15*time.Minute).Format(time.RFC3339))
+	}
+	_, _, header := c.send(request("POST", "/api/thermometer/readings", TemperatureFile{file.String()}))
+	c.now = c.now.Add(8 * time.Hour)
+	assert.NotEmpty(t, c.bottle(1).Out)
+	call[Nothing](c, "POST", "/api/undo/"+header.Get("Undo"), nil)
+	assert.Empty(t, c.bottle(1).Out)
+	assert.Contains(t, c.refused("POST", "/api/thermometer/readings", TemperatureFile{"time,°F\n2026-11-24 15:00,39"}).Errors[0].Message, "Fahrenheit")
+}

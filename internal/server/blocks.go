@@ -64,7 +64,7 @@ func (s *server) blockMoved(in *blockInput) ([]store.PlanItem, error) {
 
 // notThere says where a block could begin instead.
 func (s *server) notThere(items []store.PlanItem, n int, in *blockInput, why error) error {
-	w, err := s.work(items)
+	w, err := s.work(items, n)
 	if err != nil {
 		return err
 	}

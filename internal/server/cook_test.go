@@ -80,7 +80,7 @@ func TestACookGoesOnWithTheClockSetBack(t *testing.T) {
 	t.Parallel()
 	c, p := planned(t)
 	c.now = c.now.Add(9 * time.Hour)
-	call[Plan](c, "POST", "/api/plan/items/1/done", Done{Step: p.Items[0].Front.Step})
+	call[Plan](c, "POST", "/api/plan/items/1/done", Done{Step: p.Items[0].Front.Step, Ahead: true})
 	c.now = c.now.Add(-2 * time.Hour)
 	item := c.plan()
 	require.NotNil(t, item.Steps[0].DoneAt)

@@ -68,6 +68,8 @@ type PlanItem struct {
 	Steps   []kitchen.PlanStep `json:"steps"`
 	Blocks  []Block            `json:"blocks" doc:"its work, in goes"`
 	Front   *Front             `json:"front,omitempty" doc:"what to do now"`
+	ForWhom []ForWhom          `json:"forWhom" doc:"the kitchen's drinkers, and why it is not for some"`
+	Trouble string             `json:"trouble" doc:"why it could not be planned with the others, and stays as it was; empty where it could"`
 	Ready   *ReadyList         `json:"ready,omitempty" doc:"what to have out; absent once it is begun"`
 }
 
@@ -150,8 +152,9 @@ func (s *server) presentPlan(items []store.PlanItem) (Plan, error) {
 	draws := map[int64][]plan.Draw{}
 	for _, item := range items {
 		r, d, err := s.reckonItem(item, l.ways)
-		if err != nil {
-			return Plan{}, err
+		if err != nil { // it is in no other's way
+			p.Items = append(p.Items, unreckoned(item, err))
+			continue
 		}
 		mine := l.needsOf(item, d, r)
 		p.add(item, d, r, l, mine)
@@ -216,6 +219,7 @@ func (p *Plan) add(item store.PlanItem, d *formula.Drink, r *formula.Reckoning, 
 	if !slices.ContainsFunc(item.Steps, func(s kitchen.PlanStep) bool { return s.DoneAt != nil }) {
 		out.Ready = l.readyList(d, r, needs)
 	}
+	out.ForWhom, out.Trouble = presentForWhom(r.ForWhom), troubleOf(item)
 	if r.Drink != nil {
 		out.ML = r.Drink.VolumeML
 		p.VolumeML += out.ML
@@ -238,6 +242,28 @@ func (p *Plan) add(item store.PlanItem, d *formula.Drink, r *formula.Reckoning, 
 	}
 	p.Proved = p.Proved && (item.Proved || out.Made)
 	p.Items = append(p.Items, out)
+}
+
+// unreckoned is a planned drink that cannot be reckoned any more: it is shown
+// with its steps as they were, to be taken off the plan.
+func unreckoned(item store.PlanItem, err error) PlanItem {
+	item.Trouble = troubleNothing
+	return PlanItem{
+		ID: item.ID, DrinkID: item.DrinkID, Name: item.DrinkName, ReadyBy: item.ReadyBy, Fridge: item.Fridge, BatchID: item.BatchID, BowlID: item.BowlID,
+		Steps: withUsed(item.Steps, nil), Blocks: blocksOf(item), ForWhom: []ForWhom{}, Trouble: troubleOf(item) + ": " + err.Error(),
+	}
+}
+
+// troubleOf says why a drink could not be planned with the others.
+func troubleOf(item store.PlanItem) string {
+	if item.Trouble == "" || isMade(item) {
+		return ""
+	}
+	words := item.DrinkName + " " + troubleWords[item.Trouble]
+	if item.LaterMin > 0 {
+		words += "; ready by " + item.ReadyBy.Add(time.Duration(item.LaterMin)*time.Minute).Format("Mon 15:04") + " it would fit"
+	}
+	return words
 }
 
 // blocksOf are the stretches of an item's work.

@@ -102,7 +102,7 @@ func TestItFollowsWhatReallyHappened(t *testing.T) {
 
 	c.now = p.Items[0].ReadyBy
 	_, wash := step(t, after, "wash up")
-	made := call[Plan](c, "POST", "/api/plan/items/1/done", Done{Step: wash})
+	made := call[Plan](c, "POST", "/api/plan/items/1/done", Done{Step: wash, Ahead: true})
 	assert.True(t, made.Items[0].Made)
 	assert.Empty(t, made.Next)
 	assert.Empty(t, call[Plan](c, "DELETE", "/api/plan/items/1", nil).Items)
@@ -124,7 +124,7 @@ func TestWhatToBuy(t *testing.T) {
 	assert.InDelta(t, 230, p.ToBuy[0].HaveG, .1)
 	c.now = p.Items[0].ReadyBy
 	_, wash := step(t, p, "wash up")
-	call[Plan](c, "POST", "/api/plan/items/1/done", Done{Step: wash})
+	call[Plan](c, "POST", "/api/plan/items/1/done", Done{Step: wash, Ahead: true})
 	call[Plan](c, "DELETE", "/api/plan/items/1", nil)
 	pantry := call[Pantry](c, "GET", "/api/pantry", nil)
 	assert.InDelta(t, 230-143, pantry.Ingredients[0].StockG, .1, "what was made is used up")

@@ -3,7 +3,10 @@ package server
 import (
 	"fmt"
 	"slices"
+	"strings"
 	"time"
+
+	"github.com/danielgtaylor/huma/v2"
 
 	"plushladle/core/fault"
 	"plushladle/core/formula"
@@ -59,7 +62,7 @@ func (s *server) planDrink(in *body[NewItem]) (Plan, error) {
 func (s *server) startNow(items []store.PlanItem) error {
 	last := len(items) - 1
 	items[last].ReadyBy = s.now().Add(time.Minute)
-	w, err := s.work(items)
+	w, err := s.work(items, last)
 	if err != nil {
 		return err
 	}
@@ -121,7 +124,7 @@ type work struct {
 
 // work makes jobs of the items. What is all done stays as it is. A bowl that
 // is gone leaves a drink to soak for itself.
-func (s *server) work(items []store.PlanItem) (work, error) {
+func (s *server) work(items []store.PlanItem, asked int) (work, error) {
 	w := work{items: slices.Clone(items)}
 	settings, err := s.store.Settings()
 	if err != nil {
@@ -144,6 +147,10 @@ func (s *server) work(items []store.PlanItem) (work, error) {
 		}
 		item.Pins = s.livePins(*item)
 		job, err := s.job(*item, l)
+		if err != nil && n != asked && len(item.Steps) > 0 {
+			item.Trouble = troubleNothing
+			continue
+		}
 		if err != nil {
 			return w, err
 		}
@@ -167,19 +174,39 @@ func (s *server) livePins(item store.PlanItem) []kitchen.Pin {
 
 // scheduled are the items with their steps timed together.
 func (s *server) scheduled(items []store.PlanItem, asked int) ([]store.PlanItem, error) {
-	w, err := s.work(items)
+	w, err := s.work(items, asked)
 	if err != nil {
 		return nil, err
 	}
 	made, problem := plan.Make(w.jobs, w.rules)
+	for problem != nil && w.setAside(problem, asked) {
+		made, problem = plan.Make(w.jobs, w.rules)
+	}
 	if problem != nil {
 		return nil, s.unplanned(problem, w.items, asked)
 	}
 	for k, lane := range made.Lanes {
 		w.items[w.places[k]] = timed(w.items[w.places[k]], lane)
-		w.items[w.places[k]].Proved = made.Proved
+		w.items[w.places[k]].Proved, w.items[w.places[k]].Trouble, w.items[w.places[k]].LaterMin = made.Proved, "", 0
 	}
 	return w.items, nil
+}
+
+// setAside takes a drink that does not fit out of what is planned together: it
+// stays as it was, and says why, so that it is in no other's way. The one that
+// was asked for is not set aside.
+func (w *work) setAside(p *plan.Problem, asked int) bool {
+	k := slices.IndexFunc(w.jobs, func(j plan.Job) bool { return j.ID == p.JobID })
+	if k < 0 || w.places[k] == asked || len(w.items[w.places[k]].Steps) == 0 {
+		return false
+	}
+	item := &w.items[w.places[k]]
+	item.Trouble, item.LaterMin, item.Proved = p.Which, 0, false
+	if p.HasLater {
+		item.LaterMin = int(p.LaterBy.Minutes())
+	}
+	w.jobs, w.places = slices.Delete(w.jobs, k, k+1), slices.Delete(w.places, k, k+1)
+	return true
 }
 
 func isMade(item store.PlanItem) bool {
@@ -275,6 +302,17 @@ func timed(item store.PlanItem, lane plan.Lane) store.PlanItem {
 	return item
 }
 
+// troubleNothing is the trouble of a drink that comes to nothing.
+const troubleNothing = "nothing"
+
+// troubleWords say what keeps a drink from being planned.
+var troubleWords = map[string]string{
+	"time":              "cannot be ready by then: there is too little time for its steps",
+	"quiet hours":       "cannot be ready by then without hands or the blender in the quiet hours",
+	"hands and blender": "cannot be ready by then: the other drinks need the hands and the blender",
+	troubleNothing:      "comes to nothing as it is written now",
+}
+
 // unplanned says why there is no plan, and the least change that makes one.
 func (s *server) unplanned(p *plan.Problem, items []store.PlanItem, asked int) error {
 	at := asked
@@ -282,11 +320,7 @@ func (s *server) unplanned(p *plan.Problem, items []store.PlanItem, asked int) e
 		_, _ = fmt.Sscan(p.JobID, &at)
 	}
 	at = max(0, min(at, len(items)-1))
-	why := map[string]string{
-		"time":              "cannot be ready by then: there is too little time for its steps",
-		"quiet hours":       "cannot be ready by then without hands or the blender in the quiet hours",
-		"hands and blender": "cannot be ready by then: the other drinks need the hands and the blender",
-	}[p.Which]
+	why := troubleWords[p.Which]
 	accepts := "take a drink off the plan, or shorten the quiet hours"
 	if items[at].BowlID != 0 && items[at].DrawnG == 0 {
 		accepts += ", or let it soak for itself: the bowl is ready too late or kept too short"
@@ -382,6 +416,8 @@ type Done struct {
 	Step int  `json:"step" minimum:"0"`
 	Undo bool `json:"undo"`
 	Skip bool `json:"skip,omitempty" doc:"it is left out; what goes in at it does not go in"`
+	// Ahead says that it is meant where that is asked.
+	Ahead bool `json:"ahead,omitempty" doc:"also where it is not due for hours, or where steps before it are marked along"`
 }
 
 type doneInput struct {
@@ -397,9 +433,14 @@ func (s *server) stepDone(in *doneInput) (Plan, error) {
 	if err != nil {
 		return Plan{}, err
 	}
-	if items[at].Steps, err = marked(items[at].Steps, in.Body, s.now()); err != nil {
+	steps, err := marked(items[at].Steps, in.Body, s.now())
+	if err != nil {
 		return Plan{}, err
 	}
+	if err := askAhead(items[at], in.Body, s.now()); err != nil {
+		return Plan{}, err
+	}
+	items[at].Steps = steps
 	drawn, err := s.drawn(&items[at])
 	if err != nil {
 		return Plan{}, err
@@ -412,6 +453,37 @@ func (s *server) stepDone(in *doneInput) (Plan, error) {
 		return Plan{}, err
 	}
 	return s.plan(nil)
+}
+
+// aheadOf is how far ahead of its time a step is marked without a question (a
+// judgement, no source).
+const aheadOf = 12 * time.Hour
+
+// askAhead refuses to mark what is far ahead, or what would mark others along,
+// until it is said that it is meant: one wrong tap is not to end a plan.
+func askAhead(item store.PlanItem, d Done, now time.Time) error {
+	if d.Undo || d.Ahead || d.Step >= len(item.Steps) {
+		return nil
+	}
+	step := item.Steps[d.Step]
+	var along []string
+	for _, s := range item.Steps[:d.Step] {
+		if s.HandsOn && s.DoneAt == nil {
+			along = append(along, s.Title)
+		}
+	}
+	isAhead := step.Start.Sub(now) > aheadOf
+	if !isAhead && len(along) == 0 {
+		return nil
+	}
+	var said []string
+	if isAhead {
+		said = append(said, fmt.Sprintf("%q is planned for %s.", step.Title, step.Start.In(now.Location()).Format("Mon 2 Jan, 15:04")))
+	}
+	if len(along) > 0 {
+		said = append(said, "Marking it now marks these as done too: "+strings.Join(along, "; ")+".")
+	}
+	return huma.Error409Conflict(strings.Join(said, " "), &huma.ErrorDetail{Location: "body.ahead", Message: strings.Join(said, " "), Value: along})
 }
 
 // marked are the steps with one marked, and all before it that were not.

@@ -234,6 +234,9 @@ func (s *server) readTemperatures(in *body[TemperatureFile]) (TakenIn, error) {
 	if len(read) == 0 && len(refused) == 0 {
 		return TakenIn{}, fault.New("csv", "", "holds no readings", "paste lines of time and °C: 2026-11-24 15:00,4.2")
 	}
+	if len(read) == 0 {
+		return TakenIn{}, fault.New("csv", "", fmt.Sprintf("holds no reading that can be taken in: line %d %s", refused[0].Line, refused[0].Why), "use lines of time and °C: 2026-11-24 15:00,4.2")
+	}
 	readings := make([]store.Temperature, len(read))
 	for n, r := range read {
 		readings[n] = store.Temperature{At: r.At.Unix(), TempC: r.TempC}

@@ -65,7 +65,7 @@ func weighing(t *testing.T, lines ...string) *client {
 func (c *client) plan() PlanItem { return call[Plan](c, "GET", "/api/plan", nil).Items[0] }
 
 func (c *client) done(step int) PlanItem {
-	return call[Plan](c, "POST", "/api/plan/items/1/done", Done{Step: step}).Items[0]
+	return call[Plan](c, "POST", "/api/plan/items/1/done", Done{Step: step, Ahead: true}).Items[0]
 }
 
 func usedOfFront(i PlanItem, n int) *kitchen.Weighed { return i.Steps[i.Front.Step].Amounts[n].Used }

@@ -218,6 +218,8 @@ var migrations = []*gormigrate.Migration{
 		`ALTER TABLE own_ingredients ADD COLUMN revision INTEGER NOT NULL DEFAULT 1`,
 		`ALTER TABLE prices ADD COLUMN revision INTEGER NOT NULL DEFAULT 1`,
 		`ALTER TABLE bottles ADD COLUMN begun_at DATETIME`,
+		`ALTER TABLE plan_items ADD COLUMN trouble TEXT NOT NULL DEFAULT ''`,
+		`ALTER TABLE plan_items ADD COLUMN later_min INTEGER NOT NULL DEFAULT 0`,
 		`ALTER TABLE own_ingredients ADD COLUMN retired BOOLEAN NOT NULL DEFAULT FALSE`,
 		`ALTER TABLE own_measures ADD COLUMN retired BOOLEAN NOT NULL DEFAULT FALSE`,
 		`CREATE TABLE undo_acts (

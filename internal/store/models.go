@@ -158,6 +158,8 @@ type PlanItem struct {
 	BowlID    int64              // the bowl its base is drawn from; 0 for none
 	DrawnG    float64            // what was drawn from it, as it was dry
 	BatchID   int64              // once it is bottled; 0 before
+	Trouble   string             // the code of what keeps it from being planned; "" for nothing
+	LaterMin  int                // so many minutes later it would fit; 0 where that is not known
 	CreatedAt time.Time
 }
 
