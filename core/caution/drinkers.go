@@ -69,7 +69,7 @@ func (p Drinker) Check() error {
 	if !(p.WeightKG == 0 || p.WeightKG >= 2 && p.WeightKG <= 300) {
 		return fault.New("weightKG", fmt.Sprint(p.WeightKG), "is not a weight", "use 2 to 300 kg, or leave it empty")
 	}
-	if !(p.ServingsDay >= 0 && p.ServingsDay <= 50) {
+	if !(p.ServingsDay == 0 || p.ServingsDay >= 0.01 && p.ServingsDay <= 50) {
 		return fault.New("servingsDay", fmt.Sprint(p.ServingsDay), "is out of range", "use 0 to 50 servings a day")
 	}
 	return nil

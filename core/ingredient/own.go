@@ -76,7 +76,7 @@ func usualOf(r Role) (Class, Stage) {
 
 func (o Own) measures(i *Ingredient) error {
 	if o.GPerCup != nil {
-		if !(*o.GPerCup > 0 && *o.GPerCup <= maxGPerCup) {
+		if !(*o.GPerCup >= 0.1 && *o.GPerCup <= maxGPerCup) {
 			return fault.New("gPerCup", fmt.Sprint(*o.GPerCup), "cannot be what a cup weighs", "use grams above 0, up to 5000")
 		}
 		i.BulkGPerML = *o.GPerCup / usCupML

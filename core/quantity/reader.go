@@ -33,7 +33,7 @@ func Calibrated(name string, waterG float64) (Own, error) {
 	if name == "" || len(name) > 30 {
 		return Own{}, fault.New("name", name, "cannot name a measure", "use one word of letters, such as mug")
 	}
-	if !(waterG > 0 && waterG <= 20000) {
+	if !(waterG >= 0.01 && waterG <= 20000) {
 		return Own{}, fault.New("waterG", formatValue(waterG, Gram), "cannot be what a measure holds", "weigh the water it holds: above 0, up to 20,000 g")
 	}
 	return Own{name, waterG / waterGPerML}, nil

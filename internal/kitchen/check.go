@@ -17,6 +17,7 @@ const (
 	maxPortions  = 12
 	maxServingML = 5000
 	maxSize      = 1e6
+	leastValue   = 0.01 // of what is not 0, so that nothing divided by it overflows
 )
 
 // Check tells whether a formula is one that this program could have kept.
@@ -38,7 +39,7 @@ func (f Formula) Check() error {
 		{"panCM", f.PanCM, 0, 80}, {"brewPct", f.BrewPct, 0, 100}, {"shopPrice", f.ShopPrice, 0, 100_000}, {"sizeValue", f.SizeValue, 0, maxSize},
 		{"sizeEach", f.SizeEach, 0, maxSize}, {"perDay", f.PerDay, 0, 1000}, {"rawC", f.RawC, 0, 100}, {"warmsC", f.WarmsC, 0, 60},
 	} {
-		if !(b.value >= b.from && b.value <= b.to) {
+		if !(b.value == 0 && b.from == 0 || b.value >= max(b.from, leastValue) && b.value <= b.to) {
 			return fault.New(b.name, fmt.Sprint(b.value), "is out of range", fmt.Sprintf("use %g to %g", b.from, b.to))
 		}
 	}

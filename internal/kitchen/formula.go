@@ -88,7 +88,10 @@ type Ways struct {
 // by the line's place; the error is for the rest, a *fault.Error.
 func (f Formula) Drink(name string, ways Ways) (formula.Drink, []error, error) {
 	d := formula.New(name)
-	var err error
+	err := f.Check()
+	if err != nil {
+		return d, nil, err
+	}
 	if d.System, err = quantity.ParseSystem(f.System); err != nil {
 		return d, nil, err
 	}

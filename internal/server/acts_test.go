@@ -2,6 +2,7 @@ package server
 
 import (
 	"bufio"
+	"encoding/json"
 	"fmt"
 	"io"
 	"net/http"
@@ -13,6 +14,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"plushladle/internal/kitchen"
+	"plushladle/internal/store"
 )
 
 // keyed is a request that bears a key.
@@ -313,4 +315,50 @@ func TestAnImportIsTakenBack(t *testing.T) {
 	call[Nothing](c, "POST", "/api/undo/"+header.Get("Undo"), nil)
 	assert.Empty(t, c.bottle(1).Out)
 	assert.Contains(t, c.refused("POST", "/api/thermometer/readings", TemperatureFile{"time,°F\n2026-11-24 15:00,39"}).Errors[0].Message, "Fahrenheit")
+}
+
+// Numbers so small or large that sums of them overflow are refused or reckoned
+// with; nothing panics, and every answer is one.
+func TestNumbersAreBounded(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	c.begun()
+	for _, field := range []string{"blendS", "waterC", "servingML", "cookMin", "panCM", "brewPct", "shopPrice", "sizeValue", "sizeEach", "perDay", "rawC", "warmsC"} {
+		for _, value := range []string{"1e-320", "1e-9", "1e308", "-1", "-0.0", "99999"} {
+			for _, by := range []string{"", "times", "volume", "servings", "base", "bottles", "days"} {
+				formula := fmt.Sprintf(`{"lines":[{"key":"a","ingredient":"Almonds","amount":"1 cup","stage":"","note":"","unsoaked":false,"soakedCup":false,"locked":false},{"key":"w","ingredient":"Water","amount":"4 cups","stage":"","note":"","unsoaked":false,"soakedCup":false,"locked":false}],
+					"system":"us","strainer":"bag","blendS":30,"waterC":10,"spices":"linear","servingML":0,"heat":"boil","cookMin":1,"panCM":0,"coarse":false,"brewPct":0,"shopPrice":0,"sizeBy":%q,"sizeValue":2,"sizeEach":100,"perDay":1,"rawC":0,"warmsC":0}`, by)
+				var f map[string]any
+				require.NoError(t, json.Unmarshal([]byte(formula), &f))
+				f[field] = json.RawMessage(value)
+				status, answer, _ := c.send(request("POST", "/api/reckonings", map[string]any{"name": "x", "formula": f, "madeOn": ""}))
+				assert.Less(t, status, 500, "%s %s by %q: %s", field, value, by, answer)
+			}
+		}
+	}
+	for _, perDay := range []string{"1e-320", "1e-9", "0.5", "1", "100000"} {
+		status, answer, _ := c.send(request("PUT", "/api/rhythm", `{"drinkIDs":[1],"perDayML":`+perDay+`,"days":[true,true,true,true,true,true,true]}`))
+		assert.Less(t, status, 500, "%s: %s", perDay, answer)
+	}
+}
+
+// A second drink that is still empty leaves every list a list.
+func TestListsAreNeverNull(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	paths := []string{"/api/shelf", "/api/rhythm", "/api/plan", "/api/pantry", "/api/drinks", "/api/kitchen", "/api/thermometer", "/api/timers", "/api/can-make", "/api/devices", "/api/scale"}
+	look := func() {
+		for _, path := range paths {
+			status, answer, _ := c.send(request("GET", path, nil))
+			assert.Equal(t, http.StatusOK, status, "%s: %s", path, answer)
+			assert.NotContains(t, answer, "null", path)
+		}
+	}
+	look()
+	c.begun()
+	call[Drink](c, "POST", "/api/drinks", NewDrink{Name: "still empty"})
+	call[[]Bottle](c, "POST", "/api/drinks/1/batches", NewBatch{Bottles: []NewBottle{{VolumeML: 240, Place: "fridge"}}})
+	require.NoError(t, c.store.SetRhythm(store.Rhythm{DrinkIDs: []int64{1, 2}, Days: anyDay}))
+	look()
+	assert.NotEmpty(t, call[Rhythm](c, "GET", "/api/rhythm", nil).Problem)
 }

@@ -26,6 +26,7 @@ func operation[In, Out any](s *server, api huma.API, method, path, id, summary s
 			if err != nil {
 				return nil, s.problem(err)
 			}
+			withLists(&out)
 			return &body[Out]{out}, nil
 		})
 }
@@ -64,6 +65,7 @@ func act[In, Out any](s *server, api huma.API, method, path, id, summary string,
 				out.Undo = strconv.FormatInt(done.Undo, 10)
 			}
 			s.happened(*seen)
+			withLists(&out.Body)
 			return &out, nil
 		})
 }

@@ -251,7 +251,10 @@ type priceInput struct {
 	Body       PackPrice
 }
 
-const maxPrice = 1e6
+const (
+	leastPrice = 0.001
+	maxPrice   = 1e6
+)
 
 func (s *server) setPrice(in *priceInput) (Pantry, error) {
 	ways, err := s.ways()
@@ -262,7 +265,7 @@ func (s *server) setPrice(in *priceInput) (Pantry, error) {
 	if !ok {
 		return Pantry{}, store.ErrNotFound
 	}
-	if !(in.Body.Price > 0 && in.Body.Price <= maxPrice) {
+	if !(in.Body.Price >= leastPrice && in.Body.Price <= maxPrice) {
 		return Pantry{}, fault.New("price", "", "a pack has a price", "use a price above 0, or forget the price")
 	}
 	packG, err := s.packG(i, in.Body.Pack, ways)
@@ -312,7 +315,7 @@ func (s *server) packG(i *ingredient.Ingredient, pack string, ways kitchen.Ways)
 	if err != nil {
 		return 0, fault.In("pack", err)
 	}
-	if g <= 0 {
+	if g < 0.001 {
 		return 0, fault.New("pack", pack, "holds nothing", "say what is in a pack: 500 g, 1 L or 1 piece")
 	}
 	return g, nil

@@ -109,8 +109,14 @@ func (s *server) rhythm(*noInput) (Rhythm, error) {
 	return out, err
 }
 
+// leastADayML is the least that is drunk in a day, where it is said.
+const leastADayML = 1
+
 func (s *server) setRhythm(in *body[RhythmWays]) (Rhythm, error) {
 	ways := in.Body
+	if ways.PerDayML != 0 && ways.PerDayML < leastADayML {
+		return Rhythm{}, fault.New("perDayML", fmt.Sprint(ways.PerDayML), "is less than anyone drinks in a day", "enter 1 mL or more, or leave it empty")
+	}
 	for _, id := range ways.DrinkIDs {
 		if _, err := s.store.Drink(id); err != nil {
 			return Rhythm{}, err
