@@ -54,10 +54,10 @@ type Portion struct {
 // Line is one line as typed.
 type Line struct {
 	Key        string `json:"key" maxLength:"40" doc:"stays with the line while it is moved and edited"`
-	Ingredient string `json:"ingredient" maxLength:"120"`
+	Ingredient string `json:"ingredient" maxLength:"2000" doc:"or whatever was written there: nothing a cook writes is too long to be kept"`
 	Amount     string `json:"amount" maxLength:"200"`
 	Stage      string `json:"stage" enum:",soak,grind,rinse,brew,after straining,cook,at serving" doc:"empty for the ingredient's own"`
-	Note       string `json:"note" maxLength:"300"`
+	Note       string `json:"note" maxLength:"2000"`
 	Unsoaked   bool   `json:"unsoaked"`
 	SoakedCup  bool   `json:"soakedCup" doc:"the volume was measured after soaking"`
 	Locked     bool   `json:"locked"`

@@ -67,7 +67,7 @@ func within(c fiber.Ctx) error {
 	case c.Get("Content-Encoding") != "":
 		return closing(c, fiber.NewError(http.StatusUnsupportedMediaType, "packed requests are not taken"))
 	case length > bodyLimit && c.Path() != restorePath:
-		return closing(c, fiber.NewError(http.StatusRequestEntityTooLarge, "the request is larger than 512 kB"))
+		return closing(c, fiber.NewError(http.StatusRequestEntityTooLarge, "the request is larger than 1 MB"))
 	}
 	return c.Next()
 }

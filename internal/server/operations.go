@@ -279,7 +279,7 @@ func (s *server) findIngredients(in *findInput) ([]Suggestion, error) {
 
 // TypedLine is a line as people write it.
 type TypedLine struct {
-	Text string `json:"text" minLength:"1" maxLength:"300"`
+	Text string `json:"text" minLength:"1" maxLength:"2000"`
 }
 
 func (s *server) readLine(in *body[TypedLine]) (kitchen.Line, error) {

@@ -27,7 +27,7 @@ import (
 const (
 	// bodyLimit is the largest request taken: room for 300 lines as long as
 	// they may be, and no more.
-	bodyLimit    = 512 << 10
+	bodyLimit    = 1 << 20
 	bufferSize   = 32 << 10 // a reckoning in one piece
 	readTimeout  = 15 * time.Second
 	writeTimeout = 30 * time.Second

@@ -223,7 +223,7 @@ func TestMistakesAreNamedByField(t *testing.T) {
 	assert.Equal(t, http.StatusNotFound, c.refused("GET", "/api/nowhere", nil).Status)
 	large := c.refused("POST", "/api/drinks", NewDrink{Name: strings.Repeat("a", 1<<20)})
 	assert.Equal(t, http.StatusRequestEntityTooLarge, large.Status)
-	assert.Equal(t, "the request is larger than 512 kB", large.Detail)
+	assert.Equal(t, "the request is larger than 1 MB", large.Detail)
 	assert.GreaterOrEqual(t, c.refused("POST", "/api/reckonings", "{").Status, 400)
 	assert.GreaterOrEqual(t, c.refused("POST", "/api/reckonings", `{"formula":null}`).Status, 400)
 }
