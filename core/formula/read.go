@@ -7,7 +7,8 @@ import (
 	"plushladle/core/quantity"
 )
 
-// maxLineText is how many bytes of one line are read; the rest is a note.
+// maxLineText is how long an ingredient line can be, in bytes. What is longer is
+// none, and is kept as it stands.
 const maxLineText = 500
 
 // ReadLine reads one line of an ingredient list: "1 1/2 cups raw hazelnuts,
@@ -22,7 +23,7 @@ func ReadLine(text string, catalogue *ingredient.Catalogue) (Line, error) {
 func ReadLineWith(text string, catalogue *ingredient.Catalogue, reader quantity.Reader) (Line, error) {
 	text = withoutBullet(strings.TrimSpace(text))
 	if len(text) > maxLineText {
-		text = strings.ToValidUTF8(text[:maxLineText], "")
+		return Line{Name: text}, nil
 	}
 	amount, rest, err := reader.ParseLeading(text)
 	if err != nil {

@@ -17,6 +17,8 @@ export function useSetKitchen() {
   return useMutation({
     mutationFn: (body: Kitchen) => answer(api.PUT('/api/kitchen', { body })),
     onSuccess: () => client.invalidateQueries(),
+    // what was changed elsewhere is read, so that saving again is meant
+    onError: () => client.invalidateQueries({ queryKey: ['kitchen'] }),
   })
 }
 
@@ -113,6 +115,7 @@ export function usePantryChange<In>(change: (input: In) => Promise<Pantry>) {
   const client = useQueryClient()
   return useMutation({
     mutationFn: change,
+    onError: () => client.invalidateQueries({ queryKey: ['pantry'] }),
     onSuccess: (pantry) => {
       client.setQueryData(['pantry'], pantry)
       client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'pantry' && q.queryKey[0] !== 'drink' })

@@ -4,6 +4,23 @@
  */
 
 export interface paths {
+    "/api/allergens": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Allergens by the words people use */
+        get: operations["find-allergens"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/batches/{id}": {
         parameters: {
             query?: never;
@@ -477,6 +494,23 @@ export interface paths {
         get: operations["kitchen"];
         /** Change the kitchen's ways */
         put: operations["set-kitchen"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kitchen/time-zone": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** The time zone of a kitchen that has none yet */
+        put: operations["begin-in-zone"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1511,6 +1545,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/undo/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take back what was done */
+        post: operations["undo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1523,6 +1574,14 @@ export interface components {
             /** Format: double */
             toRestG: number;
             wholeBatch: string;
+        };
+        AllergenChoice: {
+            code: string;
+            /** @description it covers several */
+            group: boolean;
+            /** @description the code of what is avoided with it unless it was cleared; empty for none */
+            kin: string;
+            name: string;
         };
         Band: {
             /** Format: double */
@@ -1656,8 +1715,15 @@ export interface components {
             thawing: string;
             /** @description in a word or two */
             timeLeft: string;
-            /** @description the last good day */
+            /** @description the last day that is good to its end */
             useBy: string;
+            /**
+             * Format: date-time
+             * @description the moment it ends
+             */
+            useByAt: string;
+            /** @description the same as people say it: Mon 30 Nov, morning */
+            useByWords: string;
             /** Format: int64 */
             version: number;
             /** Format: double */
@@ -1795,6 +1861,58 @@ export interface components {
             unit: string;
             /** Format: double */
             value?: number;
+        };
+        ChangedDrinker: {
+            /** @enum {string} */
+            age: "under 1" | "1 to 3" | "4 to 6" | "7 to 10" | "11 to 14" | "15 to 17" | "adult";
+            /** @description codes of allergens, or words for them */
+            allergens: string[];
+            /** @description codes of their kin that an allergist cleared: walnut and pecan, cashew and pistachio */
+            cleared?: string[];
+            dairyFree: boolean;
+            dislikes: string[];
+            name: string;
+            /**
+             * Format: int64
+             * @description as it was read, so that nothing changed since is written over; 0 writes over whatever there is
+             */
+            revision?: number;
+            /**
+             * Format: double
+             * @description 0 for one
+             */
+            servingsDay: number;
+            vegan: boolean;
+            /**
+             * Format: double
+             * @description 0 where it is not known
+             */
+            weightKG: number;
+        };
+        ChangedRow: {
+            allergens: string[];
+            /**
+             * Format: double
+             * @description what a US cup of it weighs
+             */
+            gPerCup?: number;
+            label?: components["schemas"]["Label"];
+            /**
+             * Format: double
+             * @description opened, in the fridge
+             */
+            lifeDays?: number;
+            name: string;
+            /** Format: double */
+            pieceG?: number;
+            /**
+             * Format: int64
+             * @description as it was read, so that nothing changed since is written over; 0 writes over whatever there is
+             */
+            revision?: number;
+            /** @enum {string} */
+            role: "base" | "liquid" | "sweetener" | "spice" | "flavour" | "fat" | "salt" | "dairy" | "body" | "other";
+            vegan: boolean;
         };
         ChillFigure: {
             /** Format: double */
@@ -1959,6 +2077,8 @@ export interface components {
             value: number;
         };
         Done: {
+            /** @description also where it is not due for hours, or where steps before it are marked along */
+            ahead?: boolean;
             /** @description it is left out; what goes in at it does not go in */
             skip?: boolean;
             /** Format: int64 */
@@ -2003,7 +2123,10 @@ export interface components {
         Drinker: {
             /** @enum {string} */
             age: "under 1" | "1 to 3" | "4 to 6" | "7 to 10" | "11 to 14" | "15 to 17" | "adult";
+            /** @description codes of allergens, or words for them */
             allergens: string[];
+            /** @description codes of their kin that an allergist cleared: walnut and pecan, cashew and pistachio */
+            cleared?: string[];
             dairyFree: boolean;
             dislikes: string[];
             name: string;
@@ -2130,6 +2253,8 @@ export interface components {
              * @enum {string}
              */
             heat: "" | "warm" | "boil";
+            /** @description bottled at 85 °C or hotter, full, closed and turned over; only where it was heated */
+            hotFill?: boolean;
             lines: components["schemas"]["Line"][];
             /**
              * Format: double
@@ -2307,7 +2432,12 @@ export interface components {
             reasons: string[];
             /** @description the kitchen's school, which useBy follows */
             school: string;
+            /** @description the last day that is good to its end, as labels have it */
             useBy: string;
+            /** @description the moment it ends; empty where that is not known */
+            useByAt: string;
+            /** @description the same as people say it: Mon 30 Nov, morning */
+            useByWords: string;
             /** Format: int64 */
             wholeDays: number;
         };
@@ -2335,6 +2465,11 @@ export interface components {
             /** @description and no blender runs */
             noiseQuiet: string;
             /**
+             * Format: int64
+             * @description as it was read, so that nothing set since is written over; 0 writes over whatever there is
+             */
+            revision?: number;
+            /**
              * Format: double
              * @description what the scale reads to; 0 for none
              */
@@ -2345,6 +2480,8 @@ export interface components {
             system: "us" | "metric" | "au" | "imperial";
             /** @enum {string} */
             theme: "system" | "day" | "night";
+            /** @description an IANA name such as Europe/London; empty for the machine's own */
+            timeZone?: string;
         };
         KitchenNow: {
             currency: string;
@@ -2370,6 +2507,11 @@ export interface components {
             /** @description and no blender runs */
             noiseQuiet: string;
             /**
+             * Format: int64
+             * @description as it was read, so that nothing set since is written over; 0 writes over whatever there is
+             */
+            revision?: number;
+            /**
              * Format: double
              * @description what the scale reads to; 0 for none
              */
@@ -2380,6 +2522,8 @@ export interface components {
             system: "us" | "metric" | "au" | "imperial";
             /** @enum {string} */
             theme: "system" | "day" | "night";
+            /** @description an IANA name such as Europe/London; empty for the machine's own */
+            timeZone?: string;
             /** @description the kitchen's date */
             today: string;
         };
@@ -2405,6 +2549,7 @@ export interface components {
         };
         Line: {
             amount: string;
+            /** @description or whatever was written there: nothing a cook writes is too long to be kept */
             ingredient: string;
             /** @description stays with the line while it is moved and edited */
             key: string;
@@ -2648,6 +2793,8 @@ export interface components {
         };
         OwnMeasure: {
             name: string;
+            /** @description it takes the place of one of that name */
+            replace?: boolean;
             /** Format: double */
             waterG: number;
         };
@@ -2701,6 +2848,11 @@ export interface components {
             pack: string;
             /** Format: double */
             price: number;
+            /**
+             * Format: int64
+             * @description as it was read, so that nothing changed since is written over; 0 writes over whatever there is
+             */
+            revision?: number;
         };
         PackUse: {
             /** Format: double */
@@ -2715,12 +2867,17 @@ export interface components {
         PantryDrinker: {
             /** @enum {string} */
             age: "under 1" | "1 to 3" | "4 to 6" | "7 to 10" | "11 to 14" | "15 to 17" | "adult";
+            /** @description codes of allergens, or words for them */
             allergens: string[];
+            /** @description codes of their kin that an allergist cleared: walnut and pecan, cashew and pistachio */
+            cleared?: string[];
             dairyFree: boolean;
             dislikes: string[];
             /** Format: int64 */
             id: number;
             name: string;
+            /** Format: int64 */
+            revision: number;
             /**
              * Format: double
              * @description 0 for one
@@ -2752,6 +2909,11 @@ export interface components {
              * @description 0 for a row that ships
              */
             ownID: number;
+            /**
+             * Format: int64
+             * @description of a row of the cook's own
+             */
+            ownRevision: number;
             pack: string;
             /**
              * Format: double
@@ -2763,6 +2925,11 @@ export interface components {
              * @description of a pack; 0 where it is not known
              */
             price: number;
+            /**
+             * Format: int64
+             * @description of its price; 0 where there is none
+             */
+            priceRevision: number;
             role: string;
             source: string;
             /**
@@ -2875,6 +3042,8 @@ export interface components {
             bowlID: number;
             /** Format: int64 */
             drinkID: number;
+            /** @description the kitchen's drinkers, and why it is not for some */
+            forWhom: components["schemas"]["ForWhom"][];
             /** @description it soaks in the fridge, since the bench left no time that fits */
             fridge: boolean;
             /** @description what to do now */
@@ -2891,6 +3060,8 @@ export interface components {
             /** Format: date-time */
             readyBy: string;
             steps: components["schemas"]["PlanStep"][];
+            /** @description why it could not be planned with the others, and stays as it was; empty where it could */
+            trouble: string;
         };
         PlanStep: {
             amounts: components["schemas"]["PlanAmount"][];
@@ -3145,6 +3316,11 @@ export interface components {
             poured: components["schemas"]["PouredDay"][];
             /** @description why there is none; empty where there is */
             problem: string;
+            /**
+             * Format: int64
+             * @description as it was read, so that nothing changed since is written over; 0 writes over whatever there is
+             */
+            revision?: number;
             /** @description why, the most first */
             thrown: string[];
             /**
@@ -3212,6 +3388,11 @@ export interface components {
              * @description 0 for what the pours tell, or else the drinkers
              */
             perDayML: number;
+            /**
+             * Format: int64
+             * @description as it was read, so that nothing changed since is written over; 0 writes over whatever there is
+             */
+            revision?: number;
         };
         Rung: {
             /** Format: double */
@@ -3662,6 +3843,10 @@ export interface components {
         Why: {
             why: string;
         };
+        Zone: {
+            /** @description an IANA name such as Europe/London */
+            timeZone: string;
+        };
     };
     responses: never;
     parameters: never;
@@ -3670,6 +3855,7 @@ export interface components {
     pathItems: never;
 }
 export type Addition = components['schemas']['Addition'];
+export type AllergenChoice = components['schemas']['AllergenChoice'];
 export type Band = components['schemas']['Band'];
 export type Batch = components['schemas']['Batch'];
 export type Blended = components['schemas']['Blended'];
@@ -3684,6 +3870,8 @@ export type BowlChange = components['schemas']['BowlChange'];
 export type CalendarKey = components['schemas']['CalendarKey'];
 export type CanMake = components['schemas']['CanMake'];
 export type Caution = components['schemas']['Caution'];
+export type ChangedDrinker = components['schemas']['ChangedDrinker'];
+export type ChangedRow = components['schemas']['ChangedRow'];
 export type ChillFigure = components['schemas']['ChillFigure'];
 export type Compared = components['schemas']['Compared'];
 export type ComparedFigure = components['schemas']['ComparedFigure'];
@@ -3816,8 +4004,41 @@ export type WarmSpell = components['schemas']['WarmSpell'];
 export type Weighed = components['schemas']['Weighed'];
 export type WeighedNow = components['schemas']['WeighedNow'];
 export type Why = components['schemas']['Why'];
+export type Zone = components['schemas']['Zone'];
 export type $defs = Record<string, never>;
 export interface operations {
+    "find-allergens": {
+        parameters: {
+            query?: {
+                /** @description a word, or the beginning of one; empty for all */
+                typed?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AllergenChoice"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     batch: {
         parameters: {
             query?: never;
@@ -3896,6 +4117,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -3931,6 +4153,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -3966,6 +4189,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -4001,6 +4225,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -4067,6 +4292,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -4098,6 +4324,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -4131,6 +4358,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -4166,6 +4394,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -4197,6 +4426,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -4232,6 +4462,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -4478,6 +4709,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -4540,6 +4772,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -4575,6 +4808,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -4645,6 +4879,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -4855,6 +5090,39 @@ export interface operations {
             };
         };
     };
+    "begin-in-zone": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Zone"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitchenNow"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     labels: {
         parameters: {
             query: {
@@ -5035,6 +5303,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5070,6 +5339,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5105,6 +5375,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5167,6 +5438,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5195,13 +5467,14 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Drinker"];
+                "application/json": components["schemas"]["ChangedDrinker"];
             };
         };
         responses: {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5233,6 +5506,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5266,6 +5540,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5285,7 +5560,10 @@ export interface operations {
     };
     "change-ingredient": {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description rename it also where drinks use it: their lines follow */
+                anyway?: boolean;
+            };
             header?: never;
             path: {
                 id: number;
@@ -5294,13 +5572,14 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["OwnRow"];
+                "application/json": components["schemas"]["ChangedRow"];
             };
         };
         responses: {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5320,7 +5599,10 @@ export interface operations {
     };
     "remove-ingredient": {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description also where drinks use it: they keep it, and it is no longer offered */
+                anyway?: boolean;
+            };
             header?: never;
             path: {
                 id: number;
@@ -5332,6 +5614,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5365,6 +5648,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5384,7 +5668,10 @@ export interface operations {
     };
     "remove-measure": {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description also where drinks use it: they keep it, and it is no longer offered */
+                anyway?: boolean;
+            };
             header?: never;
             path: {
                 name: string;
@@ -5396,6 +5683,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5431,6 +5719,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5462,6 +5751,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5497,6 +5787,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5621,6 +5912,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5654,6 +5946,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5687,6 +5980,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5722,6 +6016,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5753,6 +6048,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5788,6 +6084,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5819,6 +6116,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5855,6 +6153,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -5996,6 +6295,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -6169,6 +6469,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -6200,6 +6501,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -6789,6 +7091,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -6884,6 +7187,7 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
@@ -7016,6 +7320,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Turned"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    undo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description from the Undo header of what was done */
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Nothing"];
                 };
             };
             /** @description Error */

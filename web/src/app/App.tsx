@@ -1,7 +1,8 @@
-import { lazy, Suspense, useEffect, useState } from 'react'
+import { lazy, type ReactNode, useEffect, useState } from 'react'
 import { Redirect, Route, Switch, useLocation } from 'wouter'
 import { Refused } from '../api/client'
 import { useKitchen } from '../api/hooks'
+import { Boundary } from '../ui/Boundary'
 import { Dialog } from '../ui/Dialog'
 import { Bench, LastDrink } from '../views/bench/Bench'
 import { Shelf } from '../views/shelf/Shelf'
@@ -9,12 +10,21 @@ import { Alarm } from './Alarm'
 import { Header } from './Header'
 import { KeysDialog, useViewKeys } from './keys'
 import { SignIn, SignInForm } from './SignIn'
+import { UndoToast } from './UndoToast'
+import { useZone } from './useZone'
 
 const Pantry = lazy(() => import('../views/pantry/Pantry').then((m) => ({ default: m.Pantry })))
 const PlanView = lazy(() => import('../views/plan/Plan').then((m) => ({ default: m.PlanView })))
 const Cook = lazy(() => import('../views/cook/Cook').then((m) => ({ default: m.Cook })))
 const Labels = lazy(() => import('../views/shelf/Labels').then((m) => ({ default: m.Labels })))
 const Card = lazy(() => import('../views/bench/Card').then((m) => ({ default: m.Card })))
+
+/** view is a view that takes nothing with it where something in it goes wrong. */
+const view = (name: string, children: ReactNode) => (
+  <Boundary key={name} name={name}>
+    {children}
+  </Boundary>
+)
 
 /** useTheme puts the kitchen's theme on the page, following the system where it says so. */
 function useTheme(theme: string | undefined) {
@@ -46,6 +56,7 @@ export function App() {
   const [at] = useLocation()
   const isCooking = at.startsWith('/cook')
   useTheme(kitchen.data?.theme)
+  useZone(kitchen.data?.timeZone)
   useViewKeys(() => showKeys(true))
   const isLocked = useLocked(kitchen.status, kitchen.error)
   if (isLocked && !kitchen.data) return <SignIn />
@@ -54,44 +65,19 @@ export function App() {
       {!isCooking && <Header onShowKeys={() => showKeys(true)} />}
       <Alarm />
       <Switch>
-        <Route path="/">
-          <LastDrink />
-        </Route>
-        <Route path="/bench/:id">{({ id }) => <Bench key={id} id={Number(id)} />}</Route>
-        <Route path="/bench/:id/card">
-          {({ id }) => (
-            <Suspense fallback={null}>
-              <Card id={Number(id)} />
-            </Suspense>
-          )}
-        </Route>
-        <Route path="/plan">
-          <Suspense fallback={null}>
-            <PlanView />
-          </Suspense>
-        </Route>
-        <Route path="/cook/:id?">
-          {({ id }) => (
-            <Suspense fallback={null}>
-              <Cook id={id ? Number(id) : undefined} />
-            </Suspense>
-          )}
-        </Route>
-        <Route path="/shelf/:id?">{({ id }) => <Shelf id={id ? Number(id) : undefined} />}</Route>
-        <Route path="/labels">
-          <Suspense fallback={null}>
-            <Labels />
-          </Suspense>
-        </Route>
-        <Route path="/pantry">
-          <Suspense fallback={null}>
-            <Pantry />
-          </Suspense>
-        </Route>
+        <Route path="/">{view('The Bench', <LastDrink />)}</Route>
+        <Route path="/bench/:id">{({ id }) => view('The Bench', <Bench key={id} id={Number(id)} />)}</Route>
+        <Route path="/bench/:id/card">{({ id }) => view('The card', <Card id={Number(id)} />)}</Route>
+        <Route path="/plan">{view('The Plan', <PlanView />)}</Route>
+        <Route path="/cook/:id?">{({ id }) => view('Cook', <Cook id={id ? Number(id) : undefined} />)}</Route>
+        <Route path="/shelf/:id?">{({ id }) => view('The Shelf', <Shelf id={id ? Number(id) : undefined} />)}</Route>
+        <Route path="/labels">{view('The labels', <Labels />)}</Route>
+        <Route path="/pantry">{view('The Pantry', <Pantry />)}</Route>
         <Route>
           <Redirect to="/" />
         </Route>
       </Switch>
+      <UndoToast />
       <KeysDialog open={keysShown} onClose={() => showKeys(false)} />
       {isLocked && (
         <Dialog title="This device was signed out" intro="What you were at stays here below." onClose={() => undefined}>

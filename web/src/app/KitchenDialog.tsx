@@ -5,6 +5,8 @@ import type { Kitchen } from '../api/schema'
 import { Button } from '../ui/Button'
 import { Dialog } from '../ui/Dialog'
 import { Field } from '../ui/Field'
+import { Notice } from '../ui/Notice'
+import { asMeasure } from '../ui/number'
 import { Select } from '../ui/Select'
 import { systems } from './choices'
 import { Devices } from './Devices'
@@ -43,12 +45,25 @@ function KitchenForm({ now, onClose }: { now: Kitchen; onClose: () => void }) {
   const [noiseQuiet, setNoiseQuiet] = useState(now.noiseQuiet)
   const [jugML, setJugML] = useState(String(now.jugML))
   const refused = set.error instanceof Refused ? set.error : undefined
+  /** said is what works in a field; of one changed elsewhere, both values. */
+  const said = (field: string, works: string) =>
+    refused?.fields[field] && (refused.status === 409 ? refused.fields[field] : works)
   const save = (e: FormEvent) => {
     e.preventDefault()
-    const { measures, scaleG } = now
-    const hours = { kitchenC: asNumber(kitchenC), handsQuiet, noiseQuiet }
-    const numbers = { ...hours, fridgeC: asNumber(fridgeC), jugML: asNumber(jugML) }
-    const body = { system, school, theme, measures, scaleG, currency: currency.trim().toUpperCase(), ...numbers }
+    const { measures, scaleG, revision, timeZone } = now
+    const hours = { kitchenC: typedAs(kitchenC, '°C'), handsQuiet, noiseQuiet }
+    const numbers = { ...hours, fridgeC: typedAs(fridgeC, '°C'), jugML: typedAs(jugML, 'mL') }
+    const body = {
+      system,
+      school,
+      theme,
+      measures,
+      scaleG,
+      revision,
+      timeZone,
+      currency: currency.trim().toUpperCase(),
+      ...numbers,
+    }
     set.mutate(body, { onSuccess: onClose })
   }
   return (
@@ -75,7 +90,7 @@ function KitchenForm({ now, onClose }: { now: Kitchen; onClose: () => void }) {
           inputMode="decimal"
           value={fridgeC}
           onChange={(e) => setFridgeC(e.target.value)}
-          error={refused?.fields.fridgeC && 'Enter a temperature from −2 to 30 °C.'}
+          error={said('fridgeC', 'Enter a temperature from −2 to 30 °C.')}
           hint="Bottles filled from now on are dated by it."
         />
         <Field
@@ -84,7 +99,7 @@ function KitchenForm({ now, onClose }: { now: Kitchen; onClose: () => void }) {
           inputMode="numeric"
           value={jugML}
           onChange={(e) => setJugML(e.target.value)}
-          error={refused?.fields.jugML && 'Enter a volume from 100 to 50,000 mL.'}
+          error={said('jugML', 'Enter a volume from 100 mL to 50 L.')}
         />
         <Field
           label="The kitchen is at"
@@ -92,7 +107,7 @@ function KitchenForm({ now, onClose }: { now: Kitchen; onClose: () => void }) {
           inputMode="decimal"
           value={kitchenC}
           onChange={(e) => setKitchenC(e.target.value)}
-          error={refused?.fields.kitchenC && 'Enter a temperature from 5 to 45 °C.'}
+          error={said('kitchenC', 'Enter a temperature from 5 to 45 °C.')}
           hint="Soaks are shorter in a warm one."
         />
         <Field
@@ -114,10 +129,14 @@ function KitchenForm({ now, onClose }: { now: Kitchen; onClose: () => void }) {
           value={currency}
           maxLength={3}
           onChange={(e) => setCurrency(e.target.value)}
-          error={refused?.fields.currency && 'Enter three letters, such as GBP.'}
+          error={said('currency', 'Enter three letters, such as GBP.')}
         />
       </div>
-      {refused && Object.keys(refused.fields).length === 0 && <p role="alert">{refused.message}</p>}
+      {refused && (refused.status === 409 || Object.keys(refused.fields).length === 0) && (
+        <Notice urgent>
+          {refused.status === 409 ? `Changed elsewhere: ${Object.values(refused.fields).join(' ')}` : refused.message}
+        </Notice>
+      )}
       <div className="flex justify-end gap-2">
         <Button onClick={onClose}>Leave as it was</Button>
         <Button primary type="submit" disabled={set.isPending}>
@@ -128,5 +147,8 @@ function KitchenForm({ now, onClose }: { now: Kitchen; onClose: () => void }) {
   )
 }
 
-/** asNumber reads a typed number; what is none goes to the server as it cannot be accepted there. */
-const asNumber = (typed: string) => (typed.trim() === '' ? Number.MIN_SAFE_INTEGER : Number(typed.replace(',', '.')))
+/** typedAs reads what was typed in a field of a unit; what is none goes to the server as it cannot be accepted there. */
+const typedAs = (typed: string, unit: string) => {
+  const value = asMeasure(typed, unit)
+  return Number.isNaN(value) ? Number.MIN_SAFE_INTEGER : value
+}

@@ -1,12 +1,12 @@
 import { X } from 'lucide-react'
 import { Dialog as Radix } from 'radix-ui'
-import type { ReactNode } from 'react'
+import { type ReactNode, useRef } from 'react'
 import { IconButton } from './Button'
 import { classes } from './classes'
 
 type Props = { onClose: () => void; title: string; intro?: string; children: ReactNode }
 
-/** Dialog is a tray laid over the table. Escape or a click beside it puts it away. */
+/** Dialog is a tray laid over the table. Escape puts it away, and so does a click beside it while nothing was typed into it. */
 export function Dialog({ open = true, ...rest }: Props & { open?: boolean }) {
   if (!open) return null
   return (
@@ -24,12 +24,17 @@ export function Sheet(props: Props) {
 }
 
 function Laid({ onClose, title, intro, children, veil, place }: Props & { veil: string; place: string }) {
+  const typed = useRef(false)
   return (
     <Radix.Root open onOpenChange={(is) => !is && onClose()}>
       <Radix.Portal>
         <Radix.Overlay className={classes('fixed inset-0 z-40', veil)} />
         <Radix.Content
           aria-describedby={undefined}
+          onInput={() => {
+            typed.current = true
+          }}
+          onInteractOutside={(e) => typed.current && e.preventDefault()}
           className={classes(
             'fixed z-50 overflow-auto rounded-tray border-[2.5px] border-rim bg-enamel text-ink',
             place,

@@ -1,5 +1,8 @@
 import { useEffect, useState } from 'react'
 import { Field } from './Field'
+import { accepts, asMeasure, asNumber } from './number'
+
+export { asMeasure, asNumber }
 
 type Props = {
   label: string
@@ -14,32 +17,29 @@ type Props = {
   className?: string
 }
 
-/** asNumber reads a number with a point or a comma; NaN for anything else. */
-export const asNumber = (typed: string) => (typed.trim() === '' ? Number.NaN : Number(typed.replace(',', '.')))
-
 /** NumberField takes a number as it is typed, and keeps what is typed while it is none. */
 export function NumberField({ label, unit, hint, value, error, least, onNumber, onEmpty, className }: Props) {
   const [typed, setTyped] = useState(value === undefined ? '' : String(value))
   useEffect(
-    () => setTyped((now) => (asNumber(now) === value ? now : value === undefined ? '' : String(value))),
-    [value],
+    () => setTyped((now) => (asMeasure(now, unit) === value ? now : value === undefined ? '' : String(value))),
+    [value, unit],
   )
   const isFine = (v: number) => (least === undefined ? v > 0 : v >= least)
-  const wrong = typed.trim() !== '' && !isFine(asNumber(typed))
-  const accepts = least === undefined ? 'Enter a number above 0.' : `Enter a number from ${least} on.`
+  const wrong = typed.trim() !== '' && !isFine(asMeasure(typed, unit))
+  const works = `${accepts(unit)}${least === undefined ? '' : ` From ${least} on.`}`
   return (
     <Field
       className={className}
       label={label}
       unit={unit}
       hint={hint}
-      inputMode="decimal"
+      inputMode="text"
       autoComplete="off"
       value={typed}
-      error={wrong ? accepts : error}
+      error={wrong ? works : error}
       onChange={(e) => {
         setTyped(e.target.value)
-        const v = asNumber(e.target.value)
+        const v = asMeasure(e.target.value, unit)
         if (e.target.value.trim() === '') onEmpty?.()
         else if (isFine(v)) onNumber(v)
       }}

@@ -42,27 +42,51 @@ export function toMoney(v: number, currency: string): string {
 /** toFixed writes a figure to as many decimals as a scale reads to. */
 export const toFixed = (v: number, decimals: number) => number(decimals, decimals).format(v)
 
-const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric' })
-const dayAndMonth = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })
-const month = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' })
+/** zone is the kitchen's time zone; the browser's while it is not known. */
+let zone: string | undefined
+
+const formats = new Map<string, Intl.DateTimeFormat>()
+
+/** setZone has all times written by the clock of a time zone. */
+export function setZone(timeZone: string | undefined) {
+  if ((timeZone || undefined) === zone) return
+  zone = timeZone || undefined
+  formats.clear()
+}
+
+/** format is kept, as making one takes longer than using it many times. */
+function format(options: Intl.DateTimeFormatOptions, inZone = true): Intl.DateTimeFormat {
+  const key = JSON.stringify([options, inZone])
+  const known = formats.get(key)
+  if (known) return known
+  const made = new Intl.DateTimeFormat('en-GB', inZone ? { ...options, timeZone: zone } : options)
+  formats.set(key, made)
+  return made
+}
+
+const day = { weekday: 'short', day: 'numeric' } as const
+const dayAndMonth = { weekday: 'short', day: 'numeric', month: 'short' } as const
 
 const asDate = (iso: string) => new Date(`${iso}T12:00:00`)
 
-export const toDay = (iso: string) => day.format(asDate(iso))
-export const toDayAndMonth = (iso: string) => dayAndMonth.format(asDate(iso))
-export const toMonth = (iso: string) => month.format(new Date(iso))
-
-const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
-const weekday = new Intl.DateTimeFormat('en-GB', { weekday: 'long' })
+export const toDay = (iso: string) => format(day, false).format(asDate(iso))
+export const toDayAndMonth = (iso: string) => format(dayAndMonth, false).format(asDate(iso))
+export const toMonth = (iso: string) => format({ day: 'numeric', month: 'short' }).format(new Date(iso))
 
 /** toClock writes 20:30. */
-export const toClock = (iso: string | Date) => clock.format(new Date(iso))
+export const toClock = (iso: string | Date) => format({ hour: '2-digit', minute: '2-digit' }).format(new Date(iso))
 
 /** toWeekday writes Saturday. */
-export const toWeekday = (iso: string | Date) => weekday.format(new Date(iso))
+export const toWeekday = (iso: string | Date) => format({ weekday: 'long' }).format(new Date(iso))
 
 /** toDayAndClock writes Sat 28, 09:00. */
-export const toDayAndClock = (iso: string | Date) => `${day.format(new Date(iso))}, ${toClock(iso)}`
+export const toDayAndClock = (iso: string | Date) => `${format(day).format(new Date(iso))}, ${toClock(iso)}`
+
+/** hoursFromMidnight are those on the kitchen's clock at a moment, with minutes as their part. */
+export function hoursFromMidnight(at: Date): number {
+  const [h = 0, m = 0] = toClock(at).split(':').map(Number)
+  return h + m / 60
+}
 
 /** toCountdown writes 0:45, 12:05, and 7:30:00 from an hour on. */
 export function toCountdown(seconds: number): string {

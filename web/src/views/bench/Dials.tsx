@@ -1,5 +1,4 @@
 import type { Dial, Reckoning } from '../../api/schema'
-import { toDay } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
 import { Tray } from '../../ui/Tray'
 import { DialRow } from './DialRow'
@@ -63,7 +62,7 @@ function Keeping({ d, r }: { d: Dial; r: Reckoning }) {
       <div className="flex items-baseline justify-between gap-2">
         <h3 className="text-[17px]">Keeps</h3>
         <p>
-          <span className="font-head text-xl font-bold">till {toDay(keeps.useBy)}</span>{' '}
+          <span className="font-head text-xl font-bold">use by {keeps.useByWords}</span>{' '}
           <span className="text-[13px] text-mute">{also}</span>
         </p>
       </div>

@@ -7,7 +7,7 @@ import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
 import { ErrorText, Field } from '../../ui/Field'
 import { toMillilitres } from '../../ui/format'
-import { asNumber } from '../../ui/NumberField'
+import { accepts, asMeasure } from '../../ui/number'
 import { BottleRows, BottlingCare, oneBottle, toBottles } from '../bottling/BottleRows'
 import type { BenchDraft } from './useDraft'
 
@@ -34,15 +34,17 @@ export function MadeDialog({
   const refused = make.error instanceof Refused ? make.error : undefined
   const wrongDay = reckoning.error instanceof Refused ? reckoning.error.fields.madeOn : undefined
 
+  const badMeasure = measured.trim() !== '' && !(asMeasure(measured, 'mL') >= 1)
   const submit = async (e: FormEvent) => {
     e.preventDefault()
+    if (badMeasure) return
     const saved = await bench.saver.settle()
     setUnsaved(!saved)
     if (!saved) return
     make.mutate(
       {
         madeOn: day,
-        measuredML: measured.trim() === '' ? undefined : asNumber(measured),
+        measuredML: measured.trim() === '' ? undefined : asMeasure(measured, 'mL'),
         bottles: toBottles(bottles),
       },
       { onSuccess: () => go('/shelf') },
@@ -69,11 +71,10 @@ export function MadeDialog({
           <Field
             label="It gave, if you measured it"
             unit="mL"
-            inputMode="decimal"
             value={measured}
             placeholder={String(Math.round(expected.drinkML))}
             onChange={(e) => setMeasured(e.target.value)}
-            error={refused?.fields.measuredML && 'Enter a volume from 1 mL, or leave it empty.'}
+            error={badMeasure || refused?.fields.measuredML ? `${accepts('mL')} Or leave it empty.` : undefined}
           />
         </div>
         <BottleRows

@@ -4,7 +4,9 @@ import type { Formula, Reckoning } from '../../api/schema'
 import { Button } from '../../ui/Button'
 import { classes } from '../../ui/classes'
 import { ErrorText } from '../../ui/Field'
-import { asNumber, NumberField } from '../../ui/NumberField'
+import { toWhole } from '../../ui/format'
+import { NumberField } from '../../ui/NumberField'
+import { accepts, asMeasure } from '../../ui/number'
 import type { BenchDraft } from './useDraft'
 
 type Props = { bench: BenchDraft; reckoning?: Reckoning; error?: string; onWriteAtSize: () => void }
@@ -62,14 +64,18 @@ type InputProps = {
   onSize: (by: Formula['sizeBy'], value: number) => void
 }
 
+/** What a batch can be sized to; the core has the same limits. */
+const least = 0.1
+const most = 100_000
+
 /** SizeInput shows the figure as it is, and takes one typed. */
 function SizeInput({ label, unit, by, shown, bench, onSize }: InputProps) {
   const { sizeBy, sizeValue } = bench.draft.formula
   const [typed, setTyped] = useState<string>()
   const figure = sizeBy === by ? sizeValue : shown
   const text = typed ?? (figure === undefined ? '' : shortNumber(figure))
-  const value = asNumber(text)
-  const wrong = typed !== undefined && !(value > 0)
+  const value = asMeasure(text, unit)
+  const wrong = typed !== undefined && !(value >= least && value <= most)
   return (
     <label
       className={classes(
@@ -81,21 +87,21 @@ function SizeInput({ label, unit, by, shown, bench, onSize }: InputProps) {
         aria-label={label}
         aria-invalid={wrong || undefined}
         aria-describedby={wrong ? `size-${by}-error` : undefined}
-        inputMode="decimal"
+        inputMode="text"
         autoComplete="off"
         className="w-[4.2ch] min-w-0 bg-transparent text-right font-bold outline-none field-sizing-content"
         value={text}
         onChange={(e) => {
           setTyped(e.target.value)
-          const entered = asNumber(e.target.value)
-          if (entered > 0) onSize(by, entered)
+          const entered = asMeasure(e.target.value, unit)
+          if (entered >= least && entered <= most) onSize(by, entered)
         }}
         onBlur={() => !wrong && setTyped(undefined)}
       />
       <span className={by === 'servings' ? 'font-bold' : 'text-mute'}>{unit}</span>
       {wrong && (
         <span id={`size-${by}-error`} role="alert" className="text-sm text-hibiscus-deep">
-          a number above 0
+          {value > most ? `${toWhole(most)} at most` : accepts(unit)}
         </span>
       )}
     </label>

@@ -3,7 +3,7 @@ import type { Keeps, NewBottle } from '../../api/schema'
 import { Button, IconButton } from '../../ui/Button'
 import { ErrorText, Field } from '../../ui/Field'
 import { toDayAndMonth } from '../../ui/format'
-import { asNumber } from '../../ui/NumberField'
+import { accepts, asMeasure } from '../../ui/number'
 import { Select } from '../../ui/Select'
 
 const places = [
@@ -19,7 +19,7 @@ export const oneBottle = (ml: number): Filling[] => [{ key: 0, volume: String(Ma
 
 /** toBottles are the bottles as they are sent. */
 export const toBottles = (fillings: Filling[]): NewBottle[] =>
-  fillings.map((f) => ({ volumeML: asNumber(f.volume), place: f.place }))
+  fillings.map((f) => ({ volumeML: asMeasure(f.volume, 'mL') || 0, place: f.place }))
 
 type Props = {
   bottles: Filling[]
@@ -85,7 +85,6 @@ function BottleRow({ n, bottle, keeps, error, onChange, onRemove }: RowProps) {
         <Field
           label={`Bottle ${n + 1}`}
           unit="mL"
-          inputMode="decimal"
           className="w-32"
           value={bottle.volume}
           onChange={(e) => onChange({ volume: e.target.value })}
@@ -102,7 +101,7 @@ function BottleRow({ n, bottle, keeps, error, onChange, onRemove }: RowProps) {
           </IconButton>
         )}
       </div>
-      <ErrorText id={`bottle-${bottle.key}-error`}>{error && 'Enter a volume from 1 mL.'}</ErrorText>
+      <ErrorText id={`bottle-${bottle.key}-error`}>{error && accepts('mL')}</ErrorText>
       {keeps && until && (
         <p className="mt-1 text-[15px]">
           use by <b>{toDayAndMonth(until)}</b>

@@ -6,7 +6,7 @@ import { Button } from '../../ui/Button'
 import { Check } from '../../ui/Check'
 import { Dialog } from '../../ui/Dialog'
 import { ErrorText, Field } from '../../ui/Field'
-import { asNumber } from '../../ui/NumberField'
+import { asMeasure } from '../../ui/number'
 import { Select } from '../../ui/Select'
 
 /** StartBowl puts a lot in to soak, to be drawn from. */
@@ -18,7 +18,7 @@ export function StartBowl({ soakable, onClose }: { soakable: Named[]; onClose: (
   const refused = start.error instanceof Refused ? start.error : undefined
   const submit = (e: FormEvent) => {
     e.preventDefault()
-    const dryG = asNumber(typed)
+    const dryG = asMeasure(typed, 'g')
     start.mutate({ ingredient, dryG: Number.isNaN(dryG) ? 0 : dryG, fridge }, { onSuccess: onClose })
   }
   return (

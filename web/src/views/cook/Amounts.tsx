@@ -7,7 +7,7 @@ import { Button, IconButton } from '../../ui/Button'
 import { classes } from '../../ui/classes'
 import { ErrorText, Field } from '../../ui/Field'
 import { toGrams } from '../../ui/format'
-import { asNumber } from '../../ui/NumberField'
+import { asMeasure } from '../../ui/number'
 import { Tray } from '../../ui/Tray'
 import { Over } from './Over'
 import { Scale } from './Scale'
@@ -115,7 +115,7 @@ function Typed({ item, amount, onDone }: { item: PlanItem; amount: PlanAmount; o
     )
   const submit = (e: FormEvent) => {
     e.preventDefault()
-    const massG = asNumber(typed)
+    const massG = asMeasure(typed, 'g')
     take(Number.isNaN(massG) ? 0 : massG)
   }
   const under = used?.verdict === 'under' && !used.settled

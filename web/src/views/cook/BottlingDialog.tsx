@@ -6,10 +6,10 @@ import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
 import { ErrorText, Field } from '../../ui/Field'
 import { toMillilitres } from '../../ui/format'
-import { asNumber } from '../../ui/NumberField'
+import { accepts, asMeasure } from '../../ui/number'
 import { BottleRows, BottlingCare, oneBottle, toBottles } from '../bottling/BottleRows'
 
-const measured = (typed: string) => (typed.trim() === '' ? undefined : asNumber(typed))
+const measured = (typed: string, unit: string) => (typed.trim() === '' ? undefined : asMeasure(typed, unit))
 
 /** BottlingDialog puts a cooked drink into bottles, and records how it was really made. */
 export function BottlingDialog({ item, onClose }: { item: PlanItem; onClose: () => void }) {
@@ -21,10 +21,12 @@ export function BottlingDialog({ item, onClose }: { item: PlanItem; onClose: () 
   )
   const refused = bottle.error instanceof Refused ? bottle.error : undefined
   const hasOpen = item.steps.some((s) => s.amounts.some((a) => a.open && !a.used))
+  const wrong = (typed: string, unit: string) => typed.trim() !== '' && !(asMeasure(typed, unit) >= 1)
   const submit = (e: FormEvent) => {
     e.preventDefault()
+    if (wrong(gave, 'mL') || wrong(pulp, 'g')) return
     bottle.mutate(
-      { measuredML: measured(gave), pulpG: measured(pulp), bottles: toBottles(bottles) },
+      { measuredML: measured(gave, 'mL'), pulpG: measured(pulp, 'g'), bottles: toBottles(bottles) },
       { onSuccess: onClose },
     )
   }
@@ -35,17 +37,15 @@ export function BottlingDialog({ item, onClose }: { item: PlanItem; onClose: () 
           <Field
             label="It gave, if you measured it"
             unit="mL"
-            inputMode="decimal"
             value={gave}
-            error={refused?.fields.measuredML && 'Enter a volume from 1 mL, or leave it empty.'}
+            error={wrong(gave, 'mL') || refused?.fields.measuredML ? `${accepts('mL')} Or leave it empty.` : undefined}
             onChange={(e) => setGave(e.target.value)}
           />
           <Field
             label="Wet pulp, if you weighed it"
             unit="g"
-            inputMode="decimal"
             value={pulp}
-            error={refused?.fields.pulpG && 'Enter a mass from 1 g, or leave it empty.'}
+            error={wrong(pulp, 'g') || refused?.fields.pulpG ? `${accepts('g')} Or leave it empty.` : undefined}
             onChange={(e) => setPulp(e.target.value)}
           />
         </div>

@@ -1,12 +1,14 @@
 import { ArrowLeft } from 'lucide-react'
 import { useState } from 'react'
 import { Link } from 'wouter'
-import { answer, api } from '../../api/client'
+import { answer, api, Refused } from '../../api/client'
 import { useFollow, usePlan, usePlanChange } from '../../api/hooks'
 import type { Plan, PlanItem } from '../../api/schema'
 import { useKeys } from '../../app/keys'
+import { Confirm } from '../../ui/Confirm'
 import { ErrorText } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
+import { NotFor } from '../whom/NotFor'
 import { BottlingDialog } from './BottlingDialog'
 import { StepCard } from './StepCard'
 import { TimerRow } from './TimerRow'
@@ -56,16 +58,18 @@ function NothingToCook() {
 function AtWork({ item }: { item: PlanItem }) {
   const [problem, setProblem] = useState<string>()
   const [bottling, setBottling] = useState(false)
-  const mark = usePlanChange((body: { step: number; undo: boolean; skip?: boolean }) =>
+  const [asked, setAsked] = useState<{ step: number; skip?: boolean; text: string }>()
+  const mark = usePlanChange((body: { step: number; undo: boolean; skip?: boolean; ahead?: boolean }) =>
     answer(api.POST('/api/plan/items/{id}/done', { params: { path: { id: item.id } }, body })),
   )
   const front = item.front
-  const set = (step: number, how: { undo?: boolean; skip?: boolean }) => {
+  const set = (step: number, how: { undo?: boolean; skip?: boolean; ahead?: boolean }) => {
     if (step < 0 || mark.isPending) return
-    mark.mutate(
-      { step, undo: false, ...how },
-      { onError: (e) => setProblem(e.message), onSuccess: () => setProblem(undefined) },
-    )
+    const onError = (e: Error) =>
+      e instanceof Refused && e.fields.ahead
+        ? setAsked({ step, skip: how.skip, text: e.fields.ahead })
+        : setProblem(e.message)
+    mark.mutate({ step, undo: false, ...how }, { onError, onSuccess: () => setProblem(undefined) })
   }
   useKeys((e) => {
     if (e.key !== ' ' || !front || e.repeat || bottling) return
@@ -78,6 +82,7 @@ function AtWork({ item }: { item: PlanItem }) {
   if (!front) return null
   return (
     <>
+      <NotFor whom={item.forWhom} large />
       <StepCard
         item={item}
         front={front}
@@ -87,6 +92,15 @@ function AtWork({ item }: { item: PlanItem }) {
         onBottle={() => setBottling(true)}
       />
       <ErrorText id="cook-error">{problem}</ErrorText>
+      {asked && (
+        <Confirm
+          title="Mark it done already?"
+          text={asked.text}
+          confirm="Mark it done"
+          onConfirm={() => set(asked.step, { skip: asked.skip, ahead: true })}
+          onClose={() => setAsked(undefined)}
+        />
+      )}
       {bottling && <BottlingDialog item={item} onClose={() => setBottling(false)} />}
     </>
   )

@@ -5,7 +5,7 @@ import { useTimerChange } from '../../api/hooks'
 import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
 import { toCountdown } from '../../ui/format'
-import { asNumber } from '../../ui/NumberField'
+import { asMeasure } from '../../ui/number'
 
 type Props = { name: string; seconds: number }
 
@@ -13,7 +13,7 @@ type Props = { name: string; seconds: number }
 export function SetTimer({ name, seconds }: Props) {
   const [typed, setTyped] = useState('')
   const start = useTimerChange((minutes: number) => answer(api.POST('/api/timers', { body: { name, minutes } })))
-  const minutes = asNumber(typed)
+  const minutes = asMeasure(typed, 'min')
   const wrong = typed.trim() !== '' && !(minutes > 0)
   return (
     <div className="flex flex-wrap items-end gap-3">

@@ -4,13 +4,13 @@ import { useState } from 'react'
 import { answer, api } from '../../api/client'
 import type { Drive } from '../../api/schema'
 import { Button } from '../../ui/Button'
-import { asNumber } from '../../ui/NumberField'
+import { asMeasure } from '../../ui/number'
 
 /** StandIn pours onto the scale that is not there. */
 export function StandIn({ toGoG }: { toGoG: number }) {
   const drive = useMutation({ mutationFn: (body: Drive) => answer(api.POST('/api/scale/stand-in', { body })) })
   const [typed, setTyped] = useState('50')
-  const grams = asNumber(typed)
+  const grams = asMeasure(typed, 'g')
   return (
     <details className="rounded-2xl bg-linen px-4 py-2 text-[15px]">
       <summary className="min-h-8 cursor-pointer font-bold">Stand-in scale: pour from the screen</summary>

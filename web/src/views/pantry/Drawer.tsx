@@ -4,7 +4,7 @@ import { useSetKitchen } from '../../api/hooks'
 import type { KitchenNow } from '../../api/schema'
 import { Button } from '../../ui/Button'
 import { ErrorText, Field } from '../../ui/Field'
-import { asNumber } from '../../ui/NumberField'
+import { asMeasure } from '../../ui/number'
 import { Tray } from '../../ui/Tray'
 
 const usual = [
@@ -40,7 +40,7 @@ export function Drawer({ kitchen }: { kitchen: KitchenNow }) {
     set.mutate({ ...now, measures: [...now.measures, other.trim()] }, { onSuccess: () => setOther('') })
   }
   const setScaleTo = () => {
-    const scaleG = scale.trim() === '' ? 0 : asNumber(scale)
+    const scaleG = scale.trim() === '' ? 0 : asMeasure(scale, 'g')
     if (scaleG !== kitchen.scaleG) set.mutate({ ...now, scaleG: Number.isNaN(scaleG) ? -1 : scaleG })
   }
   return (

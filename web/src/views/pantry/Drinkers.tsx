@@ -2,12 +2,13 @@ import { Plus } from 'lucide-react'
 import { type FormEvent, useState } from 'react'
 import { answer, api, Refused } from '../../api/client'
 import { usePantryChange } from '../../api/hooks'
-import type { Drinker, PantryDrinker } from '../../api/schema'
+import type { ChangedDrinker, Drinker, PantryDrinker } from '../../api/schema'
+import { Allergens, useAllergenChoices, useAllergenNames } from '../../ui/Allergens'
 import { Button } from '../../ui/Button'
 import { Check } from '../../ui/Check'
 import { Dialog } from '../../ui/Dialog'
-import { Field } from '../../ui/Field'
-import { asNumber } from '../../ui/NumberField'
+import { ErrorText, Field } from '../../ui/Field'
+import { asMeasure } from '../../ui/number'
 import { Select } from '../../ui/Select'
 import { Tray } from '../../ui/Tray'
 
@@ -19,6 +20,7 @@ const ages = ['under 1', '1 to 3', '4 to 6', '7 to 10', '11 to 14', '15 to 17', 
 /** Drinkers are who drinks here: cautions use their limits, and each drink says whom it is not for. */
 export function Drinkers({ drinkers }: { drinkers: PantryDrinker[] }) {
   const [open, setOpen] = useState<PantryDrinker | 'new'>()
+  const nameOf = useAllergenNames()
   return (
     <Tray label="Who drinks here">
       <h2 className="text-xl">Who drinks here</h2>
@@ -28,7 +30,7 @@ export function Drinkers({ drinkers }: { drinkers: PantryDrinker[] }) {
           <li key={d.id} className="flex items-center gap-2 border-t border-line py-1.5">
             <div className="grow">
               <p className="font-bold leading-tight">{d.name}</p>
-              <p className="text-[13px] leading-tight text-mute">{wordsOf(d)}</p>
+              <p className="text-[13px] leading-tight text-mute">{wordsOf(d, nameOf)}</p>
             </div>
             <Button aria-label={`Change ${d.name}`} className="!min-h-9 !px-3" onClick={() => setOpen(d)}>
               Change
@@ -44,11 +46,11 @@ export function Drinkers({ drinkers }: { drinkers: PantryDrinker[] }) {
   )
 }
 
-const wordsOf = (d: Drinker) =>
+const wordsOf = (d: Drinker, nameOf: (code: string) => string) =>
   [
     d.age,
     d.weightKG > 0 && `${d.weightKG} kg`,
-    d.allergens.length > 0 && `no ${d.allergens.join(', ')}`,
+    d.allergens.length > 0 && `no ${d.allergens.map(nameOf).join(', ')}`,
     d.vegan && 'vegan',
     d.dairyFree && 'no dairy',
     d.dislikes.length > 0 && `will not have ${d.dislikes.join(', ')}`,
@@ -56,6 +58,26 @@ const wordsOf = (d: Drinker) =>
   ]
     .filter(Boolean)
     .join(' · ')
+
+/** withoutRevision is someone new, who was not read from anywhere. */
+const withoutRevision = ({ revision: _, ...drinker }: ChangedDrinker): Drinker => drinker
+
+type KinProps = { allergens: string[]; cleared: string[]; onChange: (cleared: string[]) => void }
+
+/** Kin are what is avoided along with an allergen, such as pecan with walnut, unless an allergist cleared it. */
+function Kin({ allergens, cleared, onChange }: KinProps) {
+  const all = useAllergenChoices()
+  const kin = all.filter((a) => allergens.includes(a.code) && a.kin && !allergens.includes(a.kin))
+  const nameOf = useAllergenNames()
+  return kin.map((a) => (
+    <Check
+      key={a.code}
+      label={`Avoids ${nameOf(a.kin)} too, as kin of ${a.name} (untick only if an allergist cleared it)`}
+      checked={!cleared.includes(a.kin)}
+      onChange={(avoids) => onChange(avoids ? cleared.filter((c) => c !== a.kin) : [...cleared, a.kin])}
+    />
+  ))
+}
 
 const listOf = (text: string) =>
   text
@@ -68,20 +90,21 @@ function DrinkerDialog({ drinker, onClose }: { drinker?: PantryDrinker; onClose:
   const [age, setAge] = useState<Drinker['age']>(drinker?.age ?? 'adult')
   const [weight, setWeight] = useState(drinker?.weightKG ? String(drinker.weightKG) : '')
   const [servings, setServings] = useState(drinker?.servingsDay ? String(drinker.servingsDay) : '')
-  const [allergens, setAllergens] = useState(drinker?.allergens.join(', ') ?? '')
+  const [allergens, setAllergens] = useState(drinker?.allergens ?? [])
+  const [cleared, setCleared] = useState(drinker?.cleared ?? [])
   const [dislikes, setDislikes] = useState(drinker?.dislikes.join(', ') ?? '')
   const [vegan, setVegan] = useState(drinker?.vegan ?? false)
   const [dairyFree, setDairyFree] = useState(drinker?.dairyFree ?? false)
-  const keep = usePantryChange((body: Drinker) =>
+  const keep = usePantryChange((body: ChangedDrinker) =>
     drinker
       ? answer(api.PUT('/api/pantry/drinkers/{id}', { params: { path: { id: drinker.id } }, body }))
-      : answer(api.POST('/api/pantry/drinkers', { body })),
+      : answer(api.POST('/api/pantry/drinkers', { body: withoutRevision(body) })),
   )
   const remove = usePantryChange((id: number) =>
     answer(api.DELETE('/api/pantry/drinkers/{id}', { params: { path: { id } } })),
   )
   const refused = keep.error instanceof Refused ? keep.error : undefined
-  const orNone = (text: string) => (text.trim() === '' ? 0 : asNumber(text) || -1)
+  const orNone = (text: string, unit?: string) => (text.trim() === '' ? 0 : asMeasure(text, unit) || -1)
   const save = (e: FormEvent) => {
     e.preventDefault()
     const body = {
@@ -89,9 +112,11 @@ function DrinkerDialog({ drinker, onClose }: { drinker?: PantryDrinker; onClose:
       age,
       vegan,
       dairyFree,
-      weightKG: orNone(weight),
+      weightKG: orNone(weight, 'kg'),
       servingsDay: orNone(servings),
-      allergens: listOf(allergens),
+      allergens,
+      cleared,
+      revision: drinker?.revision ?? 0,
       dislikes: listOf(dislikes),
     }
     keep.mutate(body, { onSuccess: onClose })
@@ -126,20 +151,19 @@ function DrinkerDialog({ drinker, onClose }: { drinker?: PantryDrinker; onClose:
           error={refused?.fields.servingsDay && 'Enter 0 to 50, or leave it empty.'}
           onChange={(e) => setServings(e.target.value)}
         />
-        <Field
-          label="Must not have"
-          value={allergens}
-          placeholder="walnut, tree nuts, gluten"
-          onChange={(e) => setAllergens(e.target.value)}
-        />
+        <Allergens label="Must not have" codes={allergens} error={refused?.fields.allergens} onChange={setAllergens} />
         <Field
           label="Will not have"
           value={dislikes}
           placeholder="cinnamon"
           onChange={(e) => setDislikes(e.target.value)}
         />
+        <Kin allergens={allergens} cleared={cleared} onChange={setCleared} />
         <Check label="Vegan" checked={vegan} onChange={setVegan} />
         <Check label="No dairy" checked={dairyFree} onChange={setDairyFree} />
+        <div className="sm:col-span-2">
+          <ErrorText id="drinker-error">{refused?.status === 409 ? refused.message : undefined}</ErrorText>
+        </div>
         <div className="flex justify-end gap-2 sm:col-span-2">
           {drinker && (
             <Button onClick={() => remove.mutate(drinker.id, { onSuccess: onClose })}>Take off the list</Button>

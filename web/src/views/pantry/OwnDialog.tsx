@@ -2,8 +2,10 @@ import { type FormEvent, useState } from 'react'
 import { answer, api, Refused } from '../../api/client'
 import { usePantryChange } from '../../api/hooks'
 import type { Label, OwnRow, PantryRow } from '../../api/schema'
+import { Allergens, useAllergenChoices } from '../../ui/Allergens'
 import { Button } from '../../ui/Button'
 import { Check } from '../../ui/Check'
+import { Confirm } from '../../ui/Confirm'
 import { Dialog } from '../../ui/Dialog'
 import { ErrorText, Field } from '../../ui/Field'
 import { asNumber } from '../../ui/NumberField'
@@ -48,27 +50,40 @@ function labelOf(typed: Typed): Label | undefined {
 export function OwnDialog({ row, onClose }: { row?: PantryRow; onClose: () => void }) {
   const [name, setName] = useState(row?.name ?? '')
   const [role, setRole] = useState<OwnRow['role']>(row?.own?.role ?? 'sweetener')
-  const [allergens, setAllergens] = useState(row?.allergens.join(', ') ?? '')
+  const all = useAllergenChoices()
+  const [chosen, setAllergens] = useState<string[]>()
+  const allergens = chosen ?? (row?.allergens ?? []).map((name) => all.find((a) => a.name === name)?.code ?? name)
+  const [asked, setAsked] = useState<{ text: string; again: () => void }>()
   const [vegan, setVegan] = useState(row?.vegan ?? true)
   const [typed, setTyped] = useState(() => typedOf(row?.own))
-  const keep = usePantryChange((body: OwnRow) =>
+  const keep = usePantryChange(({ anyway, ...body }: OwnRow & { anyway: boolean }) =>
     row
-      ? answer(api.PUT('/api/pantry/ingredients/{id}', { params: { path: { id: row.ownID } }, body }))
+      ? answer(
+          api.PUT('/api/pantry/ingredients/{id}', {
+            params: { path: { id: row.ownID }, query: { anyway } },
+            body: { ...body, revision: row.ownRevision },
+          }),
+        )
       : answer(api.POST('/api/pantry/ingredients', { body })),
   )
-  const remove = usePantryChange((id: number) =>
-    answer(api.DELETE('/api/pantry/ingredients/{id}', { params: { path: { id } } })),
+  const remove = usePantryChange(({ id, anyway }: { id: number; anyway: boolean }) =>
+    answer(api.DELETE('/api/pantry/ingredients/{id}', { params: { path: { id }, query: { anyway } } })),
   )
+  /** askOr asks where drinks use it, and does it then. */
+  const askOr = (again: () => void) => (e: Error) => {
+    if (e instanceof Refused && e.status === 409 && e.fields.name) setAsked({ text: e.fields.name, again })
+  }
+  const takeOut = (id: number, anyway: boolean) =>
+    remove.mutate({ id, anyway }, { onSuccess: onClose, onError: askOr(() => takeOut(id, true)) })
   const refused = keep.error instanceof Refused ? keep.error : undefined
   const save = (e: FormEvent) => {
     e.preventDefault()
-    const list = allergens
-      .split(',')
-      .map((a) => a.trim())
-      .filter(Boolean)
     const { gPerCup, pieceG, lifeDays } = typed
     const numbers = { gPerCup: given(gPerCup), pieceG: given(pieceG), lifeDays: given(lifeDays) }
-    keep.mutate({ name, role, vegan, allergens: list, label: labelOf(typed), ...numbers }, { onSuccess: onClose })
+    const body = { name, role, vegan, allergens, label: labelOf(typed), ...numbers }
+    const send = (anyway: boolean) =>
+      keep.mutate({ ...body, anyway }, { onSuccess: onClose, onError: askOr(() => send(true)) })
+    send(false)
   }
   const field = (key: keyof Typed, label: string, unit: string) => (
     <Field
@@ -94,17 +109,18 @@ export function OwnDialog({ row, onClose }: { row?: PantryRow; onClose: () => vo
             label="Name"
             value={name}
             maxLength={120}
-            error={refused?.fields.name}
+            error={asked ? undefined : refused?.fields.name}
             onChange={(e) => setName(e.target.value)}
           />
           <div className="self-end">
             <Select label="Role" value={role} choices={roles} onChange={(v) => setRole(v as OwnRow['role'])} />
           </div>
-          <Field
+          <Allergens
             label="Contains"
-            value={allergens}
-            placeholder="almond, milk"
-            onChange={(e) => setAllergens(e.target.value)}
+            codes={allergens}
+            groups={false}
+            error={refused?.fields.allergens}
+            onChange={setAllergens}
           />
           <Check label="Vegan" checked={vegan} onChange={setVegan} />
           {field('gPerCup', 'A US cup of it weighs', 'g')}
@@ -115,15 +131,20 @@ export function OwnDialog({ row, onClose }: { row?: PantryRow; onClose: () => vo
           <legend className="pb-1 font-head text-lg font-bold">In 100 g, by its label</legend>
           {labelFields.map((f) => field(f.field, f.name, f.unit))}
         </fieldset>
+        {asked && (
+          <Confirm
+            title="Drinks use it"
+            text={asked.text}
+            confirm="Go on"
+            onConfirm={asked.again}
+            onClose={() => setAsked(undefined)}
+          />
+        )}
         <ErrorText id="own-error">
           {refused && Object.keys(refused.fields).length === 0 ? refused.message : undefined}
         </ErrorText>
         <div className="flex justify-end gap-2">
-          {row && (
-            <Button onClick={() => remove.mutate(row.ownID, { onSuccess: onClose })}>
-              Take it out of the catalogue
-            </Button>
-          )}
+          {row && <Button onClick={() => takeOut(row.ownID, false)}>Take it out of the catalogue</Button>}
           <Button primary type="submit">
             Keep it
           </Button>

@@ -7,7 +7,7 @@ import { Check } from '../../ui/Check'
 import { Dialog } from '../../ui/Dialog'
 import { Field } from '../../ui/Field'
 import { toWhole } from '../../ui/format'
-import { asNumber } from '../../ui/NumberField'
+import { accepts, asMeasure, asNumber } from '../../ui/number'
 
 /** PriceDialog says what a pack of an ingredient costs. */
 export function PriceDialog({ row, currency, onClose }: { row: PantryRow; currency: string; onClose: () => void }) {
@@ -24,14 +24,14 @@ export function PriceDialog({ row, currency, onClose }: { row: PantryRow; curren
   const refused = set.error instanceof Refused ? set.error : undefined
   const badStock = keepStock.error instanceof Refused
   const keepThere = () => {
-    const massG = stock.trim() === '' ? 0 : asNumber(stock)
+    const massG = stock.trim() === '' ? 0 : asMeasure(stock, 'g')
     if (massG === row.stockG) return onClose()
     keepStock.mutate(Number.isNaN(massG) ? -1 : massG, { onSuccess: onClose })
   }
   const save = (e: FormEvent) => {
     e.preventDefault()
     if (price.trim() === '' && pack.trim() === '' && row.price === 0) return keepThere()
-    set.mutate({ price: asNumber(price) || 0, pack, inShell }, { onSuccess: keepThere })
+    set.mutate({ price: asNumber(price) || 0, pack, inShell, revision: row.priceRevision }, { onSuccess: keepThere })
   }
   return (
     <Dialog open onClose={onClose} title={row.name} intro={row.source}>
@@ -56,10 +56,9 @@ export function PriceDialog({ row, currency, onClose }: { row: PantryRow; curren
         <Field
           label="In the pantry there is"
           unit="g"
-          inputMode="decimal"
           value={stock}
           hint="What is planned takes from it, and what is bought for the plan is added."
-          error={badStock ? 'Enter grams from 0 on, or leave it empty.' : undefined}
+          error={badStock ? `${accepts('g')} Or leave it empty.` : undefined}
           onChange={(e) => setStock(e.target.value)}
         />
         {row.inShellPct < 100 && (

@@ -4,6 +4,7 @@ import { answer, api, Refused } from '../../api/client'
 import { usePlanChange } from '../../api/hooks'
 import type { NextStep, Plan } from '../../api/schema'
 import { Button } from '../../ui/Button'
+import { Confirm } from '../../ui/Confirm'
 import { ErrorText } from '../../ui/Field'
 import { toDayAndClock, toMinutes } from '../../ui/format'
 import { Tray } from '../../ui/Tray'
@@ -13,11 +14,12 @@ const shownAtOnce = 7
 /** Next is what needs hands, the soonest first; what was done is marked, and the rest planned anew from it. */
 export function Next({ plan }: { plan: Plan }) {
   const [problem, setProblem] = useState<string>()
-  const done = usePlanChange((s: { itemID: number; step: number; undo: boolean }) =>
+  const [asked, setAsked] = useState<{ next: NextStep; text: string }>()
+  const done = usePlanChange((s: { itemID: number; step: number; ahead: boolean }) =>
     answer(
       api.POST('/api/plan/items/{id}/done', {
         params: { path: { id: s.itemID } },
-        body: { step: s.step, undo: s.undo },
+        body: { step: s.step, undo: false, ahead: s.ahead },
       }),
     ),
   )
@@ -34,13 +36,15 @@ export function Next({ plan }: { plan: Plan }) {
   const free = usePlanChange((id: number) =>
     answer(api.DELETE('/api/plan/items/{id}/blocks', { params: { path: { id } } })),
   )
-  const mark = (n: NextStep) =>
-    n.bowlID > 0
-      ? water.mutate(n.bowlID, { onError })
-      : done.mutate(
-          { itemID: n.itemID, step: n.step, undo: false },
-          { onError, onSuccess: () => setProblem(undefined) },
-        )
+  const mark = (n: NextStep, ahead = false) => {
+    if (n.bowlID > 0) return water.mutate(n.bowlID, { onError })
+    const onRefused = (e: Error) =>
+      e instanceof Refused && e.fields.ahead ? setAsked({ next: n, text: e.fields.ahead }) : onError(e)
+    done.mutate(
+      { itemID: n.itemID, step: n.step, ahead },
+      { onError: onRefused, onSuccess: () => setProblem(undefined) },
+    )
+  }
   return (
     <Tray label="Next in the kitchen">
       <h2 className="text-xl">Next in the kitchen</h2>
@@ -64,6 +68,15 @@ export function Next({ plan }: { plan: Plan }) {
       </ul>
       {plan.next.length > shownAtOnce && <p className="text-mute">and {plan.next.length - shownAtOnce} more</p>}
       <ErrorText id="done-error">{problem}</ErrorText>
+      {asked && (
+        <Confirm
+          title="Mark it done already?"
+          text={asked.text}
+          confirm="Mark it done"
+          onConfirm={() => mark(asked.next, true)}
+          onClose={() => setAsked(undefined)}
+        />
+      )}
       <ul aria-label="On the plan" className="mt-3 flex flex-wrap gap-2 border-t border-line pt-3">
         {plan.items.map((i) => (
           <li key={i.id} className="flex flex-wrap items-center gap-2">

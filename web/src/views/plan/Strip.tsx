@@ -1,7 +1,8 @@
 import type { Plan, PlanItem, PlanStep } from '../../api/schema'
 import { classes } from '../../ui/classes'
-import { toClock, toMillilitres, toWeekday } from '../../ui/format'
+import { hoursFromMidnight, toClock, toMillilitres, toWeekday } from '../../ui/format'
 import { Tray } from '../../ui/Tray'
+import { NotFor } from '../whom/NotFor'
 import { BlockMark } from './BlockMark'
 import { ReadyMark } from './ReadyMark'
 
@@ -35,6 +36,8 @@ export function Strip({ plan, onTry, onProblem }: Props) {
                   {item.fridge && ' · soaks in the fridge'}
                   {item.made && ' · made'}
                 </p>
+                <NotFor whom={item.forWhom} />
+                {item.trouble && <p className="text-[13px] font-bold text-hibiscus-deep">{item.trouble}</p>}
               </div>
               <div className="relative grow">
                 <Shades plan={plan} scale={scale} />
@@ -82,16 +85,17 @@ const hour = 3_600_000
 /** Ticks are the hours above the strip, and the day where it begins. */
 function Ticks({ scale }: { scale: Scale }) {
   const every = [2, 3, 4, 6, 12, 24].find((h) => (scale.to - scale.from) / (h * hour) <= 14) ?? 24
-  const first = new Date(scale.from)
-  first.setMinutes(0, 0, 0)
-  first.setHours(Math.ceil((first.getHours() + 0.01) / every) * every)
+  const into = hoursFromMidnight(new Date(scale.from))
+  const first = scale.from + (Math.ceil((into + 0.01) / every) * every - into) * hour
   const ticks: Date[] = []
-  for (let t = first.getTime(); t < scale.to; t += every * hour) ticks.push(new Date(t))
+  for (let t = first; t < scale.to; t += every * hour) ticks.push(new Date(t))
   return (
     <div className="relative h-11 text-[13px] text-mute">
       {ticks.map((t, n) => (
         <span key={t.getTime()} className="absolute bottom-0 -translate-x-1/2" style={{ left: `${scale.at(t)}%` }}>
-          {(n === 0 || t.getHours() < every) && <b className="block whitespace-nowrap text-rim">{toWeekday(t)}</b>}
+          {(n === 0 || hoursFromMidnight(t) < every) && (
+            <b className="block whitespace-nowrap text-rim">{toWeekday(t)}</b>
+          )}
           {toClock(t)}
         </span>
       ))}

@@ -8,6 +8,7 @@ import { ErrorText } from '../../ui/Field'
 import { toDayAndClock, toDayAndMonth, toMillilitres, toTwoFigures, toWhole } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
 import { Tray } from '../../ui/Tray'
+import { NotFor } from '../whom/NotFor'
 import { BatchDialog } from './BatchDialog'
 import { MoveMenu } from './MoveMenu'
 import { PourOther } from './PourOther'
@@ -58,8 +59,8 @@ export function BottleTray({ b, others }: { b: Bottle; others: Bottle[] }) {
           </span>
         </p>
         <p>
-          <span className="block font-head text-2xl leading-tight font-bold">{toDayAndMonth(b.useBy)}</span>
-          <span className="text-mute">{past ? b.timeLeft : `last good day · ${b.timeLeft}`}</span>
+          <span className="block font-head text-2xl leading-tight font-bold">{b.useByWords}</span>
+          <span className="text-mute">{past ? b.timeLeft : `use by · ${b.timeLeft}`}</span>
           {!past && b.earliest !== b.latest && (
             <span className="block text-[14px] text-mute">
               {toDayAndMonth(b.earliest)} to {toDayAndMonth(b.latest)}, were the fridge a degree warmer or colder
@@ -96,7 +97,7 @@ export function BottleTray({ b, others }: { b: Bottle; others: Bottle[] }) {
           <b>Shake first.</b> {b.allergens.length > 0 ? `Contains ${b.allergens.join(', ')}.` : 'No listed allergen.'}
         </p>
       </div>
-      <NotFor b={b} />
+      <NotFor whom={b.forWhom} large />
       <div className="flex flex-wrap gap-2">
         <Button primary={!past} disabled={busy} onClick={() => act.pour.mutate({ ml: b.pourML })}>
           Pour {toWhole(b.pourML)} mL
@@ -124,17 +125,6 @@ export function BottleTray({ b, others }: { b: Bottle; others: Bottle[] }) {
       {story && <StoryDialog id={b.id} onClose={() => setStory(false)} />}
       {throwing && <ThrowOutDialog b={b} onClose={() => setThrowing(false)} />}
     </Tray>
-  )
-}
-
-/** NotFor names the drinkers it is not for, and why. */
-function NotFor({ b }: { b: Bottle }) {
-  const not = b.forWhom.filter((w) => w.not)
-  if (not.length === 0) return null
-  return (
-    <Notice>
-      <b>Not for</b> {not.map((w) => `${w.name} (${w.reasons.join(', ')})`).join('; ')}.
-    </Notice>
   )
 }
 

@@ -25,15 +25,16 @@ export function Rhythm() {
 
 function RhythmTray({ now }: { now: RhythmNow }) {
   const client = useQueryClient()
-  const [ways, setWays] = useState<RhythmWays>({ drinkIDs: now.drinkIDs, perDayML: now.perDayML, days: now.days })
+  const [ways, setWays] = useState({ drinkIDs: now.drinkIDs, perDayML: now.perDayML, days: now.days })
   const set = useMutation({
     mutationFn: (body: RhythmWays) => answer(api.PUT('/api/rhythm', { body })),
     onSuccess: (rhythm) => client.setQueryData(['shelf', 'rhythm'], rhythm),
+    onError: () => client.invalidateQueries({ queryKey: ['shelf', 'rhythm'] }),
   })
   const change = (part: Partial<RhythmWays>) => {
     const next = { ...ways, ...part }
     setWays(next)
-    set.mutate(next)
+    set.mutate({ ...next, revision: now.revision })
   }
   const refused = set.error instanceof Refused ? set.error.message : undefined
   const problem = refused ?? (now.problem || undefined)

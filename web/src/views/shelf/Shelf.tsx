@@ -11,6 +11,7 @@ import { Tray } from '../../ui/Tray'
 import { Bowls } from '../bowls/Bowls'
 import { BottleTray } from './BottleTray'
 import { CanMake } from './CanMake'
+import { GoneBottle } from './GoneBottle'
 import { Packs } from './Packs'
 import { Places } from './Places'
 import { Pulps } from './Pulps'
@@ -34,8 +35,15 @@ export function Shelf({ id }: { id?: number }) {
   })
   if (!shelf.data) return shelf.error ? <Notice urgent>{shelf.error.message}</Notice> : null
   const { bottles, totalML } = shelf.data
-  if (bottles.length === 0) return <EmptyShelf plan={plan.data} packs={shelf.data.packs} />
-  const bottle = bottles.find((b) => b.id === chosen) ?? bottles[0]
+  if (bottles.length === 0)
+    return (
+      <>
+        {id !== undefined && <GoneBottle id={id} />}
+        <EmptyShelf plan={plan.data} packs={shelf.data.packs} />
+      </>
+    )
+  const gone = chosen !== undefined && !bottles.some((b) => b.id === chosen) ? chosen : undefined
+  const bottle = gone === undefined ? (bottles.find((b) => b.id === chosen) ?? bottles[0]) : undefined
   const choose = (id: number) => {
     setChosen(id)
     tray.current?.scrollIntoView({ block: 'nearest' }) // on a phone it stands above the bottles
@@ -89,6 +97,11 @@ export function Shelf({ id }: { id?: number }) {
           <Pulps pulps={shelf.data.pulps} />
           {plan.data && <Bowls plan={plan.data} />}
         </div>
+        {gone !== undefined && (
+          <div ref={tray} className="scroll-mt-2 max-lg:order-first">
+            <GoneBottle key={gone} id={gone} />
+          </div>
+        )}
         {bottle && (
           <div ref={tray} className="scroll-mt-2 max-lg:order-first">
             <BottleTray

@@ -1,5 +1,5 @@
 import type { Thermo } from '../../api/schema'
-import { toWeekday } from '../../ui/format'
+import { hoursFromMidnight, toWeekday } from '../../ui/format'
 
 const width = 1000
 const height = 130
@@ -51,9 +51,8 @@ export function TemperatureStrip({ thermo }: { thermo: Thermo }) {
 }
 
 function midnights(from: number, to: number): number[] {
-  const at = new Date(from)
-  at.setHours(24, 0, 0, 0)
+  const hour = 3_600_000
   const out: number[] = []
-  for (; at.getTime() < to; at.setDate(at.getDate() + 1)) out.push(at.getTime())
+  for (let at = from + (24 - hoursFromMidnight(new Date(from))) * hour; at < to; at += 24 * hour) out.push(at)
   return out
 }

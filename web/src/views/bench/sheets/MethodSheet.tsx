@@ -111,6 +111,13 @@ export function MethodSheet({
           />
         </div>
       )}
+      {formula.heat !== '' && (
+        <Check
+          label="Filled hot: at 85 °C or more, to the brim, closed and turned over for 2 minutes"
+          checked={formula.hotFill ?? false}
+          onChange={(hotFill) => set({ hotFill })}
+        />
+      )}
       <NumberField
         label="Of the brewed part, use"
         unit="%"

@@ -1,0 +1,13 @@
+import { expect, test } from 'vitest'
+import { doneOf } from './undo'
+
+test.each([
+  ['DELETE', '/api/drinks/3', 'Drink removed.'],
+  ['POST', '/api/bottles/12/throw-out', 'Bottle thrown away.'],
+  ['POST', '/api/plan/items/2/done', 'Marked.'],
+])('%s %s can be taken back', (method, path, words) => expect(doneOf(method, path)?.words).toBe(words))
+
+test('what is undone where it stands is not offered again', () => {
+  expect(doneOf('POST', '/api/bottles/12/pours')).toBeUndefined()
+  expect(doneOf('GET', '/api/drinks/3')).toBeUndefined()
+})

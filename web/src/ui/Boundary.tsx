@@ -1,0 +1,35 @@
+import { Component, type ReactNode, Suspense } from 'react'
+import { Button } from './Button'
+import { Notice } from './Notice'
+
+type Props = { children: ReactNode; name: string }
+
+/** Boundary keeps what goes wrong in one view from taking the page with it: the header stays, and the view can be tried again. */
+export class Boundary extends Component<Props, { wrong?: Error }> {
+  state: { wrong?: Error } = {}
+
+  static getDerivedStateFromError(wrong: Error) {
+    return { wrong }
+  }
+
+  render() {
+    const { wrong } = this.state
+    if (!wrong) return <Suspense fallback={null}>{this.props.children}</Suspense>
+    return (
+      <main className="grid justify-items-start gap-3 pt-6">
+        <Notice urgent>
+          <p>
+            <b>{this.props.name} could not be shown.</b> Nothing you saved is lost. Try again; if it stays, reload the
+            page.
+          </p>
+        </Notice>
+        <div className="flex gap-2">
+          <Button primary onClick={() => this.setState({ wrong: undefined })}>
+            Try again
+          </Button>
+          <Button onClick={() => window.location.reload()}>Reload the page</Button>
+        </div>
+      </main>
+    )
+  }
+}

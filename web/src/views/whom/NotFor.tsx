@@ -1,0 +1,17 @@
+import type { ForWhom } from '../../api/schema'
+import { Notice } from '../../ui/Notice'
+
+type Props = { whom: ForWhom[]; large?: boolean }
+
+/** NotFor names whom a drink is not for, and why, wherever it is made or poured. */
+export function NotFor({ whom, large }: Props) {
+  const not = whom.filter((w) => w.not)
+  if (not.length === 0) return null
+  const words = not.map((w) => `${w.name} (${w.reasons.join(', ')})`).join('; ')
+  if (!large) return <p className="text-[13px] text-hibiscus-deep">Not for {words}</p>
+  return (
+    <Notice>
+      <b>Not for</b> {words}.
+    </Notice>
+  )
+}
