@@ -41,7 +41,7 @@ func TestABackupIsPutBackFromThePantry(t *testing.T) {
 	p.click("button", "Leave all as it is")
 	p.do(chromedp.SetUploadFiles(chromedp.CSS(`input[type=file][accept*=json]`), []string{file}))
 	p.click("button", "Replace everything with it")
-	p.sees("The backup is back", ".before-restore.json")
+	p.sees("The backup is back", ".before-restore-")
 	p.open("/")
 	p.click("button", "Drinks")
 	p.sees("Pistachio and rosewater")

@@ -40,6 +40,8 @@ func TestABreakfastIsPlannedMovedAndFollowed(t *testing.T) {
 	p.until("and it is still so", func() bool { return ready() != "" && !strings.Contains(ready(), "11:15") })
 
 	p.click("button", "Done: Put the pearl barley")
+	p.sees("Mark it done already?", "is planned for")
+	p.click("button", "Mark it done")
 	p.until("the next one to come up", func() bool {
 		return strings.Contains(p.region("Next in the kitchen"), "Drain and rinse the pearl barley")
 	})

@@ -99,6 +99,7 @@ type NextStep struct {
 	At     time.Time `json:"at"`
 	Minute int       `json:"minutes"`
 	Late   bool      `json:"late"`
+	Ask    string    `json:"ask" doc:"how far marking it done reaches: it is asked first; empty where it is due and alone"`
 }
 
 func (s *server) plan(*noInput) (Plan, error) {
@@ -238,7 +239,8 @@ func (p *Plan) add(item store.PlanItem, d *formula.Drink, r *formula.Reckoning, 
 		out.Made, p.Late = false, p.Late || late
 		minutes := int(step.End.Sub(step.Start).Round(time.Minute).Minutes())
 		p.HandsOn += minutes
-		p.Next = append(p.Next, NextStep{ItemID: item.ID, Step: n, Drink: item.DrinkName, Title: step.Title, At: step.Start, Minute: minutes, Late: late})
+		ask, _ := aheadWords(item, n, l.now)
+		p.Next = append(p.Next, NextStep{Ask: ask, ItemID: item.ID, Step: n, Drink: item.DrinkName, Title: step.Title, At: step.Start, Minute: minutes, Late: late})
 	}
 	p.Proved = p.Proved && (item.Proved || out.Made)
 	p.Items = append(p.Items, out)

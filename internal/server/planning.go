@@ -465,25 +465,30 @@ func askAhead(item store.PlanItem, d Done, now time.Time) error {
 	if d.Undo || d.Ahead || d.Step >= len(item.Steps) {
 		return nil
 	}
-	step := item.Steps[d.Step]
-	var along []string
-	for _, s := range item.Steps[:d.Step] {
+	text, along := aheadWords(item, d.Step, now)
+	if text == "" {
+		return nil
+	}
+	return huma.Error409Conflict(text, &huma.ErrorDetail{Location: "body.ahead", Message: text, Value: along})
+}
+
+// aheadWords say how far marking a step reaches, and which others it marks
+// along; "" where it is due and alone.
+func aheadWords(item store.PlanItem, n int, now time.Time) (text string, along []string) {
+	step := item.Steps[n]
+	for _, s := range item.Steps[:n] {
 		if s.HandsOn && s.DoneAt == nil {
 			along = append(along, s.Title)
 		}
 	}
-	isAhead := step.Start.Sub(now) > aheadOf
-	if !isAhead && len(along) == 0 {
-		return nil
-	}
 	var said []string
-	if isAhead {
+	if step.Start.Sub(now) > aheadOf {
 		said = append(said, fmt.Sprintf("%q is planned for %s.", step.Title, step.Start.In(now.Location()).Format("Mon 2 Jan, 15:04")))
 	}
 	if len(along) > 0 {
 		said = append(said, "Marking it now marks these as done too: "+strings.Join(along, "; ")+".")
 	}
-	return huma.Error409Conflict(strings.Join(said, " "), &huma.ErrorDetail{Location: "body.ahead", Message: strings.Join(said, " "), Value: along})
+	return strings.Join(said, " "), along
 }
 
 // marked are the steps with one marked, and all before it that were not.

@@ -1,7 +1,19 @@
 import { keepPreviousData, replaceEqualDeep, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useRef } from 'react'
 import { answer, api } from './client'
-import type { Formula, Kitchen, Moved, NewBatch, Pantry, Plan, Poured, Reckoning, ScaleNow, Timers } from './schema'
+import type {
+  Formula,
+  Kitchen,
+  KitchenNow,
+  Moved,
+  NewBatch,
+  Pantry,
+  Plan,
+  Poured,
+  Reckoning,
+  ScaleNow,
+  Timers,
+} from './schema'
 
 export const useKitchen = () => useQuery({ queryKey: ['kitchen'], queryFn: () => answer(api.GET('/api/kitchen')) })
 
@@ -12,10 +24,23 @@ const everyMinute = 60_000
 export const useShelf = () =>
   useQuery({ queryKey: ['shelf'], queryFn: () => answer(api.GET('/api/shelf')), refetchInterval: everyMinute })
 
+/** A change of the kitchen's settings: some of them, or what they become of what they are. */
+type KitchenChange = Partial<Kitchen> | ((now: Kitchen) => Partial<Kitchen>)
+
+/** useSetKitchen changes settings, one change after the other, each from what the one before came to. */
 export function useSetKitchen() {
   const client = useQueryClient()
   return useMutation({
-    mutationFn: (body: Kitchen) => answer(api.PUT('/api/kitchen', { body })),
+    scope: { id: 'kitchen' },
+    mutationFn: async (change: KitchenChange) => {
+      const { today: _, ...now } =
+        client.getQueryData<KitchenNow>(['kitchen']) ?? (await answer(api.GET('/api/kitchen')))
+      const set = await answer(
+        api.PUT('/api/kitchen', { body: { ...now, ...(typeof change === 'function' ? change(now) : change) } }),
+      )
+      client.setQueryData(['kitchen'], set)
+      return set
+    },
     onSuccess: () => client.invalidateQueries(),
     // what was changed elsewhere is read, so that saving again is meant
     onError: () => client.invalidateQueries({ queryKey: ['kitchen'] }),

@@ -2700,6 +2700,8 @@ export interface components {
             readyBy: string;
         };
         NextStep: {
+            /** @description how far marking it done reaches: it is asked first; empty where it is due and alone */
+            ask: string;
             /** Format: date-time */
             at: string;
             /**

@@ -35,7 +35,7 @@ export function UndoToast() {
             Undo
           </Button>
           <Toast.Close asChild>
-            <Button>Close</Button>
+            <Button>Dismiss</Button>
           </Toast.Close>
         </Toast.Root>
       )}

@@ -33,7 +33,9 @@ export function Combobox<Item>(p: Props<Item>) {
     p.items.length === 1 && p.items[0] !== undefined && p.textOf(p.items[0]).toLowerCase() === p.value.toLowerCase()
   const open = box.isOpen && p.items.length > 0 && !said
   const onKeyDown = (e: KeyboardEvent) => {
-    if (e.key === 'Enter' && !(open && box.highlightedIndex >= 0)) p.onEnter?.()
+    if (e.key !== 'Enter' || (open && box.highlightedIndex >= 0)) return
+    if (p.onEnter) e.preventDefault() // it is no submit of the form around it
+    p.onEnter?.()
   }
   return (
     <div className="relative min-w-0 grow">

@@ -1,11 +1,10 @@
 import { ArrowLeft } from 'lucide-react'
 import { useState } from 'react'
 import { Link } from 'wouter'
-import { answer, api, Refused } from '../../api/client'
+import { answer, api } from '../../api/client'
 import { useFollow, usePlan, usePlanChange } from '../../api/hooks'
 import type { Plan, PlanItem } from '../../api/schema'
 import { useKeys } from '../../app/keys'
-import { Confirm } from '../../ui/Confirm'
 import { ErrorText } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
 import { NotFor } from '../whom/NotFor'
@@ -58,18 +57,17 @@ function NothingToCook() {
 function AtWork({ item }: { item: PlanItem }) {
   const [problem, setProblem] = useState<string>()
   const [bottling, setBottling] = useState(false)
-  const [asked, setAsked] = useState<{ step: number; skip?: boolean; text: string }>()
   const mark = usePlanChange((body: { step: number; undo: boolean; skip?: boolean; ahead?: boolean }) =>
     answer(api.POST('/api/plan/items/{id}/done', { params: { path: { id: item.id } }, body })),
   )
   const front = item.front
-  const set = (step: number, how: { undo?: boolean; skip?: boolean; ahead?: boolean }) => {
+  // Whoever cooks the step does it, whenever it was planned for: nothing is asked.
+  const set = (step: number, how: { undo?: boolean; skip?: boolean }) => {
     if (step < 0 || mark.isPending) return
-    const onError = (e: Error) =>
-      e instanceof Refused && e.fields.ahead
-        ? setAsked({ step, skip: how.skip, text: e.fields.ahead })
-        : setProblem(e.message)
-    mark.mutate({ step, undo: false, ...how }, { onError, onSuccess: () => setProblem(undefined) })
+    mark.mutate(
+      { step, undo: false, ahead: true, ...how },
+      { onError: (e) => setProblem(e.message), onSuccess: () => setProblem(undefined) },
+    )
   }
   useKeys((e) => {
     if (e.key !== ' ' || !front || e.repeat || bottling) return
@@ -92,15 +90,6 @@ function AtWork({ item }: { item: PlanItem }) {
         onBottle={() => setBottling(true)}
       />
       <ErrorText id="cook-error">{problem}</ErrorText>
-      {asked && (
-        <Confirm
-          title="Mark it done already?"
-          text={asked.text}
-          confirm="Mark it done"
-          onConfirm={() => set(asked.step, { skip: asked.skip, ahead: true })}
-          onClose={() => setAsked(undefined)}
-        />
-      )}
       {bottling && <BottlingDialog item={item} onClose={() => setBottling(false)} />}
     </>
   )

@@ -28,20 +28,20 @@ export function Drawer({ kitchen }: { kitchen: KitchenNow }) {
   const [scale, setScale] = useState(kitchen.scaleG > 0 ? String(kitchen.scaleG) : '')
   const [other, setOther] = useState('')
   const refused = set.error instanceof Refused ? set.error : undefined
-  const { today: _, ...now } = kitchen
   const own = kitchen.measures.filter((m) => !usual.includes(m))
   const toggle = (measure: string) => {
-    const has = kitchen.measures.includes(measure)
-    set.mutate({ ...now, measures: has ? now.measures.filter((m) => m !== measure) : [...now.measures, measure] })
+    set.mutate(({ measures }) => ({
+      measures: measures.includes(measure) ? measures.filter((m) => m !== measure) : [...measures, measure],
+    }))
   }
   const add = (e: FormEvent) => {
     e.preventDefault()
     if (other.trim() === '') return
-    set.mutate({ ...now, measures: [...now.measures, other.trim()] }, { onSuccess: () => setOther('') })
+    set.mutate(({ measures }) => ({ measures: [...measures, other.trim()] }), { onSuccess: () => setOther('') })
   }
   const setScaleTo = () => {
     const scaleG = scale.trim() === '' ? 0 : asMeasure(scale, 'g')
-    if (scaleG !== kitchen.scaleG) set.mutate({ ...now, scaleG: Number.isNaN(scaleG) ? -1 : scaleG })
+    if (scaleG !== kitchen.scaleG) set.mutate({ scaleG: Number.isNaN(scaleG) ? -1 : scaleG })
   }
   return (
     <Tray label="Drawer of measures">

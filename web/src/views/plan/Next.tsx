@@ -14,7 +14,7 @@ const shownAtOnce = 7
 /** Next is what needs hands, the soonest first; what was done is marked, and the rest planned anew from it. */
 export function Next({ plan }: { plan: Plan }) {
   const [problem, setProblem] = useState<string>()
-  const [asked, setAsked] = useState<{ next: NextStep; text: string }>()
+  const [asked, setAsked] = useState<NextStep>()
   const done = usePlanChange((s: { itemID: number; step: number; ahead: boolean }) =>
     answer(
       api.POST('/api/plan/items/{id}/done', {
@@ -38,12 +38,8 @@ export function Next({ plan }: { plan: Plan }) {
   )
   const mark = (n: NextStep, ahead = false) => {
     if (n.bowlID > 0) return water.mutate(n.bowlID, { onError })
-    const onRefused = (e: Error) =>
-      e instanceof Refused && e.fields.ahead ? setAsked({ next: n, text: e.fields.ahead }) : onError(e)
-    done.mutate(
-      { itemID: n.itemID, step: n.step, ahead },
-      { onError: onRefused, onSuccess: () => setProblem(undefined) },
-    )
+    if (n.ask && !ahead) return setAsked(n)
+    done.mutate({ itemID: n.itemID, step: n.step, ahead }, { onError, onSuccess: () => setProblem(undefined) })
   }
   return (
     <Tray label="Next in the kitchen">
@@ -71,9 +67,9 @@ export function Next({ plan }: { plan: Plan }) {
       {asked && (
         <Confirm
           title="Mark it done already?"
-          text={asked.text}
+          text={asked.ask}
           confirm="Mark it done"
-          onConfirm={() => mark(asked.next, true)}
+          onConfirm={() => mark(asked, true)}
           onClose={() => setAsked(undefined)}
         />
       )}

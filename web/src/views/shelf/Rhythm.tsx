@@ -27,14 +27,18 @@ function RhythmTray({ now }: { now: RhythmNow }) {
   const client = useQueryClient()
   const [ways, setWays] = useState({ drinkIDs: now.drinkIDs, perDayML: now.perDayML, days: now.days })
   const set = useMutation({
-    mutationFn: (body: RhythmWays) => answer(api.PUT('/api/rhythm', { body })),
+    scope: { id: 'rhythm' }, // one after the other, each from the revision that the one before came to
+    mutationFn: (body: RhythmWays) => {
+      const revision = client.getQueryData<RhythmNow>(['shelf', 'rhythm'])?.revision
+      return answer(api.PUT('/api/rhythm', { body: { ...body, revision } }))
+    },
     onSuccess: (rhythm) => client.setQueryData(['shelf', 'rhythm'], rhythm),
     onError: () => client.invalidateQueries({ queryKey: ['shelf', 'rhythm'] }),
   })
   const change = (part: Partial<RhythmWays>) => {
     const next = { ...ways, ...part }
     setWays(next)
-    set.mutate({ ...next, revision: now.revision })
+    set.mutate(next)
   }
   const refused = set.error instanceof Refused ? set.error.message : undefined
   const problem = refused ?? (now.problem || undefined)
