@@ -77,7 +77,7 @@ func (a *account) airOf(stay Stay, until time.Time, aboveC float64, lag time.Dur
 		each(air{stay.From, until, freezerC, false})
 	default:
 		for _, part := range a.r.around(stay.From, until, aboveC, a.school, 6*lag) {
-			a.r.pieces(part.From, part.To, a.school, func(p piece) { each(air{p.from, p.to, p.tempC, p.gap}) })
+			a.r.pieces(part.From, part.To, a.school, func(p piece) { each(air(p)) })
 		}
 	}
 }

@@ -136,9 +136,8 @@ func (p *parser) plainNumber() (value float64, decimal, ok bool) {
 	if written == "" || !strings.ContainsAny(written, "0123456789") {
 		return 0, false, false
 	}
-	end := p.at + len(written)
 	if next := p.text[p.at+len(written):]; isExponent(next) {
-		end = p.at + len(written) + 1
+		end := p.at + len(written) + 1
 		for end < len(p.text) && (isNumeric(p.text[end]) || p.text[end] == '+' || p.text[end] == '-') {
 			end++
 		}
