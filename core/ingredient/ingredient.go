@@ -91,6 +91,8 @@ const (
 	TagEmulsifies                 // holds oil and water together
 	TagStones                     // sold with a stone in it
 	TagBoiledSoy                  // made of soy that was boiled as it was made
+	TagWhisks                     // pulp on its seed: whisked off in hot liquid, never blended
+	TagIce                        // melts, and cools what it melts in
 )
 
 // tagNames are the tags as the catalogue writes them.
@@ -116,7 +118,7 @@ var tagNames = map[string]Tag{
 	"herb":      TagHerb,
 	"blooms":    TagBlooms,
 
-	"selenium": TagSelenium, "iodine": TagIodine, "emulsifies": TagEmulsifies, "stones": TagStones,
+	"selenium": TagSelenium, "iodine": TagIodine, "emulsifies": TagEmulsifies, "stones": TagStones, "whisks": TagWhisks, "ice": TagIce,
 }
 
 // Span is a minimum, a usual and a maximum, in the unit of the field.
@@ -206,9 +208,15 @@ func (i *Ingredient) Has(t Tag) bool {
 // Tags are all it carries.
 func (i *Ingredient) Tags() Tag { return i.tags }
 
-// NeedsSoak tells whether its soak has a minimum, so that it is taken as
-// soaked unless its line says otherwise.
-func (i *Ingredient) NeedsSoak() bool { return i.HasSoak && i.SoakH.Min > 0 }
+// NeedsSoak tells whether its ideal soak is an hour or more, so that it is taken
+// as soaked and drained unless its line says otherwise; oats are dry unless a
+// word soaks them.
+func (i *Ingredient) NeedsSoak() bool {
+	return i.HasSoak && i.SoakH.Ideal >= soakedFromH
+}
+
+// soakedFromH is the shortest ideal soak that is taken for granted, hours.
+const soakedFromH = 1
 
 // Inside is what a blend or a drink is made of; empty for anything else.
 func (i *Ingredient) Inside() []Share {

@@ -1,4 +1,4 @@
-package extract
+package process
 
 import (
 	"math"
@@ -47,9 +47,6 @@ func MixC(a ingredient.Content, aC float64, b ingredient.Content, bC float64) fl
 	return (ca*aC + cb*bC) / (ca + cb)
 }
 
-// meltingHeat is what a gram of ice takes up in melting, J/g (handbook value).
-const meltingHeat = 334
-
 // IceG is the ice at 0 °C that brings a mixture from fromC down to toC, in g;
 // 0 where it is as cold already.
 func IceG(c ingredient.Content, fromC, toC float64) float64 {
@@ -70,58 +67,4 @@ func IceForWaterG(c ingredient.Content, fromC, toC float64) float64 {
 	water := specificHeat(ingredient.Water, middle) * (fromC - toC)
 	taken := meltingHeat + specificHeat(ingredient.Water, toC)*toC + water
 	return math.Min(c[ingredient.Water], HeatCapacity(c, middle)*(fromC-toC)/taken)
-}
-
-// BlendingWarmsCPerMin is what a blender warms a load by, from memory: 5 to 15
-// in a high-speed one.
-const BlendingWarmsCPerMin = 10
-
-// Heat is how a drink is cooked after straining.
-type Heat string
-
-// The heats.
-const (
-	Unheated Heat = ""
-	Warmed   Heat = "warm" // just under the boil
-	Boiled   Heat = "boil"
-)
-
-// Cooking is how long it is heated, and in how wide a pan.
-type Cooking struct {
-	Heat    Heat
-	Minutes float64
-	PanCM   float64 // its diameter; 0 for DefaultPanCM
-}
-
-// DefaultPanCM is a common saucepan.
-const DefaultPanCM = 20
-
-// What an open pan loses in kg of water an hour and square metre, from memory,
-// until a kitchen has records; and the share skimmed off as foam at a boil.
-const (
-	warmLoss  = 0.8
-	boilLoss  = 4
-	foamShare = 0.01
-)
-
-// Reduced is what is left of a mixture after cooking, with the water boiled
-// away and the foam skimmed off, in g. At least a tenth of the water stays.
-func (k Cooking) Reduced(c ingredient.Content) (left ingredient.Content, waterG, foamG float64) {
-	if k.Heat == Unheated || k.Minutes <= 0 {
-		return c, 0, 0
-	}
-	rate, foam := float64(warmLoss), 0.
-	if k.Heat == Boiled {
-		rate, foam = boilLoss, foamShare
-	}
-	pan := k.PanCM
-	if pan == 0 {
-		pan = DefaultPanCM
-	}
-	area := math.Pi / 4 * pan * pan / 1e4
-	foamG = foam * c.MassG()
-	left = c.Times(1 - foam)
-	waterG = math.Min(rate*1000*area*k.Minutes/60, 0.9*left[ingredient.Water])
-	left[ingredient.Water] -= waterG
-	return left, waterG, foamG
 }

@@ -1,4 +1,4 @@
-package extract
+package process
 
 import "plushladle/core/ingredient"
 

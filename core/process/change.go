@@ -1,0 +1,108 @@
+package process
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+
+	"plushladle/core/fault"
+)
+
+// At names a step: the nth of its kind, counted from 1; 0 is the first.
+type At struct {
+	Kind string
+	N    int
+}
+
+// What a change does.
+const (
+	Set      = "set"
+	AddAfter = "add-after"
+	Remove   = "remove"
+)
+
+// Change is what the cook does otherwise at one step. The rest of the process
+// stays derived, so that a new line finds its place.
+type Change struct {
+	At     At
+	Do     string
+	Params map[string]float64 // by kind, units in their names
+	Cue    string             // the cook's own words
+}
+
+// The params that a kind of step takes, and their bounds. fridge is 1 where it
+// stands there.
+var params = map[string]map[string][2]float64{
+	"grind": {"seconds": {1, 600}},
+	"heat":  {"minutes": {0, 600}},
+	"soak":  {"hours": {.25, 72}, "fridge": {0, 1}},
+}
+
+// added are the params of a step of the cook's own.
+var added = map[string][2]float64{"minutes": {0, 720}}
+
+// CanLeaveOut tells whether a kind of step may be left out: it moves no figure
+// and guards nobody.
+func CanLeaveOut(kind string) bool {
+	return slices.Contains([]string{"taste", "skim", "wash-up", "skin"}, kind)
+}
+
+const mostCue = 500
+
+// Check tells whether a change is one that can be. The error names "process".
+func (c Change) Check() error {
+	wrong := func(value, what, accepts string) error { return fault.New("process", value, what, accepts) }
+	if c.At.Kind == "" || c.At.N < 0 {
+		return wrong(c.At.Kind, "names no step", `say which: "at": {"kind": "grind", "n": 1}`)
+	}
+	if len(c.Cue) > mostCue {
+		return wrong(c.Cue[:40]+"…", "is too long for a cue", fmt.Sprintf("use up to %d characters", mostCue))
+	}
+	takes := params[c.At.Kind]
+	switch c.Do {
+	case Set:
+	case AddAfter:
+		takes = added
+		if strings.TrimSpace(c.Cue) == "" {
+			return wrong("", "adds a step without words", `say what is done: "cue": "stir once more"`)
+		}
+	case Remove:
+		if !CanLeaveOut(c.At.Kind) {
+			return wrong(c.At.Kind, "cannot be left out", "leave out taste, skim, wash-up or skin; the others are needed")
+		}
+	default:
+		return wrong(c.Do, "is not done to a step", "use set, add-after or remove")
+	}
+	for name, value := range c.Params {
+		bounds, known := takes[name]
+		if !known {
+			return wrong(name, "is not set at "+c.At.Kind, "use seconds at grind, minutes at heat, hours and fridge at soak")
+		}
+		if !(value >= bounds[0] && value <= bounds[1]) {
+			return wrong(fmt.Sprint(value), "is out of range for "+name, fmt.Sprintf("use %g to %g", bounds[0], bounds[1]))
+		}
+	}
+	return nil
+}
+
+// With is the method with what the changes set.
+func (m Method) With(changes []Change) Method {
+	for _, c := range changes {
+		if c.Do != Set {
+			continue
+		}
+		for name, value := range c.Params {
+			switch name {
+			case "seconds":
+				m.Seconds = value
+			case "minutes":
+				m.Minutes = value
+			case "hours":
+				m.SoakHours = value
+			case "fridge":
+				m.SoakCold = value > 0
+			}
+		}
+	}
+	return m
+}

@@ -1,0 +1,266 @@
+package process
+
+import (
+	"math"
+
+	"plushladle/core/ingredient"
+)
+
+// released is the share of each component that leaves the solids.
+type released [len(ingredient.Components)]float64
+
+// shares are those of a class; what is not named (water, polyols, alcohol and
+// trace substances) leaves whole.
+type shares struct{ protein, fat, sugars, starch, fibre, ash float64 }
+
+func (s shares) all() released {
+	var r released
+	for i := range r {
+		r[i] = 1
+	}
+	r[ingredient.Protein], r[ingredient.Fat], r[ingredient.SaturatedFat] = s.protein, s.fat, s.fat
+	r[ingredient.Starch], r[ingredient.Fibre] = s.starch, s.fibre
+	r[ingredient.Ash], r[ingredient.SodiumMg] = s.ash, s.ash
+	for c := ingredient.Sucrose; c <= ingredient.Maltose; c++ {
+		r[c] = s.sugars
+	}
+	r[ingredient.FreeSugars], r[ingredient.AddedSugars] = s.sugars, s.sugars
+	return r
+}
+
+// most is the share of protein and fat that grinding for ever would release, by
+// base (modelling assumptions, replaced by the kitchen's record).
+var most = map[string]float64{
+	"cashew": .92, "macadamia": .88, "hemp": .85, "brazil-nut": .78, "pecan": .72, "walnut": .72, "pistachio": .68, "sunflower": .66,
+	"pumpkin-seed": .66, "peanut": .66, "tiger-nut": .60, "tiger-nut-fresh": .60, "coconut-fresh": .5, "coconut-desiccated": .5, "sesame": .45, "flax": .4,
+}
+
+const (
+	mostOfOthers  = .64
+	soyProtein    = .8
+	soyFat        = .75
+	toastedShare  = .95 // of a roasted nut's release
+	sugarsAlways  = .95
+	soakedAtLeast = .85 // of the release, unsoaked
+)
+
+// How fast it is reached, as the seconds τ of an exponential.
+const (
+	tauRegular, tauHigh         = 40., 15.
+	tauSoftRegular, tauSoftHigh = 25., 10.
+)
+
+// softBases are ground sooner, and go through a bag from a high-speed blender.
+func isSoft(id string) bool { return id == "cashew" || id == "macadamia" || id == "hemp" }
+
+// unsoakedWhole are bases whose soak makes no difference to their release.
+func soakMatters(id string) bool {
+	return id != "hemp" && id != "coconut-fresh" && id != "coconut-desiccated" && id != "macadamia" && id != "brazil-nut"
+}
+
+// fridgeSoaks is how much an hour's soak in the fridge counts.
+const fridgeSoaks = .5
+
+// soakShare is the share of the release that the soak leaves: .85 dry, 1 from
+// the ideal on.
+func (l *Line) soakShare() float64 {
+	i := l.Ingredient
+	if !soakMatters(i.ID) || !i.HasSoak || i.SoakH.Ideal == 0 {
+		return 1
+	}
+	if !l.SoaksAndDrains() && !l.soaksInKept() {
+		return soakedAtLeast
+	}
+	hours := l.SoakHours
+	if hours == 0 {
+		return 1
+	}
+	if l.SoakCold {
+		hours *= fridgeSoaks
+	}
+	return soakedAtLeast + (1-soakedAtLeast)*math.Min(1, hours/i.SoakH.Ideal)
+}
+
+// grinding is how something is ground.
+type grinding struct {
+	seconds   float64
+	highSpeed bool
+	juicer    bool
+	coarse    bool
+	tempC     float64 // at its end
+}
+
+// releaseOf is what grinding takes out of a line's solids.
+func (l *Line) releaseOf(g grinding) released {
+	class := l.Ingredient.Class
+	if class == ingredient.Nut && l.Treatment.Roasted {
+		class = ingredient.Roasted
+	}
+	switch class {
+	case ingredient.Nut, ingredient.Roasted, ingredient.Tuber, ingredient.Soy:
+		return l.nutRelease(class, g)
+	case ingredient.Grain:
+		return grainRelease(g)
+	case ingredient.Fruit:
+		return shares{.3, .3, sugarsAlways, .3, .3, .3}.all()
+	case ingredient.SpiceDry:
+		return shares{.3, .3, .3, .3, .3, .3}.all()
+	}
+	return shares{1, 1, 1, 1, 1, 1}.all()
+}
+
+func (l *Line) nutRelease(class ingredient.Class, g grinding) released {
+	s := shares{sugars: sugarsAlways, starch: .4, fibre: .05, ash: .7}
+	if class == ingredient.Tuber {
+		s.starch = .35
+	}
+	if g.coarse {
+		s.protein, s.fat, s.starch = .30, .30, .10
+		return s.all()
+	}
+	s.protein, s.fat = l.mostOf()
+	reached := 1.
+	if !g.juicer {
+		reached = 1 - math.Exp(-g.seconds/tau(l.Ingredient.ID, g.highSpeed))
+	}
+	reached *= l.soakShare()
+	if class == ingredient.Roasted {
+		reached *= toastedShare
+	}
+	s.protein, s.fat = s.protein*reached, s.fat*reached
+	return s.all()
+}
+
+func (l *Line) mostOf() (protein, fat float64) {
+	if l.Ingredient.Class == ingredient.Soy {
+		return soyProtein, soyFat
+	}
+	share, known := most[l.Ingredient.ID]
+	if !known {
+		share = mostOfOthers
+	}
+	return share, share
+}
+
+func tau(id string, highSpeed bool) float64 {
+	switch {
+	case isSoft(id) && highSpeed:
+		return tauSoftHigh
+	case isSoft(id):
+		return tauSoftRegular
+	case highSpeed:
+		return tauHigh
+	}
+	return tauRegular
+}
+
+// Starch that grinding releases from grain grows with the root of the time and
+// with the temperature at its end.
+const (
+	grainStarch, grainStarchLeast, grainStarchMost = .25, .15, .6
+	grainPerC                                      = 1.03
+	grainFromC                                     = 5.
+	grainSeconds                                   = 30.
+)
+
+func grainStarchAt(seconds, tempC float64) float64 {
+	return clamp(grainStarch*math.Sqrt(seconds/grainSeconds)*math.Pow(grainPerC, tempC-grainFromC), grainStarchLeast, grainStarchMost)
+}
+
+func grainRelease(g grinding) released {
+	s := shares{protein: .35, fat: .5, sugars: sugarsAlways, fibre: .15, ash: .6}
+	if g.coarse {
+		s.protein, s.fat, s.starch = .15, .15, .08
+		return s.all()
+	}
+	s.starch = grainStarchAt(g.seconds, g.tempC)
+	return s.all()
+}
+
+// fines is the share of a line's solids that pass the strainer.
+func (l *Line) fines(s Strainer, g grinding) float64 {
+	p := strainers[s].fines
+	if s != None && isSoft(l.Ingredient.ID) && g.highSpeed && !g.juicer && !g.coarse {
+		p += .3 * clamp((g.seconds-30)/60, 0, 1)
+	}
+	return math.Min(1, p)
+}
+
+// Grain holds half of what other solids do while its starch is raw, and as much
+// once it has swollen, over its range of gelatinising, °C; oats have a rule of
+// their own (from memory).
+var gelatinises = map[string][2]float64{"barley": {55, 70}, "white-rice": {62, 77}, "brown-rice": {62, 77}, "quinoa": {62, 77}}
+
+const (
+	rawGrainHolds  = .5
+	soyHolds       = 1.4
+	oatsHold       = .875
+	oatsSwellFromC = 50.
+	oatsSwellOver  = 15.
+	oatsSlimeHolds = 1.3
+)
+
+// holds is the liquid, in g, that a line's solids keep back in the strainer.
+func (l *Line) holds(s Strainer, solids ingredient.Content, g grinding) float64 {
+	how := strainers[s]
+	stays := (1 - l.fines(s, g)) * solids.MassG()
+	switch {
+	case l.Ingredient.Class == ingredient.Soy:
+		return how.held * soyHolds * stays
+	case l.Ingredient.ID == "oats" && !g.coarse:
+		return l.oatsHold(s, g)
+	case l.Ingredient.Class == ingredient.Grain:
+		span, known := gelatinises[l.Ingredient.ID]
+		if !known {
+			span = gelatinises["white-rice"]
+		}
+		return how.held * stays * (rawGrainHolds + (1-rawGrainHolds)*clamp((g.tempC-span[0])/(span[1]-span[0]), 0, 1))
+	}
+	return how.held * stays
+}
+
+// oatsHold: the pulp at the least release holds what other pulp does, more as it
+// swells; what grinding frees beyond thickens the liquid so that it clings.
+func (l *Line) oatsHold(s Strainer, g grinding) float64 {
+	least := grainRelease(grinding{seconds: 0, tempC: 0})
+	solids := 0.
+	for c, amount := range l.Per {
+		if ingredient.Component(c).IsMass() {
+			solids += amount * l.G * (1 - least[c])
+		}
+	}
+	swells := 1 + clamp((g.tempC-oatsSwellFromC)/oatsSwellOver, 0, 1)
+	p := l.fines(s, g)
+	freed := grainStarchAt(g.seconds, g.tempC) - grainStarchLeast
+	return (1 - p) * (oatsHold*strainers[s].held*solids*swells + oatsSlimeHolds*freed*l.G*l.Per[ingredient.Starch])
+}
+
+func clamp(v, low, high float64) float64 { return math.Max(low, math.Min(high, v)) }
+
+// secondsFor is how long a base is ground where the cook does not say (common
+// practice).
+func secondsFor(i *ingredient.Ingredient) float64 {
+	switch {
+	case i.ID == "cashew" || i.ID == "macadamia":
+		return 60
+	case i.ID == "hemp" || i.ID == "oats":
+		return 30
+	case i.Class == ingredient.Grain:
+		return 60
+	case i.Class == ingredient.Soy || i.Class == ingredient.Tuber || i.ID == "coconut-fresh" || i.ID == "coconut-desiccated":
+		return 120
+	case i.Role == ingredient.Base:
+		return 90
+	}
+	return 30
+}
+
+// DefaultSeconds is how long the lines are ground where the cook does not say:
+// as the one that wants longest.
+func DefaultSeconds(lines []Line, ground []int) float64 {
+	longest := 30.
+	for _, n := range ground {
+		longest = math.Max(longest, secondsFor(lines[n].Ingredient))
+	}
+	return longest
+}

@@ -1,0 +1,108 @@
+package process
+
+import (
+	"strings"
+
+	"plushladle/core/fault"
+)
+
+// Strainer is how a drink is strained.
+type Strainer uint8
+
+// The strainers. The zero Strainer is the firm bag.
+const (
+	Bag Strainer = iota
+	Cloth
+	Gentle
+	Passes
+	Sieve
+	SievePushed
+	SieveCloth
+	None
+	Juicer
+)
+
+// strainers gives, for each: h, the grams of liquid held per gram of pulp solids
+// that stay, p, the share of pulp solids that pass as fines (modelling
+// assumptions, replaced by the kitchen's record), what one straining takes (from
+// memory) and the minutes a litre takes (common practice).
+var strainers = [...]struct {
+	name        string
+	words       string
+	held, fines float64
+	capacityML  float64
+	minutesPerL float64
+	firm, clogs bool
+}{
+	Bag:         {"bag", "nut-milk bag, squeezed firmly", 2.4, 0, 2000, 2, true, false},
+	Cloth:       {"cloth", "doubled cloth, squeezed", 2.8, 0, 1500, 5, true, true},
+	Gentle:      {"gentle", "cloth, gently", 3.5, .05, 1500, 12, false, true},
+	Passes:      {"passes", "cloth, three gentle passes", 3.2, .02, 1500, 12, false, true},
+	Sieve:       {"sieve", "fine sieve", 3.0, .35, 700, 15, false, true},
+	SievePushed: {"sieve-pushed", "fine sieve, pushed through with a spoon", 3.0, .5, 700, 8, false, true},
+	SieveCloth:  {"sieve-cloth", "sieve, then cloth left alone", 2.8, .02, 1500, 15, false, true},
+	None:        {"none", "not strained", 0, 1, 0, 0, false, false},
+	Juicer:      {"juicer", "masticating juicer", 1.0, 0, 0, 8, true, false},
+}
+
+// Strainers are all of them, in the order they are offered.
+func Strainers() []Strainer {
+	return []Strainer{Bag, Cloth, Gentle, Passes, Sieve, SievePushed, SieveCloth, None, Juicer}
+}
+
+func (s Strainer) String() string { return strainers[s].name }
+
+// Words describes the strainer as a cook would.
+func (s Strainer) Words() string { return strainers[s].words }
+
+// CapacityML is what one straining takes before it is emptied; 0 where there is
+// no limit.
+func (s Strainer) CapacityML() float64 { return strainers[s].capacityML }
+
+// MinutesPerL is how long a litre takes through it.
+func (s Strainer) MinutesPerL() float64 { return strainers[s].minutesPerL }
+
+// Squeezes tells whether the pulp is squeezed hard.
+func (s Strainer) Squeezes() bool { return strainers[s].firm }
+
+// Clogs tells whether fine seeds stop it up.
+func (s Strainer) Clogs() bool { return strainers[s].clogs }
+
+// ParseStrainer reads a strainer's name.
+func ParseStrainer(name string) (Strainer, error) {
+	names := make([]string, len(strainers))
+	for i, s := range strainers {
+		if s.name == name {
+			return Strainer(i), nil
+		}
+		names[i] = s.name
+	}
+	return Bag, fault.New("strainer", name, "is not a way of straining", "use "+strings.Join(names[:len(names)-1], ", ")+" or "+names[len(names)-1])
+}
+
+// ParseHeat reads none, warm, under-boil, simmer or boil; "" is by the base.
+func ParseHeat(name string) (Heat, error) {
+	for _, h := range Heats {
+		if string(h) == name {
+			return h, nil
+		}
+	}
+	return ByBase, fault.New("heat", name, "is not a heat", "use none, warm, under-boil, simmer or boil")
+}
+
+// hasWord tells whether words hold a word whole.
+func hasWord(words, word string) bool {
+	for at := 0; ; {
+		found := strings.Index(words[at:], word)
+		if found < 0 {
+			return false
+		}
+		begin, end := at+found, at+found+len(word)
+		if (begin == 0 || !isLetter(words[begin-1])) && (end == len(words) || !isLetter(words[end])) {
+			return true
+		}
+		at = end
+	}
+}
+
+func isLetter(c byte) bool { return c >= 'a' && c <= 'z' || c >= 'A' && c <= 'Z' }
