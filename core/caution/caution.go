@@ -29,7 +29,7 @@ const (
 	cartonCalciumMg   = 1.2  // a mL of fortified carton milk; typical label, from memory
 	sucroseSaturation = 64.2 // % by mass in water at 0 °C; source: ICUMSA, from memory
 	warmFridgeC       = 5.   // source: FDA Food Code 3-501.16
-	slimyWaterC       = 10.  // common practice
+	slimyGroundC      = 20.  // common practice
 	slimyBlendS       = 30.  // common practice
 	looseOilPct       = 3.   // of added oil, above which it wants help to stay in (common practice)
 )
@@ -53,9 +53,9 @@ type Drink struct {
 	Drinkers   []Drinker
 	FridgeC    float64
 	BlendS     float64
-	WaterC     float64
-	Clogs      bool // the strainer is one that fine seeds stop up
-	Squeezed   bool // strained by squeezing hard
+	GroundC    float64 // at the end of grinding
+	Clogs      bool    // the strainer is one that fine seeds stop up
+	Squeezed   bool    // strained by squeezing hard
 	Heated     bool
 	AddedOilG  float64 // in the batch
 	BatchG     float64
@@ -282,7 +282,7 @@ func gels(d *Drink) (Caution, bool) {
 func slime(d *Drink) (Caution, bool) {
 	return Caution{Code: "slime",
 		Text: "Oats and rice turn slimy: rinse them, blend no longer than 30 seconds, with water at 10 °C or colder, and do not squeeze hard.",
-	}, d.has(ingredient.TagSlimes) && (d.BlendS > slimyBlendS || d.WaterC > slimyWaterC || d.Squeezed)
+	}, d.has(ingredient.TagSlimes) && (d.BlendS > slimyBlendS || d.GroundC > slimyGroundC || d.Squeezed)
 }
 
 func separates(d *Drink) (Caution, bool) {

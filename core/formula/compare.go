@@ -144,7 +144,7 @@ func wordRows(a, b *Reckoning) []Row {
 	return []Row{
 		{Name: "Contains", AWords: contains(a), BWords: contains(b)},
 		{Name: "Vegan", AWords: vegan(a), BWords: vegan(b)},
-		{Name: "Style", AWords: string(a.Style), BWords: string(b.Style)},
+		{Name: "Kind", AWords: string(a.Kind), BWords: string(b.Kind)},
 	}
 }
 

@@ -3,9 +3,9 @@ package formula
 import (
 	"fmt"
 
-	"plushladle/core/extract"
 	"plushladle/core/fault"
 	"plushladle/core/ingredient"
+	"plushladle/core/process"
 )
 
 // Into is what a drink is stirred into.
@@ -67,14 +67,14 @@ func (r *Reckoning) Serve(c Cup) (InTheCup, error) {
 	out := InTheCup{SpoonML: c.SpoonML}
 	mixed := spoon.Plus(cup)
 	if c.Into == OverIce {
-		out.MeltedG = extract.IceG(spoon, c.CupC, 0)
+		out.MeltedG = process.IceG(spoon, c.CupC, 0)
 		mixed = spoon.Plus(ingredient.Content{ingredient.Water: out.MeltedG})
 		out.DropC = c.CupC
 	} else {
-		out.FinalC = extract.MixC(spoon, fridgeServeC, cup, c.CupC)
+		out.FinalC = process.MixC(spoon, fridgeServeC, cup, c.CupC)
 		out.DropC = c.CupC - out.FinalC
 	}
-	out.TotalML = extract.VolumeML(mixed, 20)
+	out.TotalML = process.VolumeML(mixed, 20)
 	out.SweetInAllG = mixed.SucroseEquivalentG()
 	out.SweetG = out.SweetInAllG / out.TotalML * 100
 	out.FatPct = 100 * mixed[ingredient.Fat] / mixed.MassG()

@@ -140,10 +140,10 @@ const (
 	dilutionGlass = 200. // mL a serving of concentrate is let down with (common practice)
 )
 
-// strongerBy is how much more spice than a drink by the glass this style bears.
+// strongerBy is how much more spice than a drink by the glass this kind bears.
 func (r *Reckoning) strongerBy() float64 {
-	switch r.Style {
-	case Creamer:
+	switch r.Kind {
+	case Creamer, Cream:
 		return creamerSpice
 	case Concentrate:
 		return (dilutionGlass + r.Servings.SizeML) / r.Servings.SizeML

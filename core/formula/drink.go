@@ -6,10 +6,10 @@ import (
 	"fmt"
 
 	"plushladle/core/caution"
-	"plushladle/core/extract"
 	"plushladle/core/fault"
 	"plushladle/core/ingredient"
 	"plushladle/core/keep"
+	"plushladle/core/process"
 	"plushladle/core/quantity"
 )
 
@@ -66,36 +66,29 @@ type Drink struct {
 	Name      string
 	Lines     []Line
 	System    quantity.System
-	Method    extract.Method
+	Method    process.Method
+	Kind      Kind             // AsGuessed where the cook has not said
+	Changes   []process.Change // what the cook does otherwise, step by step
 	Size      Size
-	ServingML float64 // 0 for the usual serving of the drink's style
+	ServingML float64 // 0 for the usual serving of the kind of drink
 	School    keep.School
 	Spices    SpiceSchool
 	FridgeC   float64
-	Cooking   extract.Cooking  // boiled: cooled fast, and kept in a sterilised bottle
-	HotFill   bool             // bottled at 85 °C or more
-	BrewUsed  float64          // share of the decoction that goes in; 0 for all of it
 	JugML     float64          // what one load may reach; 0 for DefaultJugML
 	Drawer    *quantity.Drawer // the kitchen's own measures; nil for all there are
 	Prices    Prices           // nil where none are known
 	Drinkers  []caution.Drinker
 	RawLimitC float64   // the cook's own limit of a drink marked raw; 0 where it is not marked
-	WarmsC    float64   // what a minute in the blender warms by; 0 for the usual
 	Portions  []Portion // what the finished base is divided into; none where it stays one
 }
 
-// Usual ways of working where nothing is said (common practice).
-const (
-	DefaultBlendS  = 30
-	DefaultWaterC  = 10
-	DefaultFridgeC = 4
-)
+// DefaultFridgeC is a fridge's temperature until the kitchen says its own.
+const DefaultFridgeC = 4
 
 // New is a drink with no lines and the usual ways of working.
 func New(name string) Drink {
 	return Drink{
 		Name:    name,
-		Method:  extract.Method{BlendS: DefaultBlendS, WaterC: DefaultWaterC},
 		School:  keep.Cautious,
 		FridgeC: DefaultFridgeC,
 	}

@@ -15,9 +15,9 @@ func ExampleDrink_Reckon() {
 	}
 	r, _ := drink.Reckon()
 	fmt.Printf("%.0f mL of %s, %.1f %% fat, 1:%.0f by cups and 1:%.1f by weight\n",
-		r.Drink.VolumeML, r.Style, r.FatPct, r.Ratio.ByVolume, r.Ratio.ByMass)
+		r.Drink.VolumeML, r.Kind, r.FatPct, r.Ratio.ByVolume, r.Ratio.ByMass)
 	fmt.Println(r.Allergens, r.Keeps.CautiousDays, r.Keeps.CustomaryDays)
 	// Output:
-	// 915 mL of milk, 3.9 % fat, 1:4 by cups and 1:6.6 by weight
+	// 906 mL of milk, 3.8 % fat, 1:4 by cups and 1:6.6 by weight
 	// [almond] 3 5
 }

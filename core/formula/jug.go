@@ -3,19 +3,21 @@ package formula
 import (
 	"math"
 
-	"plushladle/core/extract"
+	"plushladle/core/ingredient"
+	"plushladle/core/process"
 )
 
 // Jug is the blender's jug drawn to scale: everything that is ground, pulp and
 // milk together, against the line it may be filled to.
 type Jug struct {
-	TopML   float64 // the top of the scale
-	FillML  float64 // the line one load may reach
-	MilkML  float64
-	PulpML  float64
-	TicksML []float64
-	Loads   int
-	Strains int // fillings of the strainer; 0 where nothing is strained
+	TopML    float64 // the top of the scale
+	FillML   float64 // the line one load may reach
+	MilkML   float64
+	PulpML   float64
+	GroundML float64 // all that is ground and goes to the strainer
+	TicksML  []float64
+	Loads    int
+	Strains  int // fillings of the strainer; 0 where nothing is strained
 }
 
 // DefaultJugML is a common blender's jug, until the kitchen says its own.
@@ -32,7 +34,7 @@ func (b *batch) jug(r *Reckoning) Jug {
 	j := Jug{
 		FillML: b.d.JugML,
 		MilkML: r.Drink.VolumeML,
-		PulpML: extract.VolumeML(b.pressed.Pulp, FinishedC),
+		PulpML: process.VolumeML(b.made.Balance.Pulp, FinishedC),
 	}
 	if j.FillML == 0 {
 		j.FillML = DefaultJugML
@@ -40,10 +42,16 @@ func (b *batch) jug(r *Reckoning) Jug {
 	if b.goesInHot() {
 		j.FillML *= hotShare
 	}
-	ground := b.pressed.Milk.Plus(b.pressed.Pulp).Plus(b.pressed.Lost)
-	j.Loads = int(math.Max(1, math.Ceil(extract.VolumeML(ground, FinishedC)/j.FillML-1e-9)))
-	if capacity := b.d.Method.Strainer.CapacityML(); capacity > 0 && b.pressed.PulpSolidsG > 0 {
-		j.Strains = int(math.Max(1, math.Ceil(extract.VolumeML(ground, FinishedC)/capacity-1e-9)))
+	ground := b.made.Ground
+	ground[ingredient.Water] += b.takenUpG()
+	iced := ground
+	for _, n := range b.made.Layout.Ice {
+		iced = iced.Plus(b.through[n].Per.Times(b.through[n].G))
+	}
+	j.GroundML = process.VolumeML(iced, FinishedC)
+	j.Loads = int(math.Max(1, math.Ceil(process.VolumeML(ground, FinishedC)/j.FillML-1e-9)))
+	if capacity := b.method.Strainer.CapacityML(); capacity > 0 && b.made.SolidsG > 0 {
+		j.Strains = int(math.Max(1, math.Ceil(process.VolumeML(ground, FinishedC)/capacity-1e-9)))
 	}
 	j.TopML = math.Max(j.FillML, j.MilkML+j.PulpML) * jugHeadroom
 	step := tickStep(j.TopML)
@@ -57,13 +65,15 @@ func (b *batch) jug(r *Reckoning) Jug {
 // practice).
 const hotShare = 0.5
 
-func (b *batch) goesInHot() bool {
-	for _, w := range b.lines {
-		if w.line.isHot() {
-			return true
-		}
+func (b *batch) goesInHot() bool { return b.made.Layout.IsGround && b.made.WaterC >= process.VentFromC }
+
+// takenUpG is the water that bases took up before they were ground, g.
+func (b *batch) takenUpG() float64 {
+	g := 0.
+	for n := range b.through {
+		g += b.made.Layout.TakenUpG(b.through, n)
 	}
-	return false
+	return g
 }
 
 // tickStep is a round step that gives at most jugTicks ticks.

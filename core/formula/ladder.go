@@ -6,9 +6,9 @@ import (
 	"math"
 	"slices"
 
-	"plushladle/core/extract"
 	"plushladle/core/fault"
 	"plushladle/core/ingredient"
+	"plushladle/core/process"
 	"plushladle/core/quantity"
 )
 
@@ -52,6 +52,9 @@ func (r *Reckoning) Ladder() []Rung {
 	if r.batch == nil {
 		return nil
 	}
+	if r.Kind == Concentrate {
+		return r.spoonfuls()
+	}
 	var rungs []Rung
 	if r.Ratio != nil {
 		for _, s := range strengthRungs {
@@ -70,12 +73,32 @@ func (r *Reckoning) Ladder() []Rung {
 	return rungs
 }
 
+// glassSpoons are how many tablespoons of a concentrate go to a glass (common
+// practice), the strongest first.
+var glassSpoons = []float64{4, 3, 2, 1}
+
+const tablespoonML = 15
+
+// spoonfuls are the rungs of a concentrate, which is let down glass by glass.
+func (r *Reckoning) spoonfuls() []Rung {
+	rungs := make([]Rung, len(glassSpoons))
+	for n, spoons := range glassSpoons {
+		glasses := r.Drink.VolumeML / (spoons * tablespoonML)
+		name := fmt.Sprintf("%g tablespoons to a glass", spoons)
+		if spoons == 1 {
+			name = "1 tablespoon to a glass"
+		}
+		rungs[n] = r.rung(name, fmt.Sprintf("%.0f mL of water each", dilutionGlass), glasses*dilutionGlass*waterGPerML)
+	}
+	return rungs
+}
+
 const waterGPerML = 0.9982 // at 20 °C; source: IAPWS
 
 func (r *Reckoning) rung(name, note string, waterG float64) Rung {
 	c := r.batch.finished
 	c[ingredient.Water] += waterG
-	ml := extract.VolumeML(c, FinishedC)
+	ml := process.VolumeML(c, FinishedC)
 	return Rung{
 		Name: name, Note: note, WaterG: waterG, ML: ml,
 		FatPct: 100 * c[ingredient.Fat] / c.MassG(), SweetG: c.SucroseEquivalentG() / ml * 100,
@@ -91,19 +114,19 @@ type Pressing struct {
 // PressAgain is the milk from grinding the pulp once more with so much water,
 // in g: cream from the first press, milk from the second.
 func (r *Reckoning) PressAgain(waterG float64) (Pressing, error) {
-	if r.batch == nil || r.batch.pressed.PulpSolidsG == 0 {
+	if r.batch == nil || r.batch.made.SolidsG == 0 {
 		return Pressing{}, fault.New("waterG", "", "there is no pulp to press again", "add a base first")
 	}
 	if !(waterG > 0 && waterG <= maxScaleG) {
 		return Pressing{}, fault.New("waterG", fmt.Sprint(waterG), "is out of range", "use above 0 g of water")
 	}
 	b := r.batch
-	milk, pulp := b.pressed.PressAgain(b.ground.Solids.MassG(), ingredient.Content{ingredient.Water: waterG}, b.d.Method)
+	milk, pulp := b.made.Again(waterG, b.method)
 	if milk.MassG() == 0 {
 		return Pressing{PulpG: pulp.MassG()}, nil
 	}
 	return Pressing{
-		ML: extract.VolumeML(milk, FinishedC), PulpG: pulp.MassG(),
+		ML: process.VolumeML(milk, FinishedC), PulpG: pulp.MassG(),
 		FatPct: 100 * milk[ingredient.Fat] / milk.MassG(), ProteinPct: 100 * milk[ingredient.Protein] / milk.MassG(),
 	}, nil
 }
@@ -156,7 +179,7 @@ func BlendTwo(a, b *ingredient.Ingredient, of BlendOf, target, volumeML float64)
 		return Blended{}, err
 	}
 	each := a.PerGram.Times(aShare / a.PerGram.MassG()).Plus(b.PerGram.Times(bShare / b.PerGram.MassG()))
-	massG := volumeML / extract.VolumeML(each, FinishedC)
+	massG := volumeML / process.VolumeML(each, FinishedC)
 	return Blended{
 		AG: massG * aShare, BG: massG * bShare, AML: massG * aShare / a.BulkGPerML, BML: massG * bShare / b.BulkGPerML,
 		FatPct: ForFat.pct(&each), SolidsPct: ForSolids.pct(&each),
@@ -170,44 +193,63 @@ func FatToReach(massG, fatG, t float64) float64 { return (t*massG - fatG) / (1 -
 // Chill is how warm the ground base comes out of the blender, and the ice that
 // brings it down.
 type Chill struct {
-	GroundC float64 // °C
+	GroundC float64 // °C, as it leaves the blender
 	IceG    float64 // in place of as much of the grinding water
 }
 
 const roomC = 20 // of what goes in besides the water
 
-// chill reckons with the water's own temperature and what the blender adds.
+// chill reckons with the water's own temperature, what the blender adds, and the
+// ice that is in it already.
 func (b *batch) chill() Chill {
-	var water, rest ingredient.Content
-	for _, w := range b.lines {
-		switch {
-		case !beforeStraining(w.line.stage()):
-		case w.line.Ingredient.Role == ingredient.Liquid:
-			water = water.Plus(w.content())
-		default:
-			rest = rest.Plus(w.content())
-		}
-	}
-	if water.MassG() == 0 {
+	if !b.made.Layout.IsGround || b.groundG == 0 {
 		return Chill{}
 	}
-	warm := extract.MixC(water, b.d.Method.WaterC, rest, roomC) + b.d.blendingWarmsC()
-	return Chill{GroundC: warm, IceG: extract.IceForWaterG(water.Plus(rest), warm, FinishedC)}
+	in := b.made.Ground
+	in[ingredient.Water] += b.takenUpG()
+	for _, n := range b.made.Layout.Ice {
+		in = in.Plus(b.through[n].Per.Times(b.through[n].G))
+	}
+	return Chill{GroundC: b.made.GroundC, IceG: process.IceForWaterG(in, b.made.IcedC, FinishedC)}
 }
 
 // WithIce is the drink with ice in the place of as much of its grinding water
-// as brings it down to 4 °C. The error names "lines".
+// as brings it down to 4 °C; asked again of what is cold, it changes nothing. The
+// error names "lines".
 func (d *Drink) WithIce() (*Drink, error) {
-	r, err := d.Reckon()
-	if err != nil {
-		return nil, err
+	work := d
+	for range iceRounds {
+		r, err := work.Reckon()
+		if err != nil {
+			return nil, err
+		}
+		if r.batch == nil || r.Chill.IceG < leastIceG {
+			break
+		}
+		if work, err = work.withIce(r); err != nil {
+			return nil, err
+		}
 	}
+	if work == d {
+		return nil, fault.New("lines", "", "it is cold without more ice, or there is nothing ground", "add grinding water that is warmer, or leave it")
+	}
+	return work, nil
+}
+
+const (
+	iceRounds = 8
+	leastIceG = .5
+)
+
+// withIce is one step towards it: a smaller share of water takes up the blender's
+// heat, so that a little more ice is wanted than at first.
+func (d *Drink) withIce(r *Reckoning) (*Drink, error) {
 	work := *d
 	work.Lines = slices.Clone(d.Lines)
 	at := slices.IndexFunc(work.Lines, func(l Line) bool {
 		return l.Ingredient != nil && l.Ingredient.ID == "water" && !l.Locked && beforeStraining(l.stage()) && l.stage() != ingredient.Soak
 	})
-	if r.batch == nil || at < 0 || r.Chill.IceG < 1 {
+	if at < 0 {
 		return nil, fault.New("lines", "", "there is no grinding water for ice to take the place of", "add water, or unlock it")
 	}
 	written := work.Lines[at]
@@ -217,10 +259,22 @@ func (d *Drink) WithIce() (*Drink, error) {
 	}
 	ice := math.Min(r.Chill.IceG/r.Factor, full)
 	work.Lines[at].Amount = quantity.Of(fourFigures(full-ice), quantity.Gram)
-	i, _ := ingredient.Standard().ByID("ice")
-	work.Lines = slices.Insert(work.Lines, at+1, Line{Ingredient: i, Name: i.Name, Amount: quantity.Of(fourFigures(ice), quantity.Gram), Stage: written.Stage})
+	work.addIce(at+1, ice)
 	if full-ice < 0.5 {
 		work.Lines = slices.Delete(work.Lines, at, at+1)
 	}
 	return &work, nil
+}
+
+// addIce adds to the ice that is there, or a line of it at the place.
+func (d *Drink) addIce(place int, iceG float64) {
+	for n := range d.Lines {
+		if l := &d.Lines[n]; l.Ingredient != nil && l.Ingredient.ID == "ice" && l.Added {
+			before, _, _ := l.grams(d.System)
+			l.Amount = quantity.Of(fourFigures(before+iceG), quantity.Gram)
+			return
+		}
+	}
+	i, _ := ingredient.Standard().ByID("ice")
+	d.Lines = slices.Insert(d.Lines, place, Line{Ingredient: i, Name: i.Name, Amount: quantity.Of(fourFigures(iceG), quantity.Gram), Added: true})
 }

@@ -1,8 +1,11 @@
 package formula
 
 import (
-	"plushladle/core/extract"
+	"math"
+	"strings"
+
 	"plushladle/core/ingredient"
+	"plushladle/core/process"
 )
 
 // FinishedC is the temperature at which a finished drink's volume is given, °C.
@@ -19,129 +22,122 @@ type weighed struct {
 // content is what the line brings.
 func (w weighed) content() ingredient.Content { return w.per.Times(w.g) }
 
+// inProcess is the line as the process takes it.
+func (w weighed) inProcess() process.Line {
+	l := w.line
+	words := strings.ToLower(l.Name + " " + l.Note)
+	out := process.Line{
+		Index: w.index, Key: l.Key, Ingredient: l.Ingredient, Per: w.per, G: w.g, Stage: l.Stage, Treatment: l.Treatment, Unsoaked: l.Unsoaked,
+		Rinsed: strings.Contains(words, "rinse") && !strings.Contains(words, "unrinsed") || strings.Contains(words, "soaked"),
+		Again:  l.GrindsAgain(), Before: strings.Contains(words, "before squeezing"),
+	}
+	if l.Ingredient.Role == ingredient.Liquid {
+		out.TempC = process.WordsC(words)
+		out.Thrown = l.isForSoaking(words)
+	}
+	return out
+}
+
+// isForSoaking tells whether a liquid is only soaked in: it is poured away.
+func (l *Line) isForSoaking(words string) bool {
+	return l.Stage != ingredient.Soak && (strings.Contains(words, "for soaking") || strings.Contains(words, "to soak"))
+}
+
 // batch is a drink of one size: what went in and what came of it.
 type batch struct {
 	d        *Drink
-	lines    []weighed // at this size
-	charges  []extract.Charge
-	ground   extract.Ground
-	rinse    ingredient.Content
-	added    ingredient.Content // what joined after straining
-	brewed   []extract.Charge
-	leftover ingredient.Content // of the decoction, not used
-	pressed  extract.Pressed
-	steamG   float64 // boiled away
-	foamG    float64 // skimmed off
+	lines    []weighed      // at this size
+	through  []process.Line // the same, and those whose amount was left open
+	method   process.Method
+	made     process.Made
 	finished ingredient.Content
 	ml       float64 // of the finished drink
 	baseG    float64 // dry
 	baseML   float64 // dry, as it lies in the cup
 	groundML float64 // grinding liquid as poured
 	groundG  float64
+	waterAt  int     // the line whose water makes up for the pan; -1 for none
+	watered  float64 // its amount as a share of what it grew to
 }
 
 // mix makes the batch that the lines give at the given growth.
 func (d *Drink) mix(lines []weighed, factor float64) *batch {
-	b := &batch{d: d, lines: make([]weighed, len(lines)), charges: make([]extract.Charge, 0, len(lines))}
-	soakKept := keepsSoak(lines)
+	b := &batch{d: d, method: d.method(), lines: make([]weighed, len(lines)), through: make([]process.Line, len(lines), len(d.Lines))}
 	for n, w := range lines {
 		w.g *= w.line.growth(factor, d.Spices)
-		b.lines[n] = w
-		b.count(w)
-		b.put(w, soakKept)
+		b.lines[n], b.through[n] = w, w.inProcess()
+		b.through[n].SoakHours, b.through[n].SoakCold = b.method.SoakHours, b.method.SoakCold
 	}
-	b.ground = extract.Grind(b.charges, d.Method)
-	b.pressed = b.ground.Strain(b.rinse, d.Method)
-	b.pour(b.pressed)
-	b.ml = extract.VolumeML(b.finished, FinishedC)
+	for n := range d.Lines {
+		if line := &d.Lines[n]; line.Ingredient != nil && line.Amount.IsOpen() && !isIn(lines, n) {
+			b.through = append(b.through, weighed{line: line, index: n, per: line.Ingredient.Treated(line.Treatment)}.inProcess())
+		}
+	}
+	b.made = process.Make(b.through, b.method)
+	if b.waterAt = -1; factor != 1 && b.made.HeatedC > 0 {
+		b.topUp(factor)
+	}
+	for n, w := range b.lines {
+		b.count(w, n)
+	}
+	b.finished = b.made.Balance.Drink
+	b.ml = process.VolumeML(b.finished, FinishedC)
 	return b
 }
 
-// decoctionMethod parts a decoction from what was brewed in it.
-var decoctionMethod = extract.Method{Strainer: extract.Cloth}
-
-// pour brings the pressed milk together with what joins it, and cooks it.
-func (b *batch) pour(pressed extract.Pressed) {
-	b.finished = pressed.Milk.Plus(b.added)
-	if len(b.brewed) > 0 {
-		decoction := extract.Press(b.brewed, ingredient.Content{}, decoctionMethod).Milk
-		used := b.d.brewUsed()
-		b.leftover = decoction.Times(1 - used)
-		b.finished = b.finished.Plus(decoction.Times(used))
-	}
-	b.finished, b.steamG, b.foamG = b.d.Cooking.Reduced(b.finished)
-}
-
-// brewUsed is the share of the decoction that goes in; all of it unless said.
-func (d *Drink) brewUsed() float64 {
-	if d.BrewUsed == 0 {
-		return 1
-	}
-	return d.BrewUsed
-}
-
-// put brings the line in at its stage.
-func (b *batch) put(w weighed, soakKept bool) {
-	content := w.content()
-	switch w.line.stage() {
-	case ingredient.Strained, ingredient.CookIt:
-		b.added = b.added.Plus(content)
-	case ingredient.Rinse:
-		b.rinse = b.rinse.Plus(content)
-	case ingredient.Serve:
-	case ingredient.Brew:
-		b.brewed = append(b.brewed, extract.Charge{Content: content, Class: w.line.Ingredient.Class})
-	default:
-		if w.goesWithTheSoak(soakKept) {
-			return
-		}
-		b.charges = append(b.charges, extract.Charge{Content: content, Class: w.class(), SoakedInG: w.soakedInG(soakKept)})
-	}
-}
-
-// goesWithTheSoak tells whether the line is poured away with the soak water:
-// salt or seaweed in a soak that is not kept.
-func (w weighed) goesWithTheSoak(soakKept bool) bool {
-	role := w.line.Ingredient.Role
-	return w.line.stage() == ingredient.Soak && !soakKept && (role == ingredient.Salt || role == ingredient.Other)
-}
-
-func (w weighed) class() ingredient.Class {
-	c := w.line.Ingredient.Class
-	if c == ingredient.Nut && w.line.Treatment.Roasted {
-		return ingredient.Roasted
-	}
-	return c
-}
-
-// keepsSoak tells whether a liquid goes in at the soak, and so stays in.
-func keepsSoak(lines []weighed) bool {
-	for _, w := range lines {
-		if w.line.Ingredient.Role == ingredient.Liquid && w.line.stage() == ingredient.Soak {
-			return true
+// topUp gives the grinding water what the pan boils away more of, for its size,
+// than from the amounts as written, and takes what it boils away less: else a
+// small batch would come out thicker than a large one.
+func (b *batch) topUp(factor float64) {
+	for n, w := range b.lines {
+		if w.line.Ingredient.ID == "water" && !w.line.Locked && b.made.Layout.BeforeStraining(n) && w.g > 0 {
+			b.waterAt = n
 		}
 	}
-	return false
+	if b.waterAt < 0 {
+		return
+	}
+	m := b.method
+	m.Share = factor // as if it stood in as much more pan
+	wanted := solidShare(process.Make(b.through, m).Balance.Drink)
+	was := b.lines[b.waterAt].g
+	for range topUpRounds { // the water decides on the pan, and the pan on the water
+		drink := b.made.Balance.Drink
+		more := drink.MassG() * (solidShare(drink)/wanted - 1)
+		if wanted == 0 || math.Abs(more) < topUpG {
+			break
+		}
+		b.through[b.waterAt].G = math.Max(0, b.through[b.waterAt].G+more)
+		b.made = process.Make(b.through, b.method)
+	}
+	b.lines[b.waterAt].g, b.watered = b.through[b.waterAt].G, b.through[b.waterAt].G/was
 }
 
-// soakedInG is the soak water a line carries into the blender. What soaks in
-// liquid that is kept brings none of its own.
-func (w weighed) soakedInG(soakKept bool) float64 {
-	i := w.line.Ingredient
-	if soakKept || w.line.Unsoaked || !i.NeedsSoak() || i.Has(ingredient.TagKept) {
-		return 0
-	}
-	return w.g * i.UptakeGPerG
+// solidShare is what of a drink is not water.
+func solidShare(c ingredient.Content) float64 {
+	return 1 - c[ingredient.Water]/math.Max(1e-9, c.MassG())
+}
+
+const (
+	topUpRounds = 12
+	topUpG      = 1e-7
+)
+
+// method is how the drink is made, in its kitchen.
+func (d *Drink) method() process.Method {
+	m := d.Method.With(d.Changes)
+	m.JugML, m.FridgeC = d.JugML, d.FridgeC
+	return m
 }
 
 // count adds the line to the base and the grinding liquid.
-func (b *batch) count(w weighed) {
+func (b *batch) count(w weighed, n int) {
 	i := w.line.Ingredient
 	switch {
 	case i.Role == ingredient.Base:
 		b.baseG += w.g
 		b.baseML += w.ml()
-	case i.Role == ingredient.Liquid && beforeStraining(w.line.stage()):
+	case i.Role == ingredient.Liquid && b.made.Layout.BeforeStraining(n):
 		b.groundG += w.g
 		b.groundML += w.ml()
 	}
@@ -154,14 +150,11 @@ func beforeStraining(s ingredient.Stage) bool {
 // likelyML is the finished volume were the pulp to hold one standard
 // deviation more and less than expected.
 func (b *batch) likelyML() (low, high float64) {
-	volume := func(heldShare float64) float64 {
-		m := b.d.Method
-		m.HeldShare = heldShare
-		other := *b
-		other.pour(b.ground.Strain(b.rinse, m))
-		return extract.VolumeML(other.finished, FinishedC)
+	if b.made.SolidsG == 0 {
+		return b.ml, b.ml
 	}
-	return volume(1 + extract.HeldSpread), volume(1 - extract.HeldSpread)
+	least, most := process.Likely(b.through, b.method)
+	return math.Min(b.ml, process.VolumeML(least, FinishedC)), math.Max(b.ml, process.VolumeML(most, FinishedC))
 }
 
 // per100mL is the finished drink's content in 100 mL.

@@ -3,7 +3,6 @@ package formula
 import (
 	"fmt"
 
-	"plushladle/core/extract"
 	"plushladle/core/ingredient"
 )
 
@@ -13,10 +12,8 @@ const DefaultRawC = 46
 
 // Temperatures of what is not measured, °C, from memory.
 const (
-	boilingC = 100
-	warmedC  = 90 // just under the boil
+	roastedC = 100
 	brewedC  = 95
-	hotC     = 60
 )
 
 // Raw is a drink marked raw, held against the cook's own limit. The mark is a
@@ -36,15 +33,6 @@ func (r Raw) Words() string {
 	return fmt.Sprintf("Not raw by your %s °C: %s gets to %.0f °C.", figure(r.LimitC), r.Warmest, r.WarmestC)
 }
 
-// blendingWarmsC is what the blender warms a load by in all.
-func (d *Drink) blendingWarmsC() float64 {
-	perMin := d.WarmsC
-	if perMin == 0 {
-		perMin = extract.BlendingWarmsCPerMin
-	}
-	return d.Method.BlendS / 60 * perMin
-}
-
 // raw finds the warmest step of a drink that is marked raw.
 func (d *Drink) raw(b *batch) *Raw {
 	if d.RawLimitC == 0 {
@@ -57,25 +45,20 @@ func (d *Drink) raw(b *batch) *Raw {
 		}
 	}
 	see(roomC, "the kitchen")
-	see(d.Method.WaterC, "the grinding water")
-	see(b.chill().GroundC, "the blender")
+	see(b.made.WaterC, "the grinding water")
+	see(b.made.GroundC, "the blender")
 	for _, w := range b.lines {
 		name := w.line.Ingredient.Name
 		switch {
 		case w.line.Treatment.Roasted:
-			see(boilingC, name+", roasted")
+			see(roastedC, name+", roasted")
 		case w.line.stage() == ingredient.Brew:
 			see(brewedC, name+", brewed")
-		case w.line.isHot():
-			see(hotC, name+", hot")
+		case w.inProcess().TempC > 0:
+			see(w.inProcess().TempC, name)
 		}
 	}
-	switch d.Cooking.Heat {
-	case extract.Warmed:
-		see(warmedC, "warming it")
-	case extract.Boiled:
-		see(boilingC, "boiling it")
-	}
+	see(b.made.HeatedC, "the pan")
 	r.Kept = r.WarmestC <= r.LimitC
 	return r
 }

@@ -112,7 +112,7 @@ func splitNote(text string) (name, note string) {
 			return name, strings.Trim(inner+", "+note, ", ")
 		}
 	}
-	for _, mark := range []string{",", ";", " - ", " – ", " after straining", " to finish", " to serve", " for serving", " to rinse", " for the second grind", " for a second grind", " to brew", " to taste", " plus more", " or more"} {
+	for _, mark := range []string{",", ";", " - ", " – ", " after straining", " to finish", " to serve", " for serving", " to rinse", " for the second grind", " for a second grind", " to brew", " for soaking", " to soak", " to taste", " plus more", " or more"} {
 		if at := strings.Index(text, mark); at > 0 {
 			return strings.TrimSpace(text[:at]), strings.Trim(text[at:], " ,;-–")
 		}

@@ -6,20 +6,22 @@ import (
 	"slices"
 
 	"plushladle/core/caution"
-	"plushladle/core/extract"
 	"plushladle/core/fault"
 	"plushladle/core/ingredient"
 	"plushladle/core/keep"
+	"plushladle/core/process"
 	"plushladle/core/quantity"
 )
 
 // Reckoning is everything worked out about a drink at its size.
 type Reckoning struct {
-	Style      Style
+	Kind       Kind
+	KindFrom   KindFrom
 	Factor     float64 // growth from the amounts as written
 	Lines      []LineReckoning
 	Ratio      *Ratio // nil without a base
 	Drink      *Made  // nil where nothing was reckoned
+	Rough      *Made  // what it may come to, for the vessels, where a base or a liquid was left open; nil otherwise
 	PulpG      float64
 	Pulp       Pulp
 	FatPct     float64
@@ -42,6 +44,8 @@ type Reckoning struct {
 	LeftoverML float64 // of a decoction, not used
 	SteamG     float64 // water boiled away
 	FoamG      float64 // skimmed off
+	Through    []process.Line
+	Made       process.Made // what becomes of Through, line by line
 
 	batch *batch // what Contributions and Assumptions speak of; nil where nothing was reckoned
 }
@@ -124,14 +128,24 @@ func (d *Drink) Reckon() (*Reckoning, error) {
 			return r, nil
 		}
 	}
+	guessed := d.guesses(lines)
+	lines = append(lines, guessed...)
 	factor, err := d.factor(lines)
 	if err != nil {
 		return nil, err
 	}
 	r.Factor = factor
 	b := d.mix(lines, factor)
+	r.Through, r.Made = b.through, b.made
+	for n, line := range b.through {
+		r.Lines[line.Index].Stage = b.made.Layout.Stage(n)
+	}
 	d.measureLines(r, b)
 	r.Raw = d.raw(b)
+	if len(guessed) > 0 && b.finished.MassG() > 0 {
+		r.leaveOpen(b)
+		return r, nil
+	}
 	if b.finished.MassG() == 0 {
 		return r, nil
 	}
@@ -191,14 +205,21 @@ func (r *Reckoning) cannotBe(w weighed) bool {
 
 // measureLines gives every weighed line its amounts at this size.
 func (d *Drink) measureLines(r *Reckoning, b *batch) {
-	for _, w := range b.lines {
+	for n, w := range b.lines {
+		if w.line.Amount.IsOpen() {
+			continue
+		}
 		out := &r.Lines[w.index]
 		tolerance := w.line.tolerance()
-		out.MassG, out.Tolerance, out.SoakedInG = w.g, tolerance, w.soakedInG(keepsSoak(b.lines))
+		out.MassG, out.Tolerance, out.SoakedInG = w.g, tolerance, b.made.Layout.TakenUpG(b.through, n)
 		out.VolumeML = w.ml()
-		out.Amount, out.AmountErr = w.line.Amount.Scaled(w.line.growth(r.Factor, d.Spices), d.System, tolerance)
+		growth := w.line.growth(r.Factor, d.Spices)
+		if n == b.waterAt {
+			growth *= b.watered
+		}
+		out.Amount, out.AmountErr = w.line.Amount.Scaled(growth, d.System, tolerance)
 		if w.line.Amount.IsCount() {
-			out.Kitchen = out.Amount
+			out.count(w.g, growth, tolerance)
 			continue
 		}
 		if out.VolumeML == 0 {
@@ -214,21 +235,40 @@ func (d *Drink) measureLines(r *Reckoning, b *batch) {
 	}
 }
 
+// count writes pieces as wholes and halves; where those are too far off it is
+// weighed, with the nearest pieces beside it.
+func (l *LineReckoning) count(massG, growth, tolerance float64) {
+	l.Kitchen = l.Amount
+	halves, errorShare, ok := l.Amount.InHalves()
+	switch {
+	case growth == 1:
+	case ok && math.Abs(errorShare) <= tolerance:
+		l.Amount, l.Kitchen, l.AmountErr = halves, halves, errorShare
+	default:
+		l.Amount, l.AmountErr = quantity.Of(fourFigures(massG), quantity.Gram), 0
+		if ok {
+			l.Kitchen, l.KitchenErr = halves, errorShare
+		} else {
+			l.Kitchen = l.Amount
+		}
+	}
+}
+
 // fill sets the figures of the finished drink.
 func (r *Reckoning) fill(b *batch) {
 	r.batch = b
 	per100 := b.per100mL()
-	r.Style = b.style()
+	r.Kind, r.KindFrom = b.kind()
 	r.Drink = &Made{MassG: b.finished.MassG(), VolumeML: b.ml}
-	r.PulpG = b.pressed.Pulp.MassG()
-	r.Pulp = pulpOf(b.pressed.Pulp)
-	r.LeftoverML, r.SteamG, r.FoamG = extract.VolumeML(b.leftover, FinishedC), b.steamG, b.foamG
+	r.PulpG = b.made.Balance.Pulp.MassG()
+	r.Pulp = pulpOf(b.made.Balance.Pulp)
+	r.LeftoverML, r.SteamG, r.FoamG = process.VolumeML(b.made.Balance.Leftover, FinishedC), b.made.Balance.Evaporated.MassG(), b.made.Balance.Skimmed.MassG()
 	r.Chill = b.chill()
 	r.FatPct = 100 * b.finished[ingredient.Fat] / r.Drink.MassG
 	r.BrixPct = keep.Brix(b.finished)
 	r.WaterAct = keep.WaterActivity(keep.Dissolved(b.finished, FinishedC))
 	r.Per100mL = nutritionOf(per100)
-	serving := b.d.servingML(b)
+	serving := b.d.servingML(r.Kind)
 	r.Servings = Servings{Count: b.ml / serving, SizeML: serving}
 	r.PerServing = nutritionOf(per100.Times(serving / 100))
 	r.Cost = b.cost(r)
@@ -243,8 +283,8 @@ func (r *Reckoning) fill(b *batch) {
 
 func (b *batch) keeping(per100 ingredient.Content, r *Reckoning) keep.Drink {
 	d := keep.Drink{
-		AddedSugarsG: per100[ingredient.AddedSugars], RawSoy: b.isRawSoy(), HotFilled: b.d.HotFill && b.d.Cooking.Heat != extract.Unheated,
-		WaterActivity: r.WaterAct, FridgeC: b.d.FridgeC, TigerNut: b.has(ingredient.TagTuber), Boiled: b.d.Cooking.Heat == extract.Boiled,
+		AddedSugarsG: per100[ingredient.AddedSugars], RawSoy: b.isRawSoy(), HotFilled: b.d.Method.HotFill && b.made.HeatedC >= process.HotFillC,
+		WaterActivity: r.WaterAct, FridgeC: b.d.FridgeC, TigerNut: b.has(ingredient.TagTuber), Boiled: b.made.Layout.Heat.Reaches(),
 		Unsettled: slices.ContainsFunc(r.Lines, func(l LineReckoning) bool { return l.Err != nil }),
 	}
 	d.Parts = make([]keep.Part, len(b.lines))
@@ -257,7 +297,7 @@ func (b *batch) keeping(per100 ingredient.Content, r *Reckoning) keep.Drink {
 
 // isRawSoy tells whether there is soy in it that was never boiled.
 func (b *batch) isRawSoy() bool {
-	return b.has(ingredient.TagBoil) && b.d.Cooking.Heat != extract.Boiled
+	return b.has(ingredient.TagBoil) && !b.made.Layout.Heat.Reaches()
 }
 
 func (b *batch) longestSoak() *Soaking {
@@ -304,13 +344,13 @@ func (b *batch) vegan(r *Reckoning) *bool {
 }
 
 // parts are the lines as the cautions see them.
-func (d *Drink) parts(lines []weighed) []caution.Part {
-	kept := keepsSoak(lines)
-	parts := make([]caution.Part, len(lines))
-	for n, w := range lines {
+func (b *batch) parts() []caution.Part {
+	kept := b.made.Layout.KeepsSoak()
+	parts := make([]caution.Part, len(b.lines))
+	for n, w := range b.lines {
 		parts[n] = caution.Part{
 			Ingredient: w.line.Ingredient, MassG: w.g,
-			SoakKept: kept && w.line.Ingredient.HasSoak, Hot: w.line.isHot(),
+			SoakKept: kept && w.line.Ingredient.HasSoak, Hot: b.goesInHot() && w.line.Ingredient.Role == ingredient.Liquid && b.made.Layout.BeforeStraining(n),
 		}
 	}
 	return parts
@@ -319,10 +359,10 @@ func (d *Drink) parts(lines []weighed) []caution.Part {
 func (d *Drink) heldAgainstLimits(b *batch, r *Reckoning) caution.Drink {
 	c := b.finished
 	held := caution.Drink{
-		Parts: d.parts(b.lines), BatchML: r.Drink.VolumeML, ServingML: r.Servings.SizeML,
-		FridgeC: d.FridgeC, BlendS: d.Method.BlendS, WaterC: d.Method.WaterC,
+		Parts: b.parts(), BatchML: r.Drink.VolumeML, ServingML: r.Servings.SizeML,
+		FridgeC: d.FridgeC, BlendS: b.made.Seconds, GroundC: b.made.GroundC,
 		Clogs: d.Method.Strainer.Clogs(), Drinkers: d.Drinkers, BatchG: r.Drink.MassG,
-		Squeezed: d.Method.Strainer.Squeezes(), Heated: d.Cooking.Heat != extract.Unheated,
+		Squeezed: d.Method.Strainer.Squeezes(), Heated: b.made.HeatedC > 0,
 	}
 	for _, w := range b.lines {
 		if w.line.Ingredient.Role == ingredient.FatRole && w.line.stage() != ingredient.Serve {

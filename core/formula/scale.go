@@ -51,7 +51,8 @@ func (d *Drink) factor(lines []weighed) (float64, error) {
 func (d *Drink) wantedML(lines []weighed) float64 {
 	each := d.Size.EachML
 	if each == 0 || d.Size.By == ByServings {
-		each = d.servingML(d.mix(lines, 1))
+		kind, _ := d.mix(lines, 1).kind()
+		each = d.servingML(kind)
 	}
 	if d.Size.By == ByDays {
 		each *= d.Size.PerDay
@@ -87,6 +88,18 @@ func (d *Drink) solveFactor(lines []weighed, needs string, measure func(*batch) 
 	if got := measure(d.mix(lines, factor)); math.Abs(got/d.Size.Value-1) < 1e-4 {
 		return factor, nil
 	}
+	if !d.anyLocked() {
+		return 0, fault.New("size.value", fmt.Sprint(d.Size.Value), "cannot be reached", "choose another size")
+	}
 	return 0, fault.New("size.value", fmt.Sprint(d.Size.Value), "cannot be reached with the lines that are locked",
 		"unlock a line or choose another size")
+}
+
+func (d *Drink) anyLocked() bool {
+	for _, l := range d.Lines {
+		if l.Locked {
+			return true
+		}
+	}
+	return false
 }

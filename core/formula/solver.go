@@ -3,6 +3,8 @@ package formula
 import (
 	"math"
 
+	"plushladle/core/ingredient"
+	"plushladle/core/process"
 	"plushladle/core/quantity"
 )
 
@@ -81,16 +83,17 @@ func (s *solver) at(doses []float64) *batch {
 }
 
 // growsUnevenly tells whether scaling the drink changes what it is: some lines
-// are locked, or grow by a rule of their own.
+// are locked, grow by a rule of their own, or go by how warm or how wide it stands.
 func (d *Drink) growsUnevenly() bool {
 	if d.Size.By == AsWritten {
 		return false
 	}
-	if d.Spices == Eased {
+	if d.Spices == Eased || d.Method.Heat != process.ByBase && d.Method.Heat != process.Unheated {
 		return true
 	}
 	for _, l := range d.Lines {
-		if l.Locked {
+		grain := l.Ingredient != nil && l.Ingredient.Class == ingredient.Grain // its starch goes by how warm a load gets
+		if l.Locked || grain || l.Ingredient != nil && l.Ingredient.Has(ingredient.TagBoil) {
 			return true
 		}
 	}

@@ -56,7 +56,7 @@ func (d *Drink) WaysToSwap(place int, to *ingredient.Ingredient) []SwapHow {
 	case from.Role == ingredient.Sweetener && to.Role == ingredient.Sweetener && sweet:
 		ways = append(ways, EqualSweetness)
 	case from.Role == ingredient.Liquid && to.Role == ingredient.Liquid:
-		if from.PerGram[ingredient.Fat] > 0 && to.PerGram[ingredient.Fat] > 0 {
+		if from.PerGram[ingredient.Fat] >= leastFat && to.PerGram[ingredient.Fat] >= leastFat {
 			ways = append(ways, EqualFat)
 		}
 		return append(ways, EqualVolume)
@@ -70,6 +70,10 @@ func (d *Drink) WaysToSwap(place int, to *ingredient.Ingredient) []SwapHow {
 	}
 	return ways
 }
+
+// leastFat is the share of fat below which a liquid is not swapped by it: at equal
+// fat next to nothing of a richer one would take the place of coffee.
+const leastFat = .005
 
 func isPart(i, blend *ingredient.Ingredient) bool {
 	return slices.ContainsFunc(blend.Parts, func(p ingredient.Share) bool { return p.Ingredient == i })
@@ -113,6 +117,9 @@ func (d *Drink) Swap(place int, to *ingredient.Ingredient, how SwapHow) (*Swappe
 	after, err := work.Reckon()
 	if err != nil {
 		return nil, err
+	}
+	if after.Drink == nil && len(after.Cautions) == 0 {
+		return nil, fault.New("to", to.Name, "would take so much of it that no drink runs off", "choose another, or swap at equal weight")
 	}
 	if after.Drink == nil {
 		return nil, fault.New("to", to.Name, "is not used in drinks", "choose another")

@@ -135,6 +135,7 @@ func (d *Drink) Split(portions []Portion) ([]Drink, error) {
 	for n, p := range portions {
 		drinks[n] = *d
 		drinks[n].Name, drinks[n].Size = p.Name, Size{}
+		drinks[n].Method.Share = shares[n]
 		drinks[n].Lines = make([]Line, 0, len(d.Lines)+len(p.Lines))
 		for m, line := range d.Lines {
 			if l := r.Lines[m]; l.Err == nil && l.MassG > 0 {

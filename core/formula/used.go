@@ -6,9 +6,9 @@ import (
 	"strconv"
 	"strings"
 
-	"plushladle/core/extract"
 	"plushladle/core/fault"
 	"plushladle/core/ingredient"
+	"plushladle/core/process"
 	"plushladle/core/quantity"
 )
 
@@ -63,8 +63,8 @@ func (d *Drink) WorkBack(milkG, pulpG float64) ([]WorkedBack, error) {
 	}
 	less := weighedOut{d: d, open: open, milkG: milkG * (1 - milkReadBy), pulpG: pulpG}
 	more := weighedOut{d: d, open: open, milkG: milkG * (1 + milkReadBy), pulpG: pulpG}
-	low, _ := less.solve(1 + extract.HeldSpread)
-	high, _ := more.solve(1 - extract.HeldSpread)
+	low, _ := less.solve(1 + process.HeldSpread)
+	high, _ := more.solve(1 - process.HeldSpread)
 	out := make([]WorkedBack, len(open))
 	for n, at := range open {
 		out[n] = WorkedBack{
@@ -119,7 +119,7 @@ func (w *weighedOut) gives(amountsG []float64, holds float64) (milkG, pulpG floa
 	r.Lines = make([]LineReckoning, len(try.Lines))
 	lines := try.weigh(&r)
 	for n := range lines {
-		if lines[n].soakedInG(keepsSoak(lines)) > 0 {
+		if lines[n].line.Ingredient.UptakeGPerG > 0 {
 			soaksMore := *lines[n].line.Ingredient
 			soaksMore.UptakeGPerG *= holds
 			swollen := *lines[n].line
@@ -128,7 +128,7 @@ func (w *weighedOut) gives(amountsG []float64, holds float64) (milkG, pulpG floa
 		}
 	}
 	b := try.mix(lines, 1)
-	return b.finished.MassG(), b.pressed.Pulp.MassG()
+	return b.finished.MassG(), b.made.Balance.Pulp.MassG()
 }
 
 // solve finds the open amounts by halving: what comes out grows with what

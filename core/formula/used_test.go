@@ -6,8 +6,8 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
-	"plushladle/core/extract"
 	"plushladle/core/ingredient"
+	"plushladle/core/process"
 	"plushladle/core/quantity"
 )
 
@@ -28,7 +28,7 @@ func TestWhatWasLeftOpenIsWorkedBack(t *testing.T) {
 	}
 	for _, tt := range tests {
 		d := drinkOf(t, tt.lines...)
-		d.Cooking = extract.Cooking{Heat: extract.Boiled, Minutes: 5}
+		d.Method.Heat, d.Method.Minutes = process.Simmer, 5
 		r := reckoned(t, d)
 		open := d
 		open.Lines = append([]Line{}, d.Lines...)
@@ -80,11 +80,11 @@ func TestTheRawMark(t *testing.T) {
 		warmest string
 	}{
 		{[]string{"1 cup almonds", "3 cups water"}, func(*Drink) {}, true, "the kitchen"},
-		{[]string{"1 cup almonds", "3 cups water"}, func(d *Drink) { d.Method.WaterC = 45; d.Method.BlendS = 120 }, false, "the blender"},
-		{[]string{"1 cup almonds", "3 cups water"}, func(d *Drink) { d.Method.BlendS, d.WarmsC = 120, 15 }, true, "the blender"},
+		{[]string{"1 cup almonds", "3 cups water"}, func(d *Drink) { d.Method.WaterC = 45; d.Method.Seconds = 120 }, false, "the blender"},
+		{[]string{"1 cup almonds", "3 cups water"}, func(d *Drink) { d.Method.Seconds, d.Method.WarmsC = 120, 5 }, true, "the blender"},
 		{[]string{"1 cup roasted almonds", "3 cups water"}, func(*Drink) {}, false, "Almonds, roasted"},
-		{[]string{"1 cup almonds", "3 cups boiling water"}, func(*Drink) {}, false, "Water, hot"},
-		{[]string{"1 cup almonds", "3 cups water"}, func(d *Drink) { d.Cooking.Heat = extract.Warmed }, false, "warming it"},
+		{[]string{"1 cup almonds", "3 cups boiling water"}, func(*Drink) {}, false, "the grinding water"},
+		{[]string{"1 cup almonds", "3 cups water"}, func(d *Drink) { d.Method.Heat = process.UnderIt }, false, "the pan"},
 	}
 	for _, tt := range tests {
 		d := drinkOf(t, tt.lines...)

@@ -3,9 +3,9 @@ package formula
 import (
 	"fmt"
 	"strconv"
-	"strings"
 
 	"plushladle/core/ingredient"
+	"plushladle/core/process"
 )
 
 // figure writes a number to three figures, without a trailing exponent.
@@ -47,7 +47,7 @@ func (b *batch) contribution(w weighed, r *Reckoning, sweetG float64) string {
 	}
 	switch i.Role {
 	case ingredient.Base:
-		return soakWords(w, keepsSoak(b.lines))
+		return soakWords(w, b.made.Layout.KeepsSoak())
 	case ingredient.Liquid:
 		return b.liquidWords(w)
 	case ingredient.Sweetener:
@@ -107,14 +107,14 @@ func (r *Reckoning) Assumptions() []string {
 		return nil
 	}
 	taken := []string{"measures are " + systemWords[b.d.System]}
-	if b.pressed.PulpSolidsG > 0 {
-		taken = append(taken, "strained by "+b.d.Method.Strainer.Words()+"; 2 % stays on walls and cloth")
+	if b.made.SolidsG > 0 && b.method.Strainer != process.None {
+		taken = append(taken, "strained by "+b.method.Strainer.Words()+"; 2 % stays on walls and cloth")
 	}
 	for n, l := range r.Lines {
 		taken = append(taken, lineAssumptions(&b.d.Lines[n], l)...)
 	}
-	for _, w := range b.lines {
-		taken = append(taken, b.weighedAssumptions(w)...)
+	for n, w := range b.lines {
+		taken = append(taken, b.weighedAssumptions(w, n)...)
 	}
 	return append(taken, "all figures are estimates from the mass balance")
 }
@@ -144,32 +144,23 @@ func shorten(name string) string {
 	return name
 }
 
-func (b *batch) weighedAssumptions(w weighed) []string {
+func (b *batch) weighedAssumptions(w weighed, n int) []string {
 	i := w.line.Ingredient
 	var taken []string
-	if w.soakedInG(keepsSoak(b.lines)) > 0 {
+	if b.made.Layout.TakenUpG(b.through, n) > 0 {
 		taken = append(taken, i.Name+" taken as soaked and drained")
 	}
 	switch {
 	case w.line.stage() == ingredient.Serve:
 		taken = append(taken, i.Name+" goes in at serving and is left out of the bottle's figures")
 	case w.line.stage() == ingredient.CookIt:
-		taken = append(taken, i.Name+" goes in while cooking; what boils away is not counted")
+		taken = append(taken, i.Name+" goes in while cooking")
 	case i.Class == ingredient.Grain:
-		taken = append(taken, fmt.Sprintf("%s ground %s s with water at %s °C", i.Name, figure(b.d.Method.BlendS), figure(b.d.Method.WaterC)))
+		taken = append(taken, fmt.Sprintf("%s ground %s s with water at %s °C", i.Name, figure(b.made.Seconds), figure(b.made.WaterC)))
 	case i.Class == ingredient.Fruit:
 		taken = append(taken, i.Name+" soaked in water that stays in; their sugars count as free sugars")
-	case i.Has(ingredient.TagBoil):
-		taken = append(taken, i.Name+": boiled after straining; what boils away and is skimmed is not counted")
+	case i.Has(ingredient.TagBoil) && b.made.Layout.Heat.Reaches():
+		taken = append(taken, fmt.Sprintf("%s: boiled after straining; %s g boil away and %s g are skimmed off", i.Name, figure(b.made.Balance.Evaporated.MassG()), figure(b.made.Balance.Skimmed.MassG())))
 	}
 	return taken
-}
-
-// isHot tells whether the cook wrote that a liquid goes in hot before straining.
-func (l Line) isHot() bool {
-	if l.Ingredient.Role != ingredient.Liquid || !beforeStraining(l.stage()) {
-		return false
-	}
-	words := strings.ToLower(l.Name + " " + l.Note)
-	return strings.Contains(words, "boiling") || strings.Contains(words, "hot")
 }

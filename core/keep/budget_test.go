@@ -387,3 +387,13 @@ func everyTenMinutes(tempC func(hour float64) float64, hours int) []Reading {
 	}
 	return out
 }
+
+// 4 L in a pan 10 cm deep has 1109 cm² of wall and bottom in the ice: 250 W/m²·K
+// over 16.4 kJ/K takes it from 95 to 21 °C in 15 minutes. Its surface does not lie in
+// the ice, by hand.
+func TestTheSurfaceDoesNotLieInTheIce(t *testing.T) {
+	t.Parallel()
+	first, ok := Cooling{VolumeML: 4000, FromC: 95, Bath: InIce, RoomC: 20}.Until(21)
+	assert.True(t, ok)
+	assert.InDelta(t, 15.3, first.Minutes(), .3)
+}

@@ -51,7 +51,8 @@ const (
 )
 
 // perSecond is Newton's rate: heat taken off over heat held, by the vessel's
-// wetted wall, bottom and surface.
+// wetted wall and bottom; its surface counts where it lies in the same air, and
+// not where the vessel stands in water or ice and the surface does not.
 func (c Cooling) perSecond() float64 {
 	if c.fitted > 0 {
 		return c.fitted
@@ -63,7 +64,11 @@ func (c Cooling) perSecond() float64 {
 	ml := c.VolumeML / float64(max(1, c.Vessels))
 	bottomCM2 := ml / depth
 	radius := math.Sqrt(bottomCM2 / math.Pi)
-	areaM2 := (2*bottomCM2 + 2*math.Pi*radius*depth) / 1e4
+	areaCM2 := bottomCM2 + 2*math.Pi*radius*depth
+	if c.Bath == InAir || c.Bath == InAFridge {
+		areaCM2 += bottomCM2
+	}
+	areaM2 := areaCM2 / 1e4
 	return baths[c.Bath].wPerM2K * areaM2 / (ml * milkJPerMLK)
 }
 

@@ -128,6 +128,26 @@ func (a Amount) scaled(factor float64, s System, tolerance float64) (Amount, flo
 	return a.times(factor).rounded(s)
 }
 
+// InHalves is a count in whole and half pieces, and what that errs by as a share
+// of the exact one; ok is false of what is no count, or comes to no half of one.
+func (a Amount) InHalves() (halves Amount, errorShare float64, ok bool) {
+	if !a.IsCount() {
+		return a, 0, false
+	}
+	halves = a.times(1)
+	exact, rounded := 0., 0.
+	for n, t := range halves.terms {
+		low, high := math.Round(2*t.Low)/2, math.Round(2*t.High)/2
+		halves.terms[n].Low, halves.terms[n].High = low, high
+		exact, rounded = exact+t.Low+t.High, rounded+low+high
+	}
+	if exact == 0 || rounded == 0 {
+		return a, 0, false
+	}
+	halves.kind = a.kind
+	return halves, rounded/exact - 1, true
+}
+
 // rounded cuts every number to three figures, which errs by at most 0.5 %.
 func (a Amount) rounded(s System) (Amount, float64) {
 	exact := a.size(s)

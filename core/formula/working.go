@@ -1,0 +1,176 @@
+package formula
+
+import (
+	"math"
+
+	"plushladle/core/fault"
+	"plushladle/core/ingredient"
+	"plushladle/core/process"
+)
+
+// Figure names a figure whose working can be shown.
+type Figure string
+
+// The figures.
+const (
+	YieldFigure     Figure = "yield"
+	FatFigure       Figure = "fat"
+	SweetnessFigure Figure = "sweetness"
+	KeepsFigure     Figure = "keeps"
+	CostFigure      Figure = "cost"
+)
+
+// Working is how a figure came about: what each line brought of it, where that
+// came to be, and the constants that said so. Amounts are in the unit of the
+// figure: g, g of fat, g of sucrose equivalents, days, or the kitchen's currency.
+type Working struct {
+	Figure           Figure
+	In               []Brought
+	Streams          []Stream // none where nothing flows: life and cost
+	Constants        []Constant
+	Result           float64 // mL, %, g/100 mL, days, or money
+	Low, High        float64 // the likely range of the yield
+	DrinkG, VolumeML float64
+}
+
+// Brought is what one line brought.
+type Brought struct {
+	Line   int // -1 for the water that a soak takes besides
+	Name   string
+	MassG  float64
+	Amount float64
+}
+
+// Stream is where some of it came to be.
+type Stream struct {
+	Code   string // drink, pulp, thrown, walls, evaporated, skimmed, leftover
+	Amount float64
+}
+
+// Constant is a number that the working rests on.
+type Constant struct {
+	Code  string // uptake, released, held, walls, evaporated, skimmed, spread
+	Of    string // the ingredient or the strainer it is for
+	Value float64
+	With  float64 // what it hangs on: seconds, or °C
+}
+
+// Working shows how a figure came about. The error names "figure".
+func (r *Reckoning) Working(figure Figure) (Working, error) {
+	if r.batch == nil {
+		return Working{}, fault.New("figure", string(figure), "is not reckoned yet", "add a base or a liquid with an amount first")
+	}
+	b := r.batch
+	w := Working{Figure: figure, DrinkG: r.Drink.MassG, VolumeML: r.Drink.VolumeML}
+	switch figure {
+	case YieldFigure:
+		w.Result, w.Low, w.High = r.Drink.VolumeML, r.Drink.LowML, r.Drink.HighML
+		w.follow(b, (*ingredient.Content).MassG)
+	case FatFigure:
+		w.Result = r.FatPct
+		w.follow(b, func(c *ingredient.Content) float64 { return c[ingredient.Fat] })
+	case SweetnessFigure:
+		w.Result = r.Per100mL.SucroseEquivalentG
+		w.follow(b, (*ingredient.Content).SucroseEquivalentG)
+	case KeepsFigure:
+		w.Result = r.Keeps.CautiousDays
+		w.lives(b)
+	case CostFigure:
+		w.Result = r.Cost.Batch
+		w.prices(b)
+	default:
+		return Working{}, fault.New("figure", string(figure), "is not a figure with a working", "use yield, fat, sweetness, keeps or cost")
+	}
+	return w, nil
+}
+
+// follow goes after a quantity from the lines to where it came to be.
+func (w *Working) follow(b *batch, of func(*ingredient.Content) float64) {
+	for _, l := range b.inTheBottle() {
+		c := l.content()
+		if amount := of(&c); amount > leastShown {
+			w.In = append(w.In, Brought{l.index, l.line.Ingredient.Name, l.g, amount})
+		}
+	}
+	balance := &b.made.Balance
+	if soaking := of(&balance.In) - w.brought(); soaking > .5 {
+		w.In = append(w.In, Brought{Line: -1, MassG: soaking, Amount: soaking})
+	}
+	for _, s := range []struct {
+		code string
+		c    *ingredient.Content
+	}{
+		{"drink", &balance.Drink}, {"pulp", &balance.Pulp}, {"walls", &balance.Walls}, {"evaporated", &balance.Evaporated},
+		{"skimmed", &balance.Skimmed}, {"leftover", &balance.Leftover}, {"thrown", &balance.Thrown},
+	} {
+		if amount := of(s.c); amount > leastShown {
+			w.Streams = append(w.Streams, Stream{s.code, amount})
+		}
+	}
+	w.constants(b)
+}
+
+func (w *Working) brought() float64 {
+	total := 0.
+	for _, l := range w.In {
+		total += l.Amount
+	}
+	return total
+}
+
+const leastShown = .005
+
+// constants are those that parted what was ground.
+func (w *Working) constants(b *batch) {
+	add := func(code, of string, value, with float64) {
+		w.Constants = append(w.Constants, Constant{code, of, value, with})
+	}
+	component := ingredient.Fat
+	if w.Figure == SweetnessFigure {
+		component = ingredient.Sucrose
+	}
+	for n, l := range b.lines {
+		i := l.line.Ingredient
+		if b.made.Layout.TakenUpG(b.through, n) > 0 && w.Figure == YieldFigure {
+			add("uptake", i.Name, i.UptakeGPerG, 0)
+		}
+		if share, ground := b.made.Released(&b.through[n], n, b.method, component); ground {
+			code := "released"
+			if component == ingredient.Sucrose {
+				code = "released-sugar"
+			}
+			add(code, i.Name, share, b.made.Seconds)
+		}
+	}
+	if b.made.SolidsG > 0 && b.method.Strainer != process.None {
+		add("held", b.method.Strainer.Words(), b.made.HeldG/math.Max(1, b.made.Balance.Pulp.MassG()-b.made.HeldG), 0)
+		add("walls", "", process.WallShare, 0)
+	}
+	if b.made.HeatedC > 0 {
+		add("evaporated", "", b.made.Balance.Evaporated.MassG(), b.made.HeatedC)
+	}
+	if b.made.Balance.Skimmed.MassG() > 0 {
+		add("skimmed", "", b.made.Balance.Skimmed.MassG(), 0)
+	}
+	if w.Figure == YieldFigure && b.made.SolidsG > 0 && b.method.Strainer != process.None {
+		add("spread", "", process.HeldSpread, 0)
+	}
+}
+
+// lives are the lives of what is in it, by caution.
+func (w *Working) lives(b *batch) {
+	for _, l := range b.inTheBottle() {
+		if days := l.line.Ingredient.Life.CautiousDays; days > 0 {
+			w.In = append(w.In, Brought{l.index, l.line.Ingredient.Name, l.g, days})
+		}
+	}
+}
+
+// prices are what the lines cost.
+func (w *Working) prices(b *batch) {
+	for _, l := range b.lines {
+		if perG, ok := b.d.Prices.of(l.line.Ingredient); ok {
+			w.In = append(w.In, Brought{l.index, l.line.Ingredient.Name, l.g, l.g * perG})
+		}
+	}
+}
