@@ -3,44 +3,99 @@ package plan
 import (
 	"fmt"
 	"math"
+	"slices"
 	"strings"
+	"time"
 
-	"plushladle/core/extract"
 	"plushladle/core/formula"
 	"plushladle/core/ingredient"
 	"plushladle/core/keep"
+	"plushladle/core/process"
+	"plushladle/core/quantity"
 )
 
 // Steps are the steps of making a reckoned drink at its size, in order; none
-// for a drink that comes to nothing.
+// for a drink that comes to nothing. They are its process told: what the figures
+// reckon with is what is done, in the same order.
 func Steps(d *formula.Drink, r *formula.Reckoning, k Kitchen, where Soaking) []Step {
-	if r.Drink == nil {
+	if r.Drink == nil && r.Rough == nil {
 		return nil
 	}
-	c := compiler{d: d, r: r, kitchen: k, where: where}
-	if !c.anySoaks() && where == FromABowl {
+	c := newCompiler(d, r, k, where)
+	switch {
+	case !c.anySoaks() && where == FromABowl:
 		c.where = OnTheBench
+	case where == OnTheBench && c.method.SoakCold:
+		c.where = InTheFridge
 	}
 	c.ready()
+	c.brew()
 	c.soak()
 	c.drain()
+	c.pit()
+	c.bloom()
 	c.grind()
 	c.strain()
-	c.finish()
-	c.bottle()
-	return c.steps
+	c.whisk()
+	c.heat()
+	c.join()
+	if c.hotFills() {
+		c.taste()
+		c.bottleHot()
+	} else {
+		c.cool()
+		c.taste()
+		c.bottle()
+	}
+	c.chill()
+	c.serve()
+	steps, _ := changed(c.steps, d.Changes)
+	return steps
 }
 
 // compiler makes the steps of one drink, one after another.
 type compiler struct {
 	d       *formula.Drink
 	r       *formula.Reckoning
+	layout  *process.Layout
+	method  process.Method
+	soaking []bool // by line: a base that soaks
 	kitchen Kitchen
 	where   Soaking
 	steps   []Step
 }
 
+func newCompiler(d *formula.Drink, r *formula.Reckoning, k Kitchen, where Soaking) *compiler {
+	c := &compiler{d: d, r: r, layout: &r.Made.Layout, method: d.Method.With(d.Changes), kitchen: k, where: where, soaking: make([]bool, len(d.Lines))}
+	for _, at := range [][]int{c.layout.Soaked, c.layout.InKept} {
+		for _, n := range at {
+			line := &r.Through[n]
+			c.soaking[line.Index] = line.G > 0 && line.Ingredient.Role == ingredient.Base
+		}
+	}
+	return c
+}
+
+// ml is what it comes to, or may come to where an amount was left open.
+func (c *compiler) ml() float64 {
+	if c.r.Drink == nil {
+		return c.r.Rough.VolumeML
+	}
+	return c.r.Drink.VolumeML
+}
+
 func (c *compiler) add(s Step) { c.steps = append(c.steps, s) }
+
+// of are the amounts of lines by their places in the process.
+func (c *compiler) of(places []int) []Amount {
+	sorted := slices.Clone(places)
+	slices.SortFunc(sorted, func(a, b int) int { return c.r.Through[a].Index - c.r.Through[b].Index })
+	out := make([]Amount, 0, len(sorted))
+	for _, n := range sorted {
+		out = append(out, c.amount(c.r.Through[n].Index))
+	}
+	return out
+}
 
 // amount is what a line brings, as it is measured.
 func (c *compiler) amount(n int) Amount {
@@ -49,27 +104,11 @@ func (c *compiler) amount(n int) Amount {
 	if l.Scoop != nil && l.Scoop.Text != "" && !l.Amount.IsMetric() {
 		text = l.Scoop.Text
 	}
-	a := Amount{Key: line.Key, Line: line.Key, Name: line.Ingredient.Name, MassG: l.MassG, Text: text, Open: l.MassG == 0}
+	a := Amount{Key: line.Key, Line: line.Key, At: n, Name: line.Ingredient.Name, MassG: l.MassG, Text: text, Open: l.MassG == 0}
 	if !a.Open {
 		a.Band, a.Fine = BandOf(l.MassG, l.Tolerance, c.kitchen.ScaleG), TooFine(l.MassG, l.Tolerance, c.kitchen.ScaleG)
 	}
 	return a
-}
-
-// at are the amounts of the lines that go in at a stage.
-func (c *compiler) at(stage ingredient.Stage) []Amount {
-	return c.lines(func(n int) bool { return c.r.Lines[n].Stage == stage })
-}
-
-// lines are the amounts of the lines that suit.
-func (c *compiler) lines(suits func(n int) bool) []Amount {
-	var out []Amount
-	for n, l := range c.r.Lines {
-		if l.Err == nil && l.Understood && suits(n) {
-			out = append(out, c.amount(n))
-		}
-	}
-	return out
 }
 
 func names(amounts []Amount) string {
@@ -92,10 +131,16 @@ func (c *compiler) ready() {
 		step.Title, step.Right, step.Amounts = "Put the "+names(amounts)+" in to soak", c.vessel(), amounts
 	}
 	c.add(step)
-	if brewed := c.at(ingredient.Brew); len(brewed) > 0 {
-		c.add(Step{Kind: Brew, Title: "Brew the " + names(brewed), Amounts: brewed, Length: fixed(brewMin), HandsOn: true, TempC: brewC, Timer: minutesOf(brewMin),
-			Right: "It draws and cools while the rest waits; once cool, into the fridge."})
+}
+
+// brew draws what is brewed, to be poured in when the rest is ready.
+func (c *compiler) brew() {
+	brewed := c.of(c.layout.Brewed)
+	if len(brewed) == 0 {
+		return
 	}
+	c.add(Step{Kind: Brew, Title: "Brew the " + names(brewed), Amounts: brewed, Length: fixed(brewMin), HandsOn: true, TempC: brewC, Timer: minutesOf(brewMin),
+		Right: "Strained, it cools while the rest waits; once cool, into the fridge."})
 }
 
 // fromTheBowl are the bases as they come out of a soak.
@@ -112,7 +157,10 @@ func (c *compiler) fromTheBowl() []Amount {
 // wet is a soaked base, drained.
 func (c *compiler) wet(n int) Amount {
 	a := c.amount(n)
-	a.WetG = c.r.Lines[n].SoakedInG + c.keptLiquidG()*a.MassG/c.soakingG()
+	a.WetG = c.r.Lines[n].SoakedInG
+	if c.keepsSoak() && c.soakingG() > 0 {
+		a.WetG = c.keptLiquidG() * a.MassG / c.soakingG()
+	}
 	a.MassG += a.WetG
 	a.Band = BandOf(a.MassG, c.r.Lines[n].Tolerance, c.kitchen.ScaleG)
 	a.Soaked, a.Key, a.Text = true, a.Line+"/soaked", ""
@@ -136,7 +184,7 @@ func (c *compiler) soakingG() float64 {
 // keptLiquidG is the soaking liquid that stays in.
 func (c *compiler) keptLiquidG() float64 {
 	total := 0.
-	for _, a := range c.at(ingredient.Soak) {
+	for _, a := range c.of(c.layout.Kept) {
 		total += a.MassG
 	}
 	return total
@@ -144,66 +192,154 @@ func (c *compiler) keptLiquidG() float64 {
 
 func (c *compiler) drain() {
 	amounts, _, soaks := c.soaked()
+	if rinsed := c.of(c.layout.Rinsed); len(rinsed) > 0 {
+		c.add(Step{Kind: Rinse, Title: "Rinse the " + names(rinsed) + " in cold water and drain them", Length: fixed(drainMin), HandsOn: true, Right: "The water runs off nearly clear: less slime later."})
+	}
 	if !soaks {
 		return
 	}
 	if !c.keepsSoak() {
-		c.add(Step{Kind: Drain, Title: "Drain and rinse the " + names(amounts), Length: fixed(drainMin), HandsOn: true, Right: "The water runs clear."})
+		c.add(Step{Kind: Drain, Title: "Drain and rinse the " + names(amounts), Length: fixed(drainMin), HandsOn: true, Right: c.drained()})
 	}
 	c.afterSoak()
 }
 
-// blooms tells whether a line is one that draws in warm water first.
-func (c *compiler) blooms(n int) bool {
-	i := c.d.Lines[n].Ingredient
-	return i != nil && i.Has(ingredient.TagBlooms)
+// drained says what goes out with the soak water.
+func (c *compiler) drained() string {
+	if aids := c.of(c.layout.Aids); len(aids) > 0 {
+		return "The water is poured away and the " + names(aids) + " with it. Rinse until it runs clear."
+	}
+	return "The water runs clear."
 }
+
+// pit takes the stones out of dates and the like, and softens them.
+func (c *compiler) pit() {
+	var stoned []Amount
+	for n := range c.r.Through {
+		line := &c.r.Through[n]
+		if line.Ingredient.Has(ingredient.TagStones) && c.layout.BeforeStraining(n) {
+			stoned = append(stoned, c.amount(line.Index))
+		}
+	}
+	if len(stoned) == 0 {
+		return
+	}
+	c.add(Step{Kind: Pit, Title: "Check the " + names(stoned) + " for stones, and tear them up", Length: fixed(pitMin), HandsOn: true,
+		Right: "No stone is left. Where they are hard, ten minutes in some of the warm grinding water, which goes in with them."})
+}
+
+// bloom sets going what has to draw in warm water first.
+func (c *compiler) bloom() {
+	blooming := c.of(c.layout.Blooms)
+	if len(blooming) == 0 {
+		return
+	}
+	c.add(Step{Kind: Bloom, Title: "Bloom the " + names(blooming) + " in a spoon of warm water", Amounts: blooming, Length: fixed(bloomMin), HandsOn: true, TempC: bloomC,
+		Timer: minutesOf(bloomWaitMin), Right: "It stands for half an hour while the rest goes on, and goes in, water and all."})
+}
+
+// waitForBloom waits out the half hour that has not passed meanwhile.
+func (c *compiler) waitForBloom(blooming []Amount) {
+	passed, begun := time.Duration(0), false
+	for _, s := range c.steps {
+		if begun {
+			passed += s.Length.Min
+		}
+		begun = begun || s.Kind == Bloom
+	}
+	if left := minutesOf(bloomWaitMin) - passed; left > 0 {
+		c.add(Step{Kind: DrawOn, Title: "Let the " + names(blooming) + " draw", Length: Window{left, left, left + minutesOf(bloomWaitMin)}, Timer: left,
+			Right: "Half an hour in all, until the water has its colour."})
+	}
+}
+
+// isJuicer tells whether a juicer does the grinding.
+func (c *compiler) isJuicer() bool { return c.method.Strainer == process.Juicer }
 
 // grind fills the jug as often as it takes, each load the same.
 func (c *compiler) grind() {
-	if blooming := c.lines(c.blooms); len(blooming) > 0 {
-		c.add(Step{Kind: Bloom, Title: "Bloom the " + names(blooming) + " in a spoon of warm water", Amounts: blooming, Length: fixed(bloomMin), HandsOn: true, TempC: bloomC,
-			Timer: minutesOf(bloomWaitMin), Right: "It stands for half an hour while the rest goes on, and goes in, water and all."})
-	}
-	if c.r.PulpG == 0 {
+	switch {
+	case len(c.layout.Ground) == 0:
+		return
+	case !c.layout.IsGround:
+		c.stirTogether()
+		return
+	case c.isJuicer():
+		c.juice()
+		return
+	case c.method.Coarse:
+		c.infuse()
 		return
 	}
 	loads := c.r.Jug.Loads
+	seconds := c.r.Made.Seconds
 	for load := 1; load <= loads; load++ {
 		step := Step{
-			Kind: Grind, HandsOn: true, Blender: true, TempC: c.d.Method.WaterC, Load: load, Loads: loads, Amounts: c.loaded(load, loads),
-			Length: fixed(loadMin + c.d.Method.BlendS/60), Timer: minutesOf(c.d.Method.BlendS / 60),
-			Title: fmt.Sprintf("Grind for %g seconds", c.d.Method.BlendS), Right: "Smooth between the fingers.", Caution: c.grindCaution(),
+			Kind: Grind, HandsOn: true, Blender: true, TempC: math.Round(c.r.Made.WaterC), Load: load, Loads: loads, Amounts: c.loaded(load, loads),
+			Length: fixed(loadMin + seconds/60), Timer: minutesOf(seconds / 60),
+			Title: fmt.Sprintf("Grind for %g seconds", seconds), Right: "Smooth between the fingers.", Caution: c.grindCaution(),
 		}
 		if loads > 1 {
-			step.Title = fmt.Sprintf("Grind load %d of %d for %g seconds", load, loads, c.d.Method.BlendS)
-		}
-		if c.d.Method.Coarse {
-			step.Right = "Coarse, like meal."
+			step.Title = fmt.Sprintf("Grind load %d of %d for %g seconds", load, loads, seconds)
 		}
 		c.add(step)
 	}
-	if c.d.Method.Coarse {
-		c.add(Step{Kind: Infuse, Title: "Let it stand in the fridge and draw", Length: hours(24, 24, 48), Fridge: true, TempC: c.d.FridgeC,
-			Caution: "Begun warm, it has to be cold within two hours."})
+	c.ice()
+}
+
+// stirTogether is for what needs no blender.
+func (c *compiler) stirTogether() {
+	amounts := c.of(c.layout.Ground)
+	c.add(Step{Kind: StirIn, Title: "Stir the " + names(amounts) + " together", Amounts: amounts, Length: fixed(stirMin), HandsOn: true, Right: "No dry lumps: powders are first rubbed smooth with a little of the liquid."})
+}
+
+// juice runs it through the juicer by handfuls, with the water.
+func (c *compiler) juice() {
+	minutes := math.Max(minJuiceMin, c.method.Strainer.MinutesPerL()*c.groundML()/1000)
+	c.add(Step{Kind: Juice, Title: "Run it through the juicer by handfuls, with the water", Amounts: c.loaded(1, 1), Length: fixed(math.Ceil(minutes)), HandsOn: true, Blender: true,
+		Right: "Pulp and milk come out apart."})
+	c.ice()
+}
+
+// infuse crushes the base dry and lets it draw cold in the rest.
+func (c *compiler) infuse() {
+	var bases, rest []int
+	for _, n := range c.layout.Ground {
+		if c.r.Through[n].Ingredient.Role == ingredient.Base {
+			bases = append(bases, n)
+		} else {
+			rest = append(rest, n)
+		}
+	}
+	c.add(Step{Kind: Crush, Title: "Crush the " + names(c.of(bases)) + " dry, in bursts", Amounts: c.of(bases), Length: fixed(loadMin + crushMin), HandsOn: true, Blender: true, Right: "Coarse, like meal."})
+	c.add(Step{Kind: StirIn, Title: "Pour on " + names(c.of(rest)), Amounts: c.of(rest), Length: fixed(stirMin), HandsOn: true, Right: "Whole spices go in as they are, and are lifted out at the straining.", Caution: "Begun warm, it has to be cold within two hours."})
+	c.ice()
+	c.add(Step{Kind: Infuse, Title: "Let it stand in the fridge and draw", Length: hours(24, 24, 48), Fridge: true, TempC: c.d.FridgeC})
+}
+
+func (c *compiler) ice() {
+	if ice := c.of(c.layout.Ice); len(ice) > 0 {
+		c.add(Step{Kind: Ice, Title: "Cool it with the ice", Amounts: ice, Length: fixed(iceMin), HandsOn: true,
+			Right: fmt.Sprintf("Stirred until it has melted; it is part of the water, and brings it to about %.0f °C.", c.r.Made.IcedC)})
 	}
 }
 
 // loaded are the amounts of one of so many equal loads.
 func (c *compiler) loaded(load, loads int) []Amount {
 	var out []Amount
-	for n, l := range c.r.Lines {
-		if l.Err != nil || !l.Understood || l.Stage != ingredient.Grind || c.blooms(n) {
-			continue
-		}
-		a := c.amount(n)
-		if c.soaks(n) {
+	for _, a := range c.of(c.layout.Ground) {
+		n := a.At
+		l := c.r.Lines[n]
+		switch {
+		case c.isKeptLiquid(n):
+			continue // it is with what soaked in it
+		case c.soaks(n):
 			a = c.wet(n)
 		}
 		if loads > 1 {
 			a.Key = fmt.Sprintf("%s/%d", a.Key, load)
 			a.MassG, a.WetG = a.MassG/float64(loads), a.WetG/float64(loads)
-			a.Text = share(a.Text, loads)
+			a.Text = c.share(a.Text, n, loads)
 			if !a.Open {
 				a.Band, a.Fine = BandOf(a.MassG, l.Tolerance, c.kitchen.ScaleG), TooFine(a.MassG, l.Tolerance, c.kitchen.ScaleG)
 			}
@@ -213,10 +349,23 @@ func (c *compiler) loaded(load, loads int) []Amount {
 	return out
 }
 
-// share says an amount as one of equal parts.
-func share(text string, parts int) string {
+// isKeptLiquid tells whether a line is the liquid of a soak that has something
+// in it.
+func (c *compiler) isKeptLiquid(n int) bool {
+	return c.anySoaks() && slices.ContainsFunc(c.layout.Kept, func(at int) bool { return c.r.Through[at].Index == n })
+}
+
+// share says a line's amount as one of equal parts: measured where the drawer
+// does so exactly, in words else.
+func (c *compiler) share(text string, n, parts int) string {
 	if text == "" {
 		return ""
+	}
+	l := c.r.Lines[n]
+	if !c.d.Lines[n].Amount.IsCount() {
+		if part, err := c.d.Lines[n].Amount.Scaled(c.r.Factor/float64(parts), c.d.System, quantity.Tight); math.Abs(err) < exactShare && l.MassG > 0 {
+			return part.String()
+		}
 	}
 	words := [...]string{2: "half", 3: "a third", 4: "a quarter"}
 	if parts < len(words) {
@@ -239,69 +388,153 @@ func (c *compiler) caution(codes ...string) string {
 	return ""
 }
 
-func (c *compiler) strain() {
-	perL := strainMinPerL[c.d.Method.Strainer]
-	if c.r.PulpG == 0 || perL == 0 {
-		return
-	}
-	c.add(c.straining("Strain by " + c.d.Method.Strainer.Words()))
-	rinse := c.at(ingredient.Rinse)
-	if len(rinse) == 0 {
-		return
-	}
-	if c.grindsAgain() {
-		c.add(Step{Kind: SecondGrind, Title: "Grind the pulp again with " + names(rinse), Amounts: rinse, HandsOn: true, Blender: true,
-			Length: fixed(loadMin + c.d.Method.BlendS/60), Timer: minutesOf(c.d.Method.BlendS / 60)})
-		c.add(c.straining("Strain the second grind"))
-		return
-	}
-	c.add(Step{Kind: RinsePulp, Title: "Rinse the pulp through with " + names(rinse), Amounts: rinse, Length: fixed(rinseMin), HandsOn: true})
-}
+// groundML is what is in the jug when it is strained: what joins later is not.
+func (c *compiler) groundML() float64 { return c.r.Jug.GroundML }
 
-func (c *compiler) grindsAgain() bool {
-	for n, l := range c.r.Lines {
-		if l.Stage == ingredient.Rinse && l.MassG > 0 && c.d.Lines[n].GrindsAgain() {
-			return true
+func (c *compiler) strain() {
+	strainer := c.method.Strainer
+	early, rinse, again := c.of(c.layout.Early), c.of(c.layout.Rinse), c.of(c.layout.Again)
+	if c.r.Made.SolidsG == 0 || strainer == process.None {
+		if with := slices.Concat(early, rinse, again); len(with) > 0 {
+			c.add(Step{Kind: StirIn, Title: "Pour in " + names(with), Amounts: with, Length: fixed(stirMin), HandsOn: true})
 		}
+		return
 	}
-	return false
+	if !c.isJuicer() {
+		c.add(c.straining("Strain by "+strainer.Words(), early))
+	}
+	if len(rinse) > 0 {
+		c.add(Step{Kind: RinsePulp, Title: "Rinse the pulp through with " + names(rinse), Amounts: rinse, Length: fixed(rinseMin), HandsOn: true})
+	}
+	if len(again) > 0 {
+		seconds := c.r.Made.Seconds
+		c.add(Step{Kind: SecondGrind, Title: "Grind the pulp again with " + names(again), Amounts: again, HandsOn: true, Blender: true,
+			Length: fixed(loadMin + seconds/60), Timer: minutesOf(seconds / 60)})
+		c.add(c.straining("Strain the second grind", nil))
+	}
 }
 
 // straining takes as long as there is to strain, and a strainer that is full
 // is emptied in between.
-func (c *compiler) straining(title string) Step {
-	ml, strains := c.r.Jug.MilkML+c.r.Jug.PulpML, max(1, c.r.Jug.Strains)
-	minutes := strainMinPerL[c.d.Method.Strainer]*ml/1000 + emptyMin*float64(strains-1)
+func (c *compiler) straining(title string, early []Amount) Step {
+	ml, strains := c.groundML(), max(1, c.r.Jug.Strains)
+	minutes := c.method.Strainer.MinutesPerL()*ml/1000 + emptyMin*float64(strains-1)
 	if strains > 1 {
 		title += fmt.Sprintf(", %d times about %.0f mL, emptied in between", strains, ml/float64(strains))
 	}
-	return Step{Kind: Strain, Title: title, Length: fixed(math.Ceil(math.Max(2, minutes))), HandsOn: true,
+	if len(early) > 0 {
+		title += ", with " + names(early) + " poured over before it is squeezed"
+	}
+	return Step{Kind: Strain, Title: title, Amounts: early, Length: fixed(math.Ceil(math.Max(2, minutes))), HandsOn: true,
 		Right: "The pulp feels like damp sand.", Loads: strains, Caution: c.caution("clogs")}
 }
 
-// isLate tells whether a line is a spice that goes in when the cooking ends.
-func (c *compiler) isLate(n int) bool {
-	i := c.d.Lines[n].Ingredient
-	return c.r.Lines[n].Stage == ingredient.CookIt && c.d.Cooking.Heat != extract.Unheated && i != nil && (i.Role == ingredient.Spice || i.Role == ingredient.Flavour)
+// whisk takes pulp off its seeds, which are lifted out.
+func (c *compiler) whisk() {
+	whisked := c.of(c.layout.Whisked)
+	if len(whisked) == 0 {
+		return
+	}
+	c.add(Step{Kind: WhiskOff, Title: "Whisk the " + names(whisked) + " off its seeds in some of the liquid, hot", Amounts: whisked, Length: fixed(whiskMin), HandsOn: true, TempC: whiskC,
+		Timer: minutesOf(whiskMin), Right: "The seeds come out bare and are lifted out. Never in the blender: the seeds are hard."})
 }
 
-// finish ices and stirs in what comes after straining, and heats what is heated.
-func (c *compiler) finish() {
-	joins := c.lines(func(n int) bool {
-		stage := c.r.Lines[n].Stage
-		return (stage == ingredient.Strained || stage == ingredient.CookIt) && !c.isLate(n) && !c.isIce(n) && !c.blooms(n)
-	})
-	if ice := c.lines(func(n int) bool { return c.isIce(n) && c.r.Lines[n].Stage == ingredient.Strained }); len(ice) > 0 {
-		c.add(Step{Kind: Ice, Title: "Cool it with the ice", Amounts: ice, Length: fixed(iceMin), HandsOn: true, Right: "Stirred until it has melted; it is part of the water."})
+// heat brings it to its heat, with what is cooked, and takes the foam off soy.
+func (c *compiler) heat() {
+	h := c.layout.Heat
+	if h == process.Unheated {
+		return
 	}
+	inPan := c.of(c.layout.InPan)
+	minutes := c.layout.Minutes
+	step := Step{Kind: Heat, HandsOn: true, Amounts: inPan, TempC: c.r.Made.HeatedC, Right: "It coats a spoon.",
+		Length: fixed(math.Ceil(heatMinPerL*c.ml()/1000) + minutes), Timer: minutesOf(minutes), Caution: c.caution("soy-boil")}
+	switch h {
+	case process.Warm:
+		step.Title = fmt.Sprintf("Warm it to 80 °C, %g minutes, stirring", minutes)
+	case process.UnderIt:
+		step.Title = fmt.Sprintf("Warm it to just under the boil, %g minutes, stirring", minutes)
+	case process.Simmer:
+		step.Title = fmt.Sprintf("Bring it to the boil and simmer %g minutes, stirring the bottom", minutes)
+		step.Right = "The foam that rises first is not yet the boil."
+	default:
+		step.Title = fmt.Sprintf("Boil it %g minutes, stirring the bottom", minutes)
+		step.Right = "The foam that rises first is not yet the boil."
+	}
+	if len(inPan) > 0 {
+		step.Title += ", with " + names(inPan)
+	}
+	for _, line := range c.d.Lines {
+		if line.Ingredient != nil && line.Ingredient.Has(ingredient.TagBoil) {
+			step.Never = line.Ingredient.Name + " is never taken raw: boil it, or throw it out"
+		}
+	}
+	c.add(step)
+	if c.r.FoamG > 0 {
+		c.add(Step{Kind: Skim, Title: "Skim off the foam", Length: fixed(skimMin), HandsOn: true})
+	}
+	if late := c.of(c.layout.Late); len(late) > 0 {
+		c.add(Step{Kind: LateSpice, Title: "Off the heat, stir in " + names(late), Amounts: late, Length: fixed(stirMin), HandsOn: true,
+			Right: "Its scent is still there because it did not cook."})
+	}
+}
+
+// join stirs in what joins after straining, and pours in what was brewed.
+func (c *compiler) join() {
+	blooming := c.of(c.layout.Blooms)
+	if len(blooming) > 0 {
+		c.waitForBloom(blooming)
+	}
+	if brewed := c.of(c.layout.Brewed); len(brewed) > 0 {
+		step := Step{Kind: PourIn, Title: "Pour in the brew of " + names(brewed), Length: fixed(pourMin), HandsOn: true, Right: "Strained, with nothing of the leaves."}
+		if used := c.method.BrewUsed; used > 0 && used < 1 {
+			step.Title = fmt.Sprintf("Pour in %.0f %% of the brew of %s", 100*used, names(brewed))
+			step.Right = fmt.Sprintf("About %.0f mL of it are left over.", c.r.LeftoverML)
+		}
+		c.add(step)
+	}
+	joins := c.of(c.layout.Joins)
 	what := names(joins)
-	if blooming := c.lines(c.blooms); len(blooming) > 0 {
+	if len(blooming) > 0 {
 		what = strings.TrimPrefix(what+", the bloomed "+names(blooming), ", ")
 	}
-	if what != "" {
-		c.add(Step{Kind: StirIn, Title: "Stir in " + what, Amounts: joins, Length: fixed(stirMin), HandsOn: true, Right: "A little first; taste; then the rest."})
+	if what == "" {
+		return
 	}
-	c.heat()
+	title := "Stir in " + what
+	if c.layout.Heat != process.Unheated {
+		title = "Off the heat, stir in " + what
+	}
+	c.add(Step{Kind: StirIn, Title: title, Amounts: joins, Length: fixed(stirMin), HandsOn: true, Right: "A little first; taste; then the rest."})
+}
+
+// cool brings what was heated down, fast.
+func (c *compiler) cool() {
+	if c.layout.Heat == process.Unheated {
+		return
+	}
+	// Food Code 3-501.14: 57 to 21 °C within two hours.
+	c.add(Step{Kind: Cool, Title: "Cool it fast, in an ice bath", Length: hours(.25, .5, 2), TempC: cooledC,
+		Right:   c.cooling(c.r.Made.HeatedC),
+		Caution: "To 21 °C within two hours, and to 5 °C within six in all; what misses it is not kept."})
+}
+
+// hotFills tells whether it is bottled hot, and hot enough for that.
+func (c *compiler) hotFills() bool {
+	return c.method.HotFill && c.r.Made.HeatedC >= process.HotFillC
+}
+
+// bottleHot fills the bottles hot, and cools them full.
+func (c *compiler) bottleHot() {
+	c.add(Step{Kind: Bottle, Title: "Bottle it hot, at 85 °C or more", Length: fixed(bottleMin), HandsOn: true, TempC: process.HotFillC,
+		Right:   "Bottles made for heat, warmed first and filled full; closed, and turned over for two minutes.",
+		Caution: "Cold glass cracks when hot liquid goes in: warm it first, and hold it with a cloth. Below 85 °C at the neck the long life does not hold."})
+	c.add(Step{Kind: Cool, Title: "Let the bottles cool: lukewarm water first, then cold, then ice", Length: hours(.5, 1, 2), TempC: cooledC, Right: "Hot glass never goes straight into ice water."})
+	c.add(Step{Kind: Wash, Title: "Rinse and wash up", Length: fixed(washMin), HandsOn: true, Right: "Cloth and bag boiled and hung to dry."})
+}
+
+// taste is the last adjusting, and the dividing.
+func (c *compiler) taste() {
 	c.add(Step{Kind: Taste, Title: "Taste and adjust", Amounts: c.toTaste(), Length: fixed(tasteMin), HandsOn: true,
 		Right: "A little at a time, and note what goes in. Cold it tastes less sweet than warm."})
 	if len(c.d.Portions) > 0 {
@@ -311,55 +544,24 @@ func (c *compiler) finish() {
 
 // toTaste are the lines of which a little more may go in.
 func (c *compiler) toTaste() []Amount {
-	out := c.lines(func(n int) bool {
+	var out []Amount
+	for n, l := range c.r.Lines {
+		if l.Err != nil || !l.Understood || l.Stage == ingredient.Serve {
+			continue
+		}
 		switch c.d.Lines[n].Ingredient.Role {
 		case ingredient.Sweetener, ingredient.Salt, ingredient.Spice, ingredient.Flavour:
-			return c.r.Lines[n].Stage != ingredient.Serve
+			a := c.amount(n)
+			out = append(out, Amount{Key: "taste/" + a.Key, Line: a.Line, At: a.At, Name: a.Name, Open: true, Extra: true})
 		}
-		return false
-	})
-	for n, a := range out {
-		out[n] = Amount{Key: "taste/" + a.Key, Line: a.Line, Name: a.Name, Open: true, Extra: true}
 	}
 	return out
-}
-
-func (c *compiler) isIce(n int) bool {
-	i := c.d.Lines[n].Ingredient
-	return i != nil && i.ID == "ice"
-}
-
-func (c *compiler) heat() {
-	if c.d.Cooking.Heat == extract.Unheated {
-		return
-	}
-	step := Step{Kind: Heat, Title: "Warm it to just under the boil, stirring", HandsOn: true, Right: "It coats a spoon.", TempC: justUnderBoilC,
-		Length: fixed(math.Ceil(heatMinPerL*c.r.Drink.VolumeML/1000) + c.d.Cooking.Minutes), Timer: minutesOf(c.d.Cooking.Minutes), Caution: c.caution("soy-boil")}
-	if c.d.Cooking.Heat == extract.Boiled {
-		step.Title = fmt.Sprintf("Bring it to the boil and simmer %g minutes, stirring the bottom", c.d.Cooking.Minutes)
-		step.TempC = boilC
-		step.Right = "The foam that rises first is not yet the boil."
-	}
-	for _, line := range c.d.Lines {
-		if line.Ingredient != nil && line.Ingredient.Has(ingredient.TagBoil) {
-			step.Never = line.Ingredient.Name + " is never taken raw: boil it, or throw it out"
-		}
-	}
-	c.add(step)
-	if late := c.lines(c.isLate); len(late) > 0 {
-		c.add(Step{Kind: LateSpice, Title: "Off the heat, stir in " + names(late), Amounts: late, Length: fixed(stirMin), HandsOn: true,
-			Right: "Its scent is still there because it did not cook."})
-	}
-	// Food Code 3-501.14: 57 to 21 °C within two hours.
-	c.add(Step{Kind: Cool, Title: "Cool it fast, in an ice bath", Length: hours(.25, .5, 2), TempC: cooledC,
-		Right:   c.cooling(step.TempC),
-		Caution: "To 21 °C within two hours, and to 5 °C within six in all; what misses it is not kept."})
 }
 
 // cooling says how long it takes on ice, and that it would miss its points
 // left to itself, with what helps.
 func (c *compiler) cooling(fromC float64) string {
-	k := keep.Cooling{VolumeML: c.r.Drink.VolumeML, FromC: fromC, RoomC: c.kitchen.TempC, Bath: keep.InIce}
+	k := keep.Cooling{VolumeML: c.ml(), FromC: fromC, RoomC: c.kitchen.TempC, Bath: keep.InIce}
 	first, _ := k.Until(keep.FirstC)
 	cold, _ := k.Until(keep.ColdC)
 	words := fmt.Sprintf("In an ice bath, stirred, about %.0f minutes to 21 °C and %.0f to 5 °C.", math.Ceil(first.Minutes()), math.Ceil(cold.Minutes()))
@@ -401,7 +603,22 @@ func (c *compiler) splitting() Step {
 func (c *compiler) bottle() {
 	c.add(Step{Kind: Bottle, Title: "Let the foam settle, and bottle it", Length: fixed(bottleMin), HandsOn: true, Right: "Full to the neck, shut at once; for the freezer a tenth left empty."})
 	c.add(Step{Kind: Wash, Title: "Rinse and wash up", Length: fixed(washMin), HandsOn: true, Right: "Cloth and bag boiled and hung to dry."})
-	c.add(Step{Kind: Chill, Title: "Chill it", Length: Window{minutesOf(chillMin), minutesOf(chillBestMin), Unlimited}, Fridge: true, TempC: c.d.FridgeC, Right: c.chilling()})
+}
+
+// chill is the wait in the fridge: no longer than the drink keeps.
+func (c *compiler) chill() {
+	most := Unlimited
+	if days := c.r.Keeps.CautiousDays; days > 0 {
+		most = max(minutesOf(chillBestMin), minutesOf(days*24*60)-keepsSpare)
+	}
+	c.add(Step{Kind: Chill, Title: "Chill it", Length: Window{minutesOf(chillMin), minutesOf(chillBestMin), most}, Fridge: true, TempC: c.d.FridgeC, Right: c.chilling()})
+}
+
+// serve is what goes into the glass.
+func (c *compiler) serve() {
+	if in := c.of(c.layout.Serve); len(in) > 0 {
+		c.add(Step{Kind: Serve, Title: "In the glass: " + names(in), Amounts: in, Length: fixed(0), Right: "Shaken first."})
+	}
 }
 
 // A bottle as it stands in the fridge (common practice).
@@ -413,15 +630,19 @@ const (
 // chilling says where what was ground at room temperature would not be cold in
 // its four hours, and what helps. What was cooked was cooled before.
 func (c *compiler) chilling() string {
-	if c.d.Cooking.Heat != extract.Unheated {
+	if c.layout.Heat != process.Unheated {
 		return ""
 	}
-	k := keep.Cooling{VolumeML: math.Min(bottleML, c.r.Drink.VolumeML), DepthCM: bottleDepthCM, FromC: c.r.Chill.GroundC, Bath: keep.InAFridge}
+	k := keep.Cooling{VolumeML: math.Min(bottleML, c.ml()), DepthCM: bottleDepthCM, FromC: c.r.Made.IcedC, Bath: keep.InAFridge}
 	cold, can := k.Until(keep.ColdC)
 	if !can || cold <= keep.RoomMost {
 		return ""
 	}
 	ice, _ := k.Divided(1, keep.InIce, bottleDepthCM).Until(keep.ColdC)
-	return fmt.Sprintf("Ground at about %.0f °C, a bottle takes about %.0f hours in the fridge to 5 °C, and four are the most. Stand it in ice water first, about %.0f minutes, or grind with ice-cold water.",
-		k.FromC, math.Ceil(cold.Hours()), math.Ceil(ice.Minutes()))
+	how, better := "Ground at", ", or grind with ice-cold water"
+	if !c.layout.IsGround {
+		how, better = "At", ""
+	}
+	return fmt.Sprintf("%s about %.0f °C, a bottle takes about %.0f hours in the fridge to 5 °C, and four are the most. Stand it in ice water first, about %.0f minutes%s.",
+		how, k.FromC, math.Ceil(cold.Hours()), math.Ceil(ice.Minutes()), better)
 }

@@ -3,6 +3,7 @@ package plan
 import (
 	"fmt"
 	"math"
+	"slices"
 	"time"
 
 	"plushladle/core/ingredient"
@@ -10,9 +11,7 @@ import (
 
 // soaks tells whether a line is a base that is soaked.
 func (c *compiler) soaks(n int) bool {
-	line := c.d.Lines[n]
-	i := line.Ingredient
-	return i != nil && c.r.Lines[n].MassG > 0 && i.Role == ingredient.Base && i.HasSoak && i.SoakH.Max > 0 && !line.Unsoaked
+	return c.soaking[n]
 }
 
 func (c *compiler) anySoaks() bool {
@@ -25,7 +24,7 @@ func (c *compiler) anySoaks() bool {
 }
 
 // keepsSoak tells whether the soaking liquid stays in the drink.
-func (c *compiler) keepsSoak() bool { return len(c.at(ingredient.Soak)) > 0 }
+func (c *compiler) keepsSoak() bool { return c.layout.KeepsSoak() }
 
 // soaked are the bases that soak with what goes into their water, and the
 // window that suits them all.
@@ -52,7 +51,10 @@ func (c *compiler) soaked() ([]Amount, Window, bool) {
 		return nil, Window{}, false
 	}
 	longest.Max = math.Max(longest.Min, math.Min(longest.Max, most))
-	return append(amounts, c.at(ingredient.Soak)...), window(longest, c.kitchen.TempC, c.where), true
+	if asked := c.method.SoakHours; asked > 0 {
+		longest.Ideal, longest.Min = asked, math.Min(longest.Min, asked)
+	}
+	return append(amounts, c.of(slices.Concat(c.layout.Kept, c.layout.Aids))...), window(longest, c.kitchen.TempC, c.where), true
 }
 
 // keptSoak is the window of rice or barley soaked in liquid that stays in.
@@ -105,7 +107,7 @@ func (c *compiler) soakML() (dryML, swollenML float64, known bool) {
 			continue
 		}
 		i := line.Ingredient
-		if i.BulkGPerML == 0 {
+		if i.BulkGPerML == 0 || c.r.Lines[n].MassG == 0 {
 			return 0, 0, false
 		}
 		dryML += c.r.Lines[n].MassG / i.BulkGPerML
@@ -136,7 +138,7 @@ func (c *compiler) soak() {
 	}
 	amounts, w, soaks := c.soaked()
 	if !soaks {
-		if len(c.at(ingredient.Brew)) > 0 {
+		if len(c.layout.Brewed) > 0 {
 			c.add(Step{Kind: Cool, Title: "Let the brewed part cool", Length: hours(2, 2, 4)})
 		}
 		return

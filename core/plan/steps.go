@@ -3,11 +3,7 @@
 // with one blender and one pair of hands for all drinks together.
 package plan
 
-import (
-	"time"
-
-	"plushladle/core/extract"
-)
+import "time"
 
 // Kind is what a step does.
 type Kind string
@@ -38,7 +34,32 @@ const (
 	Bottle      Kind = "bottle"
 	Wash        Kind = "wash up"
 	Chill       Kind = "chill"
+	Rinse       Kind = "rinse"
+	Pit         Kind = "pit"
+	Crush       Kind = "crush"
+	Juice       Kind = "juice"
+	WhiskOff    Kind = "whisk off"
+	Skim        Kind = "skim"
+	DrawOn      Kind = "draw"
+	PourIn      Kind = "pour in"
+	Serve       Kind = "serve"
+	Own         Kind = "own" // a step of the cook's
 )
+
+// codes are the kinds by the names that the cook's changes and the command line
+// know them by, where those are others.
+var codes = map[Kind]string{
+	GetReady: "prepare", ChangeWater: "change-water", RinsePulp: "rinse-pulp", SecondGrind: "grind-again", RubSkins: "skin", RinseSprout: "rinse",
+	StirIn: "stir-in", LateSpice: "stir-in", PourIn: "stir-in", Split: "divide", Wash: "wash-up", WhiskOff: "whisk-off", DrawOn: "bloom",
+}
+
+// Code is the kind's name in changes and on the command line.
+func (k Kind) Code() string {
+	if code, other := codes[k]; other {
+		return code
+	}
+	return string(k)
+}
 
 // Window is how long a step may take: at least, best, at most.
 type Window struct{ Min, Ideal, Max time.Duration }
@@ -61,6 +82,7 @@ func hours(min, ideal, max float64) Window {
 type Amount struct {
 	Key    string // of its line, and of its load where there are several; the same however often it is planned
 	Line   string // the line's own key
+	At     int    // the line's place
 	Name   string
 	MassG  float64
 	Band   Band    // how near is near enough; what was left open has none
@@ -102,6 +124,13 @@ const (
 	emptyMin     = 1.   // to empty a full strainer
 	rubMin       = 10.  //
 	bloomMin     = 3.   // to set it going
+	pitMin       = 5.   //
+	crushMin     = 1.   //
+	minJuiceMin  = 5.   //
+	whiskMin     = 15.  // until the seeds are bare
+	skimMin      = 2.   //
+	pourMin      = 2.   //
+	exactShare   = .01  // a part that a measure comes as near to is given by it
 	bloomWaitMin = 30.  // until it has drawn
 	iceMin       = 2.   //
 	tasteMin     = 3.   //
@@ -124,20 +153,18 @@ const (
 	fridgeMostH  = 72.  // and never longer
 )
 
-// strainMinPerL is how long a litre takes through each strainer.
-var strainMinPerL = map[extract.Strainer]float64{
-	extract.Bag: 2, extract.Cloth: 5, extract.Gentle: 12, extract.Sieve: 15, extract.Juicer: 2,
-}
-
 // Temperatures that steps are done at, °C; cooled is the Food Code's (3-501.14),
 // the others from memory.
 const (
-	brewC          = 95.
-	bloomC         = 40.
-	justUnderBoilC = 90.
-	boilC          = 100.
-	cooledC        = 5.
+	brewC   = 95.
+	whiskC  = 80.
+	bloomC  = 40.
+	cooledC = 5.
 )
+
+// keepsSpare is how long before the end of its life a drink is wanted at the
+// latest: its life is counted from the grinding, not from the fridge.
+const keepsSpare = time.Hour
 
 // Soaking is where a soak stands: on the bench, in the fridge where it keeps
 // three times as long, or in a bowl that is there already.

@@ -4,18 +4,17 @@ import (
 	"fmt"
 	"math"
 
-	"plushladle/core/extract"
 	"plushladle/core/formula"
-	"plushladle/core/ingredient"
+	"plushladle/core/process"
 )
 
 // Tools are the things to have out for a drink besides what goes in, each with
 // its size where that matters.
 func Tools(d *formula.Drink, r *formula.Reckoning, k Kitchen) []string {
-	if r.Drink == nil {
+	if r.Drink == nil && r.Rough == nil {
 		return nil
 	}
-	c := compiler{d: d, r: r, kitchen: k}
+	c := newCompiler(d, r, k, OnTheBench)
 	var out []string
 	if k.ScaleG > 0 {
 		out = append(out, fmt.Sprintf("the scale, which reads to %g g", k.ScaleG))
@@ -29,20 +28,37 @@ func Tools(d *formula.Drink, r *formula.Reckoning, k Kitchen) []string {
 			out = append(out, "a vessel with room to swell, to soak in")
 		}
 	}
-	if len(c.at(ingredient.Brew)) > 0 {
+	if len(c.layout.Brewed) > 0 {
 		out = append(out, "a kettle, and a pot to brew in")
 	}
-	if r.PulpG > 0 {
+	switch {
+	case !c.layout.IsGround:
+	case c.isJuicer():
+		out = append(out, "the juicer")
+	default:
 		out = append(out, fmt.Sprintf("the blender, its jug to the %.0f mL line", r.Jug.FillML))
-		if d.Method.Strainer != extract.None {
-			out = append(out, d.Method.Strainer.Words()+", clean and dry")
-		}
-		out = append(out, fmt.Sprintf("a bowl of %.0f mL or more to strain into, and one for the pulp", math.Ceil(r.Drink.VolumeML/100)*100))
 	}
-	if d.Cooking.Heat != extract.Unheated {
+	if len(c.layout.Whisked) > 0 {
+		out = append(out, "a whisk")
+	}
+	if r.Made.SolidsG > 0 && c.method.Strainer != process.None {
+		if !c.isJuicer() {
+			out = append(out, c.method.Strainer.Words()+", clean and dry")
+		}
+		out = append(out, fmt.Sprintf("a bowl of %.0f mL or more to strain into, and one for the pulp", math.Ceil(c.groundML()/100)*100))
+	}
+	if c.layout.Heat != process.Unheated {
 		out = append(out, "a pan, a spoon, and ice for its bath", "a thermometer, for the cooling")
 	} else if r.Raw != nil {
 		out = append(out, fmt.Sprintf("a thermometer: raw up to %g °C", r.Raw.LimitC))
 	}
-	return append(out, fmt.Sprintf("clean bottles for %.0f mL, and labels", math.Ceil(r.Drink.HighML/50)*50))
+	return append(out, fmt.Sprintf("clean bottles for %.0f mL, and labels", math.Ceil(c.highML()/50)*50))
+}
+
+// highML is the most it may come to.
+func (c *compiler) highML() float64 {
+	if c.r.Drink == nil {
+		return c.r.Rough.HighML
+	}
+	return c.r.Drink.HighML
 }

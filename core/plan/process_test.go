@@ -1,0 +1,205 @@
+package plan
+
+import (
+	"fmt"
+	"math/rand/v2"
+	"slices"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"plushladle/core/formula"
+	"plushladle/core/process"
+)
+
+// randomDrink has a base or two, water, and whatever else, made in any way.
+func randomDrink(t *testing.T, random *rand.Rand) (formula.Drink, *formula.Reckoning) {
+	t.Helper()
+	pick := func(from ...string) string { return from[random.IntN(len(from))] }
+	lines := []string{
+		pick("1 cup almonds", "1 cup cashews, unsoaked", "1 cup rolled oats, rinsed", "1 cup white rice", "1 cup soybeans", "1 cup tiger nuts", "100 g baobab on the seed", "1 cup pecans, skins rubbed off"),
+		fmt.Sprintf("%d cups %s", 2+random.IntN(8), pick("water", "cold water", "hot water", "water, soaking water kept")),
+		pick("2 tbsp maple syrup", "3 dates", "50 g white sugar", "1 pinch saffron", "100 g ice"),
+		pick("1 tsp vanilla extract", "1/4 tsp cardamom after straining", "1 cinnamon stick", "1/4 tsp nutmeg, while cooking", "1 tsp cinnamon, to serve"),
+		pick("1 cup water to rinse the pulp", "1 cup water for the second grind", "1 cup hot tea, to brew", "1 tbsp coconut oil", "1/4 tsp salt", "1 cup whole milk"),
+	}
+	return drink(t, func(d *formula.Drink) {
+		d.Method.Strainer = process.Strainers()[random.IntN(len(process.Strainers()))]
+		d.Method.Heat = process.Heats[random.IntN(len(process.Heats))]
+		d.Method.Minutes = float64(random.IntN(15))
+		d.Method.Coarse = random.IntN(6) == 0
+		d.Method.HotFill = random.IntN(4) == 0
+		d.Size = formula.Size{By: formula.ByTimes, Value: []float64{.5, 1, 3}[random.IntN(3)]}
+	}, lines...)
+}
+
+// Every line goes in, whole, by the steps that name it; what is never left out is
+// there, and nothing is bottled or chilled before it is done.
+func TestEveryLineGoesInByItsSteps(t *testing.T) {
+	t.Parallel()
+	random := rand.New(rand.NewPCG(7, 11))
+	for range 1500 {
+		d, r := randomDrink(t, random)
+		if r.Drink == nil {
+			continue // all of the liquid is in the pulp
+		}
+		steps := Steps(&d, r, Kitchen{TempC: 20}, OnTheBench)
+		told := ""
+		in := make([]float64, len(d.Lines))
+		for _, s := range steps {
+			told += string(s.Kind) + " > "
+			for _, a := range s.Amounts {
+				if !a.Extra && !a.Soaked {
+					in[a.At] += a.MassG
+				}
+			}
+		}
+		for n, l := range r.Lines {
+			require.InDelta(t, l.MassG, in[n], .1, "%s of %s", d.Lines[n].Name, told)
+		}
+		at := func(k Kind) int { return slices.IndexFunc(steps, func(s Step) bool { return s.Kind == k }) }
+		l := &r.Made.Layout
+		cool := -1 // the drink's own: what was brewed cools before
+		for n, s := range steps {
+			if s.Kind == Cool && s.TempC > 0 {
+				cool = n
+			}
+		}
+		require.Equal(t, l.IsGround && d.Method.Strainer != process.Juicer, at(Grind) >= 0 || at(Crush) >= 0, "the blender runs for what is ground: %s", told)
+		require.Equal(t, len(l.Soaked) > 0, at(Drain) >= 0, "what is soaked in water that is poured away is drained: %s", told)
+		require.Equal(t, l.Heat != process.Unheated, at(Heat) >= 0 && cool > at(Heat), "what is heated is cooled: %s", told)
+		if cool >= 0 && !(d.Method.HotFill && r.Made.HeatedC >= 85) && l.Heat != process.Unheated {
+			require.Less(t, cool, at(Bottle), told)
+		}
+		require.Less(t, at(Bottle), at(Chill), told)
+		if at(Bloom) >= 0 {
+			require.Less(t, at(Bloom), at(StirIn), told)
+		}
+		if d.Method.Strainer == process.None {
+			require.Negative(t, at(Strain), told)
+		}
+	}
+}
+
+// What the outside look found, one by one, as a cook would say it.
+func TestWhatTheMethodGotWrong(t *testing.T) {
+	t.Parallel()
+	kindsOf := func(way func(*formula.Drink), lines ...string) (out []Kind, all []Step) {
+		d, r := drink(t, way, lines...)
+		all = Steps(&d, r, Kitchen{TempC: 20}, OnTheBench)
+		return kinds(Lane{Steps: timeless(all)}), all
+	}
+	named := func(all []Step, k Kind) string {
+		said := ""
+		for _, s := range all {
+			if s.Kind == k {
+				said += s.Title + " "
+				for _, a := range s.Amounts {
+					said += a.Name + " "
+				}
+			}
+		}
+		return strings.ToLower(said)
+	}
+	unstrained, all := kindsOf(func(d *formula.Drink) { d.Method.Strainer = process.None }, "1 cup cashews", "1 1/4 cups water", "2 dates")
+	assert.Contains(t, unstrained, Grind, "an unstrained drink is still blended")
+	assert.Contains(t, unstrained, Pit, "dates are looked over for stones")
+	assert.Contains(t, named(all, Grind), "water")
+	assert.Contains(t, named(all, Grind), "date")
+	seaweed, all := kindsOf(nil, "1 cup almonds", "2 g seaweed, in the soaking water", "4 cups water")
+	assert.Contains(t, seaweed, Drain)
+	assert.NotContains(t, named(all, Grind), "seaweed", "it goes out with the soak water")
+	juiced, _ := kindsOf(func(d *formula.Drink) { d.Method.Strainer = process.Juicer }, "1 cup tiger nuts", "3 cups water")
+	assert.Contains(t, juiced, Juice)
+	assert.NotContains(t, juiced, Grind, "a juicer is no blender")
+	baobab, _ := kindsOf(nil, "100 g baobab on the seed", "4 cups hot water")
+	assert.Contains(t, baobab, WhiskOff)
+	assert.NotContains(t, baobab, Grind, "the seeds never meet a blade")
+	coarse, all := kindsOf(func(d *formula.Drink) { d.Method.Coarse = true }, "1 cup white rice", "1 cinnamon stick", "4 cups water")
+	assert.NotContains(t, coarse, Soak, "it is crushed dry")
+	assert.NotContains(t, named(all, Crush), "cinnamon", "a stick is not crushed")
+	brewed, _ := kindsOf(nil, "1 cup pecans", "2 cups water", "1 cup hot tea, to brew")
+	assert.Contains(t, brewed, PourIn, "what is brewed is poured in")
+	served, _ := kindsOf(nil, "1 cup pecans", "2 cups water", "1 tsp cinnamon, to serve")
+	assert.Equal(t, Serve, served[len(served)-1])
+	_, all = kindsOf(func(d *formula.Drink) { d.Method.Strainer = process.Sieve }, "200 g almonds", "600 g water", "600 g coconut water, after straining")
+	for _, s := range all {
+		if s.Kind == Strain {
+			assert.Equal(t, 2, s.Loads, "only what is in the jug is strained, not what joins it")
+		}
+	}
+	soy, _ := kindsOf(nil, "1 cup soybeans", "4 cups water")
+	assert.Less(t, slices.Index(soy, Cool), slices.Index(soy, Bottle), "boiled soy is cooled before it is bottled")
+}
+
+// A drink is not finished earlier than its life allows before it is wanted.
+func TestItIsNotFinishedPastItsLife(t *testing.T) {
+	t.Parallel()
+	d, r := drink(t, nil, "1 cup almonds", "4 cups water", "3 tbsp maple syrup")
+	steps := Steps(&d, r, Kitchen{TempC: 20}, OnTheBench)
+	chill := steps[len(steps)-1]
+	require.Equal(t, Chill, chill.Kind)
+	assert.Less(t, chill.Length.Max.Hours(), r.Keeps.CautiousDays*24)
+	assert.Greater(t, chill.Length.Max.Hours(), r.Keeps.CautiousDays*24-2)
+}
+
+// What was left open is planned, and no figure is made up for it.
+func TestAnOpenAmountIsPlanned(t *testing.T) {
+	t.Parallel()
+	d, r := drink(t, nil, "1 cup almonds", "water", "1/4 tsp salt")
+	assert.Nil(t, r.Drink)
+	assert.Equal(t, []string{"almond"}, r.Allergens)
+	var ground []string
+	for _, s := range Steps(&d, r, Kitchen{TempC: 20}, OnTheBench) {
+		for _, a := range s.Amounts {
+			if s.Kind == Grind {
+				ground = append(ground, fmt.Sprintf("%s %v", a.Name, a.Open))
+			}
+		}
+	}
+	assert.Equal(t, []string{"Almonds, soaked false", "Water true", "Salt false"}, ground)
+	assert.Contains(t, strings.Join(Tools(&d, r, Kitchen{TempC: 20}), "; "), "bottles for 1850 mL", "vessels for twice")
+}
+
+// The cook's own steps and words are in the process, what is left out is not, and a
+// change whose step is gone is kept and said.
+func TestTheCooksOwnWay(t *testing.T) {
+	t.Parallel()
+	changes := []process.Change{
+		{At: process.At{Kind: "grind", N: 1}, Do: process.Set, Params: map[string]float64{"seconds": 45}, Cue: "until it hums"},
+		{At: process.At{Kind: "strain", N: 1}, Do: process.AddAfter, Cue: "Rest it under a cloth", Params: map[string]float64{"minutes": 5}},
+		{At: process.At{Kind: "taste"}, Do: process.Remove},
+		{At: process.At{Kind: "soak", N: 1}, Do: process.Set, Params: map[string]float64{"hours": 10, "fridge": 1}},
+		{At: process.At{Kind: "juice", N: 1}, Do: process.Set, Cue: "slowly"},
+	}
+	d, r := drink(t, func(d *formula.Drink) { d.Changes = changes }, "1 cup almonds", "4 cups water")
+	k := Kitchen{TempC: 20}
+	steps := Steps(&d, r, k, OnTheBench)
+	assert.Equal(t, []Kind{GetReady, Soak, Drain, Grind, Strain, Own, Bottle, Wash, Chill}, kinds(Lane{Steps: timeless(steps)}))
+	assert.Equal(t, "Grind for 45 seconds", steps[3].Title)
+	assert.Equal(t, "until it hums", steps[3].Right)
+	assert.True(t, steps[1].Fridge, "soaked where the cook says")
+	assert.InDelta(t, 10, steps[1].Length.Ideal.Hours(), .01)
+	gone := Unapplied(&d, r, k)
+	require.Len(t, gone, 1)
+	assert.Equal(t, "slowly", gone[0].Cue)
+}
+
+// Of two drinks wanted in three days neither is finished days early: age has a cost.
+func TestNoneOfTwoDrinksIsFinishedDaysEarly(t *testing.T) {
+	t.Parallel()
+	ready := at(29, 12, 0)
+	jobs := []Job{
+		job(t, "milk", ready, 20, "1 cup almonds", "4 cups water", "3 tbsp maple syrup"),
+		job(t, "creamer", ready, 20, "1 1/2 cups pecans", "3 cups water", "2 tbsp maple syrup"),
+	}
+	p, problem := Make(jobs, night)
+	require.Nil(t, problem)
+	holds(t, p, night)
+	for _, lane := range p.Lanes {
+		chill := lane.Steps[len(lane.Steps)-1]
+		assert.Less(t, chill.End.Sub(chill.Start).Hours(), 24., "%s is cold for a day at most", lane.JobID)
+	}
+}
