@@ -287,7 +287,7 @@ func TestReckonKeepsItsContract(t *testing.T) {
 	out := reckonJSON(t, flask)
 	assert.Equal(t, "Hazelnut flask", out["name"])
 	for _, key := range []string{"name", "style", "lines", "ratio", "drink", "pulp_g", "per_100ml", "fat_pct", "brix", "water_activity",
-		"servings", "per_serving", "keeps", "soak", "allergens", "vegan", "cautions", "cost", "assumptions"} {
+		"servings", "per_serving", "keeps", "soak", "allergens", "vegan", "cautions", "cost", "assumptions", "kind", "kind_from", "missing", "steps", "balance", "pulp"} {
 		assert.Contains(t, out, key)
 	}
 	assert.Len(t, out["lines"], 6)
@@ -297,6 +297,69 @@ func TestReckonKeepsItsContract(t *testing.T) {
 	assert.Nil(t, at(out, "cost", "batch"), "no pantry, no price")
 	assert.Equal(t, 12., at(out, "soak", "ideal_h"))
 	assert.Contains(t, fmt.Sprint(out["assumptions"]), "the middle of the range was taken")
+	assert.Equal(t, out["style"], out["kind"])
+	assert.Equal(t, true, at(out, "drink", "complete"))
+	balance := out["balance"].(map[string]any)
+	rest := 0.
+	for name, g := range balance {
+		if name != "in_g" {
+			rest += g.(float64)
+		}
+	}
+	assert.InDelta(t, balance["in_g"], rest, .1)
+	gone := reckonJSON(t, flask+"a splash of joy\n")
+	assert.Equal(t, false, at(gone, "drink", "complete"))
+	assert.Equal(t, []any{"a splash of joy"}, gone["missing"])
+	_, table, _ := reckonText(t, flask+"a splash of joy\n")
+	assert.Contains(t, table, "without a splash of joy")
+}
+
+// Each line's shares in the steps come to its whole amount, and the method flags
+// set what is done.
+func TestReckonTellsTheMethod(t *testing.T) {
+	t.Parallel()
+	kinds := func(out map[string]any) (all []string) {
+		for _, s := range out["steps"].([]any) {
+			all = append(all, at(s.(map[string]any), "kind").(string))
+		}
+		return all
+	}
+	soy := "1 cup soybeans\n4 cups water\n2 tbsp sugar\n"
+	out := reckonJSON(t, soy, "--times", "3")
+	in := map[float64]float64{}
+	for _, s := range out["steps"].([]any) {
+		for _, l := range s.(map[string]any)["lines"].([]any) {
+			in[at(l.(map[string]any), "line").(float64)] += at(l.(map[string]any), "grams").(float64)
+		}
+	}
+	for n, l := range out["lines"].([]any) {
+		assert.InDelta(t, at(l.(map[string]any), "grams"), in[float64(n)], .1)
+	}
+	boiled := kinds(out)
+	assert.Subset(t, boiled, []string{"soak", "drain", "grind", "strain", "heat", "skim", "stir-in", "cool", "bottle", "chill"})
+	raw := reckonJSON(t, soy, "--heat", "none")
+	assert.NotContains(t, kinds(raw), "heat")
+	assert.Nil(t, at(raw, "keeps", "cautious_days"), "raw soy has no date")
+	assert.Contains(t, kinds(reckonJSON(t, soy, "--strain", "juicer")), "juice")
+	assert.Contains(t, kinds(reckonJSON(t, soy, "--coarse")), "crush")
+	fat := func(args ...string) float64 { return at(reckonJSON(t, flask, args...), "fat_pct").(float64) }
+	assert.Greater(t, fat("--blend", "90s", "--blender", "high-speed"), fat("--blend", "30s"))
+	ml := func(args ...string) float64 { return at(reckonJSON(t, soy, args...), "drink", "ml").(float64) }
+	assert.Greater(t, ml("--covered", "--heat", "simmer", "--cook", "10m"), ml("--heat", "simmer", "--cook", "10m", "--pan", "28cm"))
+	changes := filepath.Join(t.TempDir(), "process.json")
+	require.NoError(t, os.WriteFile(changes, []byte(`[{"at": {"kind": "grind", "n": 1}, "do": "set", "params": {"seconds": 45}, "cue": "until it hums"}, {"at": {"kind": "strain"}, "do": "add-after", "cue": "Rest it"}]`), 0o600))
+	own := reckonJSON(t, soy, "--process", changes)
+	assert.Contains(t, kinds(own), "own")
+	assert.Contains(t, fmt.Sprint(own["steps"]), "Grind for 45 seconds")
+	assert.Contains(t, fmt.Sprint(own["steps"]), "until it hums")
+	require.NoError(t, os.WriteFile(changes, []byte(`[{"at": {"kind": "heat"}, "do": "remove"}]`), 0o600))
+	code, _, said := reckonText(t, soy, "--process", changes)
+	assert.Equal(t, exitUsage, code)
+	assert.Contains(t, said, "--process: \"heat\" cannot be left out")
+	named := reckonJSON(t, soy, "--kind", "creamer")
+	assert.Equal(t, []any{"creamer", "flag", 30.}, []any{named["kind"], named["kind_from"], at(named, "servings", "ml")})
+	scooped := reckonJSON(t, soy, "--scoops", "1/2 cup,1 tbsp")
+	assert.Contains(t, at(scooped["lines"].([]any)[1].(map[string]any), "measure"), "½ cup")
 }
 
 func TestReckonFlags(t *testing.T) {
@@ -378,6 +441,12 @@ func TestReckonRefusesInOneLine(t *testing.T) {
 		{"times nothing", flask, []string{"--times", "0"}, exitUsage, "--times"},
 		{"times NaN", flask, []string{"--times", "NaN"}, exitUsage, "--times"},
 		{"a fridge like an oven", flask, []string{"--fridge", "90"}, exitUsage, "--fridge"},
+		{"a kind that is none", flask, []string{"--kind", "soup"}, exitUsage, "--kind: \"soup\" is not a kind of drink; use milk"},
+		{"a heat that is none", flask, []string{"--heat", "flambé"}, exitUsage, "--heat"},
+		{"a blender that is none", flask, []string{"--blender", "whisk"}, exitUsage, "--blender"},
+		{"a pan of no size", flask, []string{"--pan", "wide"}, exitUsage, "--pan"},
+		{"no time at all", flask, []string{"--blend", "long"}, exitUsage, "blend"},
+		{"no scoop", flask, []string{"--scoops", "handful of"}, exitUsage, "--scoops"},
 		{"half a swap", flask, []string{"--swap", "honey"}, exitUsage, "--swap"},
 		{"too fat", flask, []string{"--fat", "120"}, exitUsage, "--fat"},
 		{"binary", "\x00\x01\x02\xff", nil, exitUsage, "is not text"},
@@ -404,7 +473,7 @@ func TestReckonRefusesInOneLine(t *testing.T) {
 func TestReckonLeavesOutAmountsThatCannotBe(t *testing.T) {
 	t.Parallel()
 	out := reckonJSON(t, "1 cup almonds\n4 cups water\n1e300 kg white sugar\n-1 cup honey\n0 cups agave\n999999 kg maple syrup\n")
-	assert.InDelta(t, 915, at(out, "drink", "ml"), 5)
+	assert.InDelta(t, 906, at(out, "drink", "ml"), 5)
 	said := fmt.Sprint(out["assumptions"])
 	assert.Contains(t, said, "more than a kitchen holds")
 	assert.Contains(t, said, "is below zero")

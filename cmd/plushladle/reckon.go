@@ -8,15 +8,18 @@ import (
 	"io"
 	"math"
 	"os"
+	"strconv"
 	"strings"
+	"time"
 
-	"plushladle/core/extract"
 	"plushladle/core/fault"
 	"plushladle/core/formula"
 	"plushladle/core/ingredient"
 	"plushladle/core/keep"
+	"plushladle/core/process"
 	"plushladle/core/quantity"
 	"plushladle/internal/exchange"
+	"plushladle/internal/kitchen"
 )
 
 // reckonFlags are the flags as typed.
@@ -27,6 +30,12 @@ type reckonFlags struct {
 	sweetness, fat, fridge    float64
 	swaps                     swaps
 	json, strict              bool
+	kind, blender, heat       string
+	pan, brewUsed, scoops     string
+	process                   string
+	blend, cook               time.Duration
+	waterTemp, kitchen        float64
+	coarse, covered, hotFill  bool
 	given                     map[string]bool
 }
 
@@ -73,8 +82,22 @@ func parseReckonFlags(args []string, stderr io.Writer) (*reckonFlags, string, er
 	set := flag.NewFlagSet("reckon", flag.ContinueOnError)
 	set.SetOutput(io.Discard)
 	set.StringVar(&f.system, "system", "us", "what a cup, spoon, fluid ounce is: us, metric, au or imperial")
-	set.StringVar(&f.strain, "strain", "bag", "how it is strained: bag, cloth, gentle, sieve, none or juicer")
-	set.StringVar(&f.serving, "serving", "", "serving size, such as 240ml (default by drink style)")
+	set.StringVar(&f.strain, "strain", "bag", "how it is strained: bag, cloth, gentle, passes, sieve, sieve-pushed, sieve-cloth, none or juicer")
+	set.StringVar(&f.kind, "kind", "", "what kind of drink it is: milk, creamer, cream, horchata, nog, concentrate, chocolate, brewed or cooler (default guessed, and said)")
+	set.DurationVar(&f.blend, "blend", 0, "how long in the blender, such as 90s (default by base)")
+	set.StringVar(&f.blender, "blender", "regular", "in which blender: regular or high-speed")
+	set.Float64Var(&f.waterTemp, "water-temp", 0, "temperature of the grinding liquid in °C (default by the words of the line, else 15)")
+	set.StringVar(&f.process, "process", "", "a file with the cook's changes to the process, as JSON")
+	set.BoolVar(&f.coarse, "coarse", false, "crushed dry and infused cold, not ground fine")
+	set.StringVar(&f.heat, "heat", "", "after straining: none, warm, under-boil, simmer or boil (default by base: soy simmers 10 minutes)")
+	set.DurationVar(&f.cook, "cook", 0, "how long at that heat, such as 10m")
+	set.BoolVar(&f.covered, "covered", false, "the pan is covered")
+	set.StringVar(&f.pan, "pan", "", "the pan's diameter, such as 20cm (default one that suits)")
+	set.BoolVar(&f.hotFill, "hot-fill", false, "bottled at 85 °C or more")
+	set.StringVar(&f.brewUsed, "brew-used", "", "share of the brewed part that goes in, such as 50%")
+	set.StringVar(&f.scoops, "scoops", "", `the measures there are, "1 cup,1/2 cup,1 tbsp": amounts come in them (default all)`)
+	set.Float64Var(&f.kitchen, "kitchen", usualKitchenC, "kitchen temperature in °C")
+	set.StringVar(&f.serving, "serving", "", "serving size, such as 240ml (default by kind)")
 	set.StringVar(&f.makeVolume, "make", "", "scale to this volume of drink, such as 1.5l")
 	set.Float64Var(&f.servings, "servings", 0, "scale to this many servings")
 	set.StringVar(&f.base, "base", "", "scale to this much dry base, such as 180g")
@@ -105,21 +128,114 @@ func parseReckonFlags(args []string, stderr io.Writer) (*reckonFlags, string, er
 // what is not computed.
 func (f *reckonFlags) drink() (formula.Drink, []string, error) {
 	d := formula.New("")
-	var errs [8]error
+	var errs [12]error
 	d.System, errs[0] = quantity.ParseSystem(f.system)
-	d.Method.Strainer, errs[1] = extract.ParseStrainer(f.strain)
+	d.Method.Strainer, errs[1] = process.ParseStrainer(f.strain)
 	d.School, errs[2] = keep.ParseSchool(f.school)
 	d.ServingML, errs[3] = f.volume("serving", f.serving, d.System)
 	d.Size, errs[4] = f.size(d.System)
 	d.FridgeC, errs[5] = f.fridge, f.inRange("fridge", f.fridge, -2, 30, "°C")
 	errs[6] = f.targets()
 	errs[7] = f.swaps.check()
-	for n, name := range []string{"--system", "--strain", "--school", "--serving", "", "", "", "--swap"} {
+	d.Kind, errs[8] = formula.ParseKind(f.kind)
+	errs[9] = f.method(&d.Method)
+	d.Drawer, errs[10] = f.drawer(d.System)
+	d.Changes, errs[11] = f.changes()
+	for n, name := range []string{"--system", "--strain", "--school", "--serving", "", "", "", "--swap", "--kind", "", "--scoops", "--process"} {
 		if errs[n] != nil && name != "" {
 			errs[n] = fault.In(name, errs[n])
 		}
 	}
 	return d, []string{"cost is not reckoned without pantry prices"}, firstError(errs[:])
+}
+
+const mostProcessBytes = 1 << 20
+
+// changes are the cook's changes to the process, as the file of --process holds
+// them.
+func (f *reckonFlags) changes() ([]process.Change, error) {
+	if !f.given["process"] {
+		return nil, nil
+	}
+	file, err := os.Open(f.process)
+	if err != nil {
+		return nil, fault.New("process", f.process, "cannot be read", "name a file that is there")
+	}
+	defer func() { _ = file.Close() }()
+	var written []kitchen.StepChange
+	decoder := json.NewDecoder(io.LimitReader(file, mostProcessBytes))
+	decoder.DisallowUnknownFields()
+	if err := decoder.Decode(&written); err != nil {
+		return nil, fault.New("process", f.process, "holds no changes to a process", `use [{"at": {"kind": "grind", "n": 1}, "do": "set", "params": {"seconds": 60}}]`)
+	}
+	out := make([]process.Change, len(written))
+	for n, c := range written {
+		out[n] = c.Change()
+		if err := out[n].Check(); err != nil {
+			return nil, err
+		}
+	}
+	return out, nil
+}
+
+// drawer holds the measures that --scoops names; nil for all there are.
+func (f *reckonFlags) drawer(system quantity.System) (*quantity.Drawer, error) {
+	if !f.given["scoops"] {
+		return nil, nil
+	}
+	named := strings.Split(f.scoops, ",")
+	for n := range named {
+		named[n] = strings.TrimSpace(named[n])
+	}
+	drawer, err := quantity.Reader{}.NewDrawer(named, system, 0)
+	return &drawer, err
+}
+
+// usualKitchenC is a room's temperature, °C.
+const usualKitchenC = 20
+
+// method is how it is made, as far as the flags say.
+func (f *reckonFlags) method(m *process.Method) error {
+	m.Seconds, m.Minutes = f.blend.Seconds(), f.cook.Minutes()
+	m.WaterC, m.RoomC, m.Coarse, m.Covered, m.HotFill = f.waterTemp, f.kitchen, f.coarse, f.covered, f.hotFill
+	errs := []error{
+		f.inRange("blend", m.Seconds, 0, 600, "s"), f.inRange("cook", m.Minutes, 0, 600, "minutes"),
+		f.inRange("water-temp", f.waterTemp, 0, 100, "°C"), f.inRange("kitchen", f.kitchen, -10, 60, "°C"),
+	}
+	switch f.blender {
+	case "regular":
+	case "high-speed":
+		m.HighSpeed = true
+	default:
+		errs = append(errs, fault.New("--blender", f.blender, "is not a kind of blender", "use regular or high-speed"))
+	}
+	var err error
+	if f.given["heat"] {
+		m.Heat, err = process.ParseHeat(f.heat)
+		if f.heat == "" {
+			err = fault.New("heat", "", "is empty", "use none, warm, under-boil, simmer or boil")
+		}
+		errs = append(errs, fault.In("--heat", err))
+	}
+	if f.given["pan"] {
+		m.PanCM, err = suffixed("--pan", f.pan, "cm", 5, 80)
+		errs = append(errs, err)
+	}
+	if f.given["brew-used"] {
+		m.BrewUsed, err = suffixed("--brew-used", f.brewUsed, "%", 1, 100)
+		m.BrewUsed /= 100
+		errs = append(errs, err)
+	}
+	return firstError(errs)
+}
+
+// suffixed reads a number with its unit, which may be left out.
+func suffixed(flag, text, unit string, low, high float64) (float64, error) {
+	v, err := strconv.ParseFloat(strings.TrimSpace(strings.TrimSuffix(strings.TrimSpace(text), unit)), 64)
+	if err != nil || !(v >= low && v <= high) {
+		return 0, fault.New(flag, text, "is out of range or no number", fmt.Sprintf("use %g%s to %g%s", low, unit, high, unit))
+	}
+	return v, nil
 }
 
 func firstError(errs []error) error {
@@ -431,11 +547,19 @@ func tableLine(l exchange.Line) string {
 	return fmt.Sprintf("  %-34s %16s %9.1f g", *l.Ingredient, *l.Measure, *l.Grams)
 }
 
+// without names the lines that are not in the figures.
+func without(missing []string) string {
+	if len(missing) == 0 {
+		return ""
+	}
+	return ", without " + strings.Join(missing, "; ")
+}
+
 func printFigures(w io.Writer, out exchange.Reckoning) {
 	row := func(name, format string, args ...any) {
 		fmt.Fprintf(w, "  %-12s %s\n", name, fmt.Sprintf(format, args...))
 	}
-	row("drink", "%.0f mL %s, likely %.0f to %.0f", out.Drink.ML, *out.Style, out.Drink.LowML, out.Drink.HighML)
+	row("drink", "%.0f mL %s, likely %.0f to %.0f%s", out.Drink.ML, *out.Kind, out.Drink.LowML, out.Drink.HighML, without(out.Missing))
 	row("pulp", "%.0f g", *out.PulpG)
 	if out.Ratio != nil {
 		row("ratio", "1 : %.2g in cups, 1 : %.2g by weight", out.Ratio.ByVolume, out.Ratio.ByMass)

@@ -13,10 +13,16 @@ import (
 type Reckoning struct {
 	Name        string     `json:"name"`
 	Style       *string    `json:"style"`
+	Kind        *string    `json:"kind"`
+	KindFrom    *string    `json:"kind_from"`
 	Lines       []Line     `json:"lines"`
 	Ratio       *Ratio     `json:"ratio"`
 	Drink       *Drink     `json:"drink"`
+	Missing     []string   `json:"missing"`
 	PulpG       *float64   `json:"pulp_g"`
+	Pulp        *Pulp      `json:"pulp"`
+	Balance     *Balance   `json:"balance"`
+	Steps       []Step     `json:"steps"`
 	Per100mL    *Nutrition `json:"per_100ml"`
 	FatPct      *float64   `json:"fat_pct"`
 	Brix        *float64   `json:"brix"`
@@ -40,6 +46,8 @@ type Line struct {
 	Grams      *float64 `json:"grams"`
 	ML         *float64 `json:"ml"`
 	Measure    *string  `json:"measure"`
+	Form       *string  `json:"form"`
+	Stage      *string  `json:"stage"`
 	Understood bool     `json:"understood"`
 	Note       string   `json:"note"`
 }
@@ -52,10 +60,11 @@ type Ratio struct {
 
 // Drink is the finished drink at 4 °C.
 type Drink struct {
-	G      float64 `json:"g"`
-	ML     float64 `json:"ml"`
-	LowML  float64 `json:"low_ml"`
-	HighML float64 `json:"high_ml"`
+	G        float64 `json:"g"`
+	ML       float64 `json:"ml"`
+	LowML    float64 `json:"low_ml"`
+	HighML   float64 `json:"high_ml"`
+	Complete bool    `json:"complete"`
 }
 
 // Nutrition are the figures of 100 mL or of a serving.
@@ -116,15 +125,17 @@ type Cost struct {
 // lines as they were written; assumptions are added to the drink's own.
 func Export(d *formula.Drink, texts []string, r *formula.Reckoning, assumptions []string) Reckoning {
 	out := Reckoning{
-		Name: d.Name, Lines: exportLines(d, texts, r), Allergens: []string{}, Vegan: r.Vegan,
+		Name: d.Name, Lines: exportLines(d, texts, r), Allergens: []string{}, Missing: missing(texts, r), Steps: []Step{}, Vegan: r.Vegan,
 		Cautions: exportCautions(r), Assumptions: append(append([]string{}, r.Assumptions()...), assumptions...),
 	}
 	if r.Drink == nil {
 		return out
 	}
-	out.Style = optional(string(r.Style))
+	out.Style, out.Kind, out.KindFrom = optional(string(r.Kind)), optional(string(r.Kind)), optional(string(r.KindFrom))
 	out.Allergens = r.Allergens
-	out.Drink = &Drink{round(r.Drink.MassG), round(r.Drink.VolumeML), round(r.Drink.LowML), round(r.Drink.HighML)}
+	out.Drink = &Drink{round(r.Drink.MassG), round(r.Drink.VolumeML), round(r.Drink.LowML), round(r.Drink.HighML), len(out.Missing) == 0}
+	out.Pulp = &Pulp{round(r.Pulp.WetG), round(r.Pulp.ProteinG), round(r.Pulp.FatG), round(r.Pulp.FibreG), round(r.Pulp.SugarG)}
+	out.Balance, out.Steps = exportBalance(r), exportSteps(d, r)
 	out.PulpG, out.FatPct, out.Brix, out.WaterAct = number(r.PulpG), number(r.FatPct), number(r.BrixPct), number(r.WaterAct)
 	out.Per100mL, out.PerServing = exportNutrition(r.Per100mL), exportNutrition(r.PerServing)
 	out.Servings = &Servings{round(r.Servings.Count), round(r.Servings.SizeML)}
@@ -149,10 +160,13 @@ func exportLines(d *formula.Drink, texts []string, r *formula.Reckoning) []Line 
 			continue
 		}
 		lines[n].Ingredient = optional(d.Lines[n].Ingredient.Name)
-		lines[n].Role = optional(string(l.Role))
+		lines[n].Role, lines[n].Stage, lines[n].Form = optional(string(l.Role)), optional(string(l.Stage)), optional(d.Lines[n].Form.Name)
 		if l.MassG > 0 {
 			lines[n].Grams, lines[n].ML = number(l.MassG), number(l.VolumeML)
 			lines[n].Measure = optional(l.Kitchen.String())
+			if l.Scoop != nil && l.Scoop.Text != "" {
+				lines[n].Measure = optional(l.Scoop.Text)
+			}
 		}
 	}
 	return lines

@@ -1,12 +1,14 @@
 package exchange
 
 import (
+	"cmp"
 	"encoding/json"
 	"fmt"
 	"strings"
 
 	"plushladle/core/formula"
 	"plushladle/core/ingredient"
+	"plushladle/core/plan"
 )
 
 // Sheet is a drink written down for people and programs elsewhere.
@@ -77,47 +79,71 @@ var stageWords = map[ingredient.Stage]string{
 	ingredient.Brew: "to brew", ingredient.CookIt: "while cooking",
 }
 
-// steps are what is done, in order, as far as the formula says.
+// KitchenOf is the kitchen that a drink's steps on paper hang on.
+func KitchenOf(d *formula.Drink) plan.Kitchen {
+	return plan.Kitchen{TempC: cmp.Or(d.Method.RoomC, usualRoomC)}
+}
+
+const usualRoomC = 20
+
+// steps are what is done, in order: the same as Plan and Cook lay out.
 func steps(d *formula.Drink, r *formula.Reckoning) []string {
-	by := map[ingredient.Stage][]string{}
-	for n, l := range d.Lines {
-		if r.Lines[n].Understood {
-			name, _, _ := strings.Cut(strings.ToLower(l.Name), ",")
-			by[r.Lines[n].Stage] = append(by[r.Lines[n].Stage], name)
-		}
+	made := plan.Steps(d, r, KitchenOf(d), plan.OnTheBench)
+	out := make([]string, len(made))
+	for n, step := range made {
+		out[n] = StepText(step)
 	}
-	var out []string
-	say := func(stage ingredient.Stage, format string) {
-		if len(by[stage]) > 0 {
-			out = append(out, fmt.Sprintf(format, strings.Join(by[stage], ", ")))
-		}
-	}
-	if r.Soak != nil {
-		out = append(out, fmt.Sprintf("Soak the %s for %g hours (%g to %g), drain and rinse.", strings.ToLower(r.Soak.Ingredient), r.Soak.Hours.Ideal, r.Soak.Hours.Min, r.Soak.Hours.Max))
-	}
-	say(ingredient.Soak, "Soak with %s and keep the water.")
-	say(ingredient.Brew, "Brew %s, let it draw and cool, and strain it.")
-	say(ingredient.Grind, fmt.Sprintf("Grind %%s for %g seconds with water at %g °C.", d.Method.BlendS, d.Method.WaterC))
-	if r.PulpG > 0 {
-		out = append(out, "Strain: "+d.Method.Strainer.Words()+".")
-	}
-	say(ingredient.Rinse, "Rinse the pulp through with %s.")
-	say(ingredient.Strained, "Stir in %s.")
-	out = append(out, heated(d)...)
-	say(ingredient.CookIt, "While it cooks, add %s.")
-	out = append(out, "Bottle at once, cool it fast, and keep it in the fridge.")
-	say(ingredient.Serve, "In the glass: %s.")
 	return out
 }
 
-func heated(d *formula.Drink) []string {
-	switch d.Cooking.Heat {
-	case "warm":
-		return []string{fmt.Sprintf("Warm it to just under the boil for %g minutes, stirring.", d.Cooking.Minutes)}
-	case "boil":
-		return []string{fmt.Sprintf("Bring it to a full boil and simmer for %g minutes, stirring the bottom.", d.Cooking.Minutes)}
+// StepText is a step with how long it takes where it is waited for, what goes in,
+// what right looks like, and its caution.
+func StepText(step plan.Step) string {
+	parts := []string{step.Title + waiting(step) + "."}
+	var in []string
+	for _, a := range step.Amounts {
+		if !a.Extra {
+			in = append(in, amountText(a))
+		}
 	}
-	return nil
+	if len(in) > 0 {
+		parts = append(parts, "In: "+strings.Join(in, ", ")+".")
+	}
+	for _, text := range []string{step.Right, step.Never, step.Caution} {
+		if text != "" {
+			parts = append(parts, strings.TrimSuffix(text, ".")+".")
+		}
+	}
+	return strings.Join(parts, " ")
+}
+
+func waiting(step plan.Step) string {
+	if step.HandsOn || step.Length.Ideal == 0 {
+		return ""
+	}
+	least, best, most := step.Length.Min.Hours(), step.Length.Ideal.Hours(), step.Length.Max.Hours()
+	switch {
+	case best < 1:
+		return fmt.Sprintf(", %.0f minutes", best*60)
+	case best == 1:
+		return ", an hour"
+	case step.Length.Max >= plan.Unlimited || most > 72 || least == most:
+		return fmt.Sprintf(", %.3g hours", best)
+	}
+	return fmt.Sprintf(", %.3g hours (%.3g to %.3g)", best, least, most)
+}
+
+func amountText(a plan.Amount) string {
+	name, _, _ := strings.Cut(strings.ToLower(a.Name), ",")
+	switch {
+	case a.Soaked:
+		return weight(a.MassG) + " soaked " + name
+	case a.Open:
+		return name
+	case a.Text != "":
+		return a.Text + " " + name + " (" + weight(a.MassG) + ")"
+	}
+	return weight(a.MassG) + " " + name
 }
 
 func notes(r *formula.Reckoning) []string {
