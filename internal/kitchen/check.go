@@ -5,9 +5,9 @@ import (
 	"slices"
 	"strings"
 
-	"plushladle/core/extract"
 	"plushladle/core/fault"
 	"plushladle/core/formula"
+	"plushladle/core/process"
 	"plushladle/core/quantity"
 )
 
@@ -15,6 +15,7 @@ import (
 const (
 	maxLines     = 300
 	maxPortions  = 12
+	maxChanges   = 60
 	maxServingML = 5000
 	maxSize      = 1e6
 	leastValue   = 0.01 // of what is not 0, so that nothing divided by it overflows
@@ -25,7 +26,7 @@ func (f Formula) Check() error {
 	if _, err := quantity.ParseSystem(f.System); err != nil {
 		return err
 	}
-	if _, err := extract.ParseStrainer(f.Strainer); err != nil {
+	if _, err := process.ParseStrainer(f.Strainer); err != nil {
 		return err
 	}
 	if len(f.Lines) > maxLines || len(f.Portions) > maxPortions {
@@ -35,12 +36,20 @@ func (f Formula) Check() error {
 		name            string
 		value, from, to float64
 	}{
-		{"blendS", f.BlendS, 1, 600}, {"waterC", f.WaterC, 0, 100}, {"servingML", f.ServingML, 0, maxServingML}, {"cookMin", f.CookMin, 0, 600},
+		{"blendS", f.BlendS, 0, 600}, {"waterC", f.WaterC, 0, 100}, {"servingML", f.ServingML, 0, maxServingML}, {"cookMin", f.CookMin, 0, 600},
 		{"panCM", f.PanCM, 0, 80}, {"brewPct", f.BrewPct, 0, 100}, {"shopPrice", f.ShopPrice, 0, 100_000}, {"sizeValue", f.SizeValue, 0, maxSize},
 		{"sizeEach", f.SizeEach, 0, maxSize}, {"perDay", f.PerDay, 0, 1000}, {"rawC", f.RawC, 0, 100}, {"warmsC", f.WarmsC, 0, 60},
 	} {
 		if !(b.value == 0 && b.from == 0 || b.value >= max(b.from, leastValue) && b.value <= b.to) {
 			return fault.New(b.name, fmt.Sprint(b.value), "is out of range", fmt.Sprintf("use %g to %g", b.from, b.to))
+		}
+	}
+	if len(f.Process) > maxChanges {
+		return fault.New("process", fmt.Sprint(len(f.Process)), "changes are too many", fmt.Sprintf("use up to %d", maxChanges))
+	}
+	for _, c := range f.Process {
+		if err := c.Change().Check(); err != nil {
+			return err
 		}
 	}
 	return f.checkWays()
@@ -52,7 +61,7 @@ func (f Formula) checkWays() error {
 		name, value string
 		known       []string
 	}{
-		{"heat", f.Heat, []string{"", string(extract.Warmed), string(extract.Boiled)}},
+		{"heat", f.Heat, named(process.Heats)}, {"kind", f.Kind, append([]string{""}, named(formula.Kinds)...)},
 		{"sizeBy", f.SizeBy, []string{"", "times", "volume", "servings", "base", "bottles", "days"}},
 		{"spices", f.Spices, []string{"", string(formula.Linear), string(formula.Eased)}},
 	} {
@@ -61,4 +70,13 @@ func (f Formula) checkWays() error {
 		}
 	}
 	return nil
+}
+
+// named are codes as strings.
+func named[T ~string](codes []T) []string {
+	out := make([]string, len(codes))
+	for n, c := range codes {
+		out[n] = string(c)
+	}
+	return out
 }

@@ -4,17 +4,18 @@
 package kitchen
 
 import (
+	"cmp"
 	"fmt"
 	"reflect"
 	"slices"
 	"strings"
 
 	"plushladle/core/caution"
-	"plushladle/core/extract"
 	"plushladle/core/fault"
 	"plushladle/core/formula"
 	"plushladle/core/ingredient"
 	"plushladle/core/keep"
+	"plushladle/core/process"
 	"plushladle/core/quantity"
 )
 
@@ -22,16 +23,18 @@ import (
 type Formula struct {
 	Lines     []Line  `json:"lines" maxItems:"300"`
 	System    string  `json:"system" enum:"us,metric,au,imperial"`
-	Strainer  string  `json:"strainer" enum:"bag,cloth,gentle,sieve,none,juicer"`
-	BlendS    float64 `json:"blendS" minimum:"1" maximum:"600" doc:"seconds in the blender"`
-	WaterC    float64 `json:"waterC" minimum:"0" maximum:"100" doc:"temperature of the grinding water, °C"`
+	Strainer  string  `json:"strainer" enum:"bag,cloth,gentle,passes,sieve,sieve-pushed,sieve-cloth,none,juicer"`
+	BlendS    float64 `json:"blendS" minimum:"0" maximum:"600" doc:"seconds in the blender; 0 for what its bases want"`
+	WaterC    float64 `json:"waterC" minimum:"0" maximum:"100" doc:"temperature of grinding liquid whose line says none, °C; 0 for the tap's"`
 	Spices    string  `json:"spices" enum:"linear,eased" doc:"how strong spices grow with a batch"`
-	ServingML float64 `json:"servingML" minimum:"0" maximum:"5000" doc:"0 for the usual serving of its style"`
-	Heat      string  `json:"heat" enum:",warm,boil" doc:"after straining; boiled: cooled fast, and kept in a sterilised bottle"`
+	ServingML float64 `json:"servingML" minimum:"0" maximum:"5000" doc:"0 for the usual serving of its kind"`
+	Heat      string  `json:"heat" enum:",none,warm,under-boil,simmer,boil" doc:"after straining: warm 80 °C, under-boil 95; empty for by the base, which brings soy to the boil"`
 	HotFill   bool    `json:"hotFill,omitempty" doc:"bottled at 85 °C or hotter, full, closed and turned over; only where it was heated"`
 	CookMin   float64 `json:"cookMin" minimum:"0" maximum:"600" doc:"minutes at that heat in an open pan"`
 	PanCM     float64 `json:"panCM" minimum:"0" maximum:"80" doc:"the pan's diameter; 0 for a common one"`
-	Coarse    bool    `json:"coarse" doc:"ground coarse and left to stand cold"`
+	Covered   bool    `json:"covered,omitempty" doc:"the pan: it loses a tenth"`
+	Kind      string  `json:"kind,omitempty" enum:",milk,creamer,cream,horchata,nog,concentrate,chocolate,brewed,cooler" doc:"of drink; empty for a guess"`
+	Coarse    bool    `json:"coarse" doc:"crushed dry and infused cold"`
 	BrewPct   float64 `json:"brewPct" minimum:"0" maximum:"100" doc:"share of the decoction that goes in; 0 for all of it"`
 	ShopPrice float64 `json:"shopPrice" minimum:"0" maximum:"100000" doc:"what a litre of the like costs in a shop; 0 where it is not known"`
 	SizeBy    string  `json:"sizeBy" enum:",times,volume,servings,base,bottles,days" doc:"empty for the amounts as written"`
@@ -40,8 +43,29 @@ type Formula struct {
 	PerDay    float64 `json:"perDay" minimum:"0" maximum:"1000" doc:"cups a day, where sized by days"`
 	RawC      float64 `json:"rawC" minimum:"0" maximum:"100" doc:"the cook's own limit of a drink marked raw, °C; 0 where it is not"`
 	WarmsC    float64 `json:"warmsC" minimum:"0" maximum:"60" doc:"what a minute in the blender warms by, °C; 0 for the usual"`
+	// Process are the cook's changes to how it is made; the rest follows from the lines.
+	Process []StepChange `json:"process,omitempty" maxItems:"60"`
 	// Portions are what the finished base is divided into; absent where it stays one.
 	Portions []Portion `json:"portions,omitempty" maxItems:"12"`
+}
+
+// StepChange is what the cook does otherwise at one step.
+type StepChange struct {
+	At     StepAt             `json:"at"`
+	Do     string             `json:"do" enum:"set,add-after,remove"`
+	Params map[string]float64 `json:"params,omitempty" doc:"seconds at grind, minutes at heat, hours and fridge at soak; minutes of a step that is added"`
+	Cue    string             `json:"cue,omitempty" maxLength:"500" doc:"the cook's own words"`
+}
+
+// StepAt names a step: the nth of its kind, from 1.
+type StepAt struct {
+	Kind string `json:"kind" minLength:"1" maxLength:"20"`
+	N    int    `json:"n,omitempty" minimum:"0" maximum:"60"`
+}
+
+// Change is the change as the core takes it.
+func (c StepChange) Change() process.Change {
+	return process.Change{At: process.At{Kind: c.At.Kind, N: c.At.N}, Do: c.Do, Params: c.Params, Cue: c.Cue}
 }
 
 // Portion is one drink that the base is finished into.
@@ -66,8 +90,8 @@ type Line struct {
 // New is a formula with no lines and the usual ways of working.
 func New(system string) Formula {
 	return Formula{
-		Lines: []Line{}, System: system, Strainer: extract.Bag.String(),
-		BlendS: formula.DefaultBlendS, WaterC: formula.DefaultWaterC, Spices: string(formula.Linear),
+		Lines: []Line{}, System: system, Strainer: process.Bag.String(),
+		Spices: string(formula.Linear),
 	}
 }
 
@@ -77,6 +101,10 @@ type Ways struct {
 	School    string
 	FridgeC   float64
 	JugML     float64
+	HighSpeed bool    // the blender
+	TapC      float64 // 0 for the usual
+	PanCM     float64 // 0 for one that suits
+	RoomC     float64 // 0 for the usual
 	Catalogue *ingredient.Catalogue
 	Reader    quantity.Reader
 	Drawer    *quantity.Drawer
@@ -95,17 +123,19 @@ func (f Formula) Drink(name string, ways Ways) (formula.Drink, []error, error) {
 	if d.System, err = quantity.ParseSystem(f.System); err != nil {
 		return d, nil, err
 	}
-	if d.Method.Strainer, err = extract.ParseStrainer(f.Strainer); err != nil {
+	if d.Method.Strainer, err = process.ParseStrainer(f.Strainer); err != nil {
 		return d, nil, err
 	}
 	if d.School, err = keep.ParseSchool(ways.School); err != nil {
 		return d, nil, err
 	}
-	d.Method.BlendS, d.Method.WaterC, d.Method.Coarse = f.BlendS, f.WaterC, f.Coarse
+	f.setMethod(&d.Method, ways)
+	d.Kind = formula.Kind(f.Kind)
+	for _, c := range f.Process {
+		d.Changes = append(d.Changes, c.Change())
+	}
 	d.Size = formula.Size{By: formula.SizeBy(f.SizeBy), Value: f.SizeValue, EachML: f.SizeEach, PerDay: f.PerDay}
-	d.Cooking = extract.Cooking{Heat: extract.Heat(f.Heat), Minutes: f.CookMin, PanCM: f.PanCM}
-	d.BrewUsed, d.HotFill = f.BrewPct/100, f.HotFill
-	d.RawLimitC, d.WarmsC, d.Portions = f.RawC, f.WarmsC, f.portions(ways)
+	d.RawLimitC, d.Portions = f.RawC, f.portions(ways)
 	d.ServingML, d.Spices = f.ServingML, formula.SpiceSchool(f.Spices)
 	d.FridgeC, d.JugML = ways.FridgeC, ways.JugML
 	d.Drawer, d.Prices, d.Drinkers = ways.Drawer, ways.Prices, ways.Drinkers
@@ -115,6 +145,15 @@ func (f Formula) Drink(name string, ways Ways) (formula.Drink, []error, error) {
 		d.Lines[n], lineErrors[n] = l.read(ways)
 	}
 	return d, lineErrors, nil
+}
+
+// setMethod is how it is made: as the cook says of this drink, else as is usual
+// in the kitchen.
+func (f Formula) setMethod(m *process.Method, ways Ways) {
+	m.Seconds, m.HighSpeed, m.Coarse = f.BlendS, ways.HighSpeed, f.Coarse
+	m.WaterC, m.WarmsC, m.RoomC = cmp.Or(f.WaterC, ways.TapC), f.WarmsC, ways.RoomC
+	m.Heat, m.Minutes, m.Covered, m.PanCM, m.HotFill = process.Heat(f.Heat), f.CookMin, f.Covered, cmp.Or(f.PanCM, ways.PanCM), f.HotFill
+	m.BrewUsed = f.BrewPct / 100
 }
 
 // portions are what it is divided into, without the lines that name nothing.
@@ -207,8 +246,19 @@ func Written(read formula.Line) Line {
 			line.Note = strings.TrimSuffix(form+", "+line.Note, ", ") // its name is now the plain one
 		}
 		line.Note = withTreatment(line.Note, read.Treatment)
+		line.Note = withTemperature(line.Note, read)
 	}
 	return line
+}
+
+// withTemperature keeps in the note how warm a liquid is, which its plain name no
+// longer says.
+func withTemperature(note string, read formula.Line) string {
+	word, tempC := process.TemperatureIn(strings.ToLower(read.Name))
+	if tempC == 0 || read.Ingredient.Role != ingredient.Liquid || process.WordsC(strings.ToLower(note)) != 0 {
+		return note
+	}
+	return strings.TrimSuffix(word+", "+note, ", ")
 }
 
 // withTreatment keeps in the note what was done to the ingredient, which its

@@ -53,7 +53,10 @@ func (s *server) readWays() (kitchen.Ways, error) {
 	if err != nil {
 		return kitchen.Ways{}, err
 	}
-	ways := kitchen.Ways{School: settings.School, FridgeC: settings.FridgeC, JugML: settings.JugML}
+	ways := kitchen.Ways{
+		School: settings.School, FridgeC: settings.FridgeC, JugML: settings.JugML,
+		HighSpeed: settings.Blender == "high-speed", TapC: settings.TapC, PanCM: settings.PanCM, RoomC: settings.KitchenC,
+	}
 	if ways.System, err = quantity.ParseSystem(settings.System); err != nil {
 		return kitchen.Ways{}, err
 	}

@@ -28,6 +28,7 @@ func (s *server) registerFormulation(api huma.API) {
 	operation(s, api, post, "/api/matches", "match", "The drinks nearest to some figures", s.match)
 	operation(s, api, post, "/api/pastes", "paste", "Read a pasted recipe", s.paste)
 	operation(s, api, post, "/api/comparisons", "compare", "Two drinks side by side per 100 mL", s.compare)
+	operation(s, api, post, "/api/workings", "working", "How a figure of the drink came about", s.working)
 	operation(s, api, post, "/api/exports", "export", "The drink as schema.org JSON-LD and as Markdown", s.export)
 }
 

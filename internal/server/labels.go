@@ -74,7 +74,7 @@ func (s *server) label(kept *store.Bottle) (BottleLabel, error) {
 		return out, err
 	}
 	r, err := d.Reckon()
-	if err == nil && r.Style == formula.Concentrate {
+	if err == nil && r.Kind == formula.Concentrate {
 		out.Dilution = fmt.Sprintf("%.0f mL to a %.0f mL glass", b.ServingML, glassML)
 	}
 	return out, nil

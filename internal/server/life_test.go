@@ -356,12 +356,13 @@ func TestADrinkTakesEverythingAlong(t *testing.T) {
 	line := func(amount, name string) kitchen.Line {
 		return kitchen.Line{Key: name, Amount: amount, Ingredient: name}
 	}
-	drink("Towpath soy", "", line("1 cup", "Soybeans, dry"), line("4 cups", "Water"))
-	drink("Weir soy", "boil", line("1 cup", "Soybeans, dry"), line("4 cups", "Water"))
+	drink("Towpath soy", "none", line("1 cup", "Soybeans, dry"), line("4 cups", "Water"))
+	drink("Weir soy", "simmer", line("1 cup", "Soybeans, dry"), line("4 cups", "Water"))
 	drink("Bank milk", "", line("1 cup", "Brazil nuts"), line("4 cups", "Water"), line("1/4 tsp", "Nutmeg"), line("1/2 tsp", "Cinnamon, ground (cassia)"))
 	call[Pantry](c, "POST", "/api/pantry/drinkers", kitchen.Drinker{Name: "rower", Age: "adult", Allergens: []string{}, Dislikes: []string{"cinnamon"}})
 	with := func(name string) Reckoning {
 		f := kitchen.New("us")
+		f.Heat = "none"
 		f.Lines = []kitchen.Line{line("1 cup", "Almonds"), line("2 cups", "Water"), line("2 cups", name)}
 		return call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: "mixed", Formula: f})
 	}

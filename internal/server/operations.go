@@ -1,6 +1,7 @@
 package server
 
 import (
+	"cmp"
 	"context"
 	"encoding/json"
 	"net/http"
@@ -11,6 +12,7 @@ import (
 
 	"plushladle/core/fault"
 	"plushladle/core/formula"
+	"plushladle/core/process"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
 )
@@ -174,6 +176,9 @@ type Kitchen struct {
 	HandsQuiet string  `json:"handsQuiet" maxLength:"20" doc:"22:30-06:30, when nothing needs hands; empty for never"`
 	NoiseQuiet string  `json:"noiseQuiet" maxLength:"20" doc:"and no blender runs"`
 	TimeZone   string  `json:"timeZone,omitempty" maxLength:"60" doc:"an IANA name such as Europe/London; empty for the machine's own"`
+	Blender    string  `json:"blender,omitempty" enum:"regular,high-speed" doc:"a high-speed one gets more out of nuts, and warms more"`
+	TapC       float64 `json:"tapC,omitempty" minimum:"0" maximum:"60" doc:"the tap's water, °C; 0 for 15"`
+	PanCM      float64 `json:"panCM,omitempty" minimum:"0" maximum:"80" doc:"the pan's diameter; 0 for one that suits"`
 	Revision   int     `json:"revision,omitempty" minimum:"0" doc:"as it was read, so that nothing set since is written over; 0 writes over whatever there is"`
 }
 
@@ -192,7 +197,7 @@ func (s *server) kitchen(*noInput) (KitchenNow, error) {
 		Kitchen{
 			settings.System, settings.School, settings.FridgeC, settings.JugML, settings.Theme,
 			settings.Currency, orEmpty(settings.Measures), settings.ScaleG, settings.KitchenC, settings.HandsQuiet, settings.NoiseQuiet,
-			settings.TimeZone, settings.Revision,
+			settings.TimeZone, settings.Blender, settings.TapC, settings.PanCM, settings.Revision,
 		},
 		s.now().Format(dateLayout),
 	}, nil
@@ -208,6 +213,7 @@ func (s *server) setKitchen(in *body[Kitchen]) (KitchenNow, error) {
 		System: k.System, School: k.School, FridgeC: k.FridgeC, JugML: k.JugML, Theme: k.Theme,
 		Currency: k.Currency, Measures: k.Measures, ScaleG: k.ScaleG,
 		KitchenC: k.KitchenC, HandsQuiet: k.HandsQuiet, NoiseQuiet: k.NoiseQuiet, TimeZone: k.TimeZone, Revision: k.Revision,
+		Blender: cmp.Or(k.Blender, "regular"), TapC: cmp.Or(k.TapC, process.TapC), PanCM: k.PanCM,
 	}
 	if _, err := kitchen.ParseZone(k.TimeZone); err != nil {
 		return KitchenNow{}, err

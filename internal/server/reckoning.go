@@ -16,37 +16,43 @@ import (
 
 // Reckoning is a reckoned drink as the Bench shows it.
 type Reckoning struct {
-	Reckoned    bool         `json:"reckoned" doc:"false where there is nothing to reckon, or the base is refused"`
-	Style       string       `json:"style"`
-	Factor      float64      `json:"factor"`
-	Lines       []LineFigure `json:"lines"`
-	Ratio       *RatioFigure `json:"ratio,omitempty"`
-	DrinkML     float64      `json:"drinkML"`
-	DrinkG      float64      `json:"drinkG"`
-	LowML       float64      `json:"lowML"`
-	HighML      float64      `json:"highML"`
-	PulpG       float64      `json:"pulpG"`
-	Servings    float64      `json:"servings"`
-	ServingML   float64      `json:"servingML"`
-	Per100mL    Nutrition    `json:"per100mL"`
-	PerServing  Nutrition    `json:"perServing"`
-	BrixPct     float64      `json:"brixPct"`
-	WaterAct    float64      `json:"waterActivity"`
-	Keeps       Keeps        `json:"keeps"`
-	Soak        *SoakFigure  `json:"soak,omitempty"`
-	Allergens   []string     `json:"allergens"`
-	Vegan       *bool        `json:"vegan,omitempty" doc:"absent where it cannot be told"`
-	Cautions    []Caution    `json:"cautions"`
-	Dials       []Dial       `json:"dials"`
-	Jug         Jug          `json:"jug"`
-	Cost        CostFigure   `json:"cost"`
-	ForWhom     []ForWhom    `json:"forWhom" doc:"the kitchen's drinkers, and why it is not for some"`
-	Chill       ChillFigure  `json:"chill"`
-	Raw         *RawFigure   `json:"raw,omitempty" doc:"absent where it is not marked raw"`
-	LeftoverML  float64      `json:"leftoverML" doc:"of a decoction, not used"`
-	SteamG      float64      `json:"steamG" doc:"water boiled away"`
-	FoamG       float64      `json:"foamG" doc:"skimmed off"`
-	Assumptions []string     `json:"assumptions"`
+	Reckoned    bool          `json:"reckoned" doc:"false where there is nothing to reckon, or the base is refused"`
+	Kind        string        `json:"kind"`
+	KindFrom    string        `json:"kindFrom" enum:"flag,name,guess,"`
+	Factor      float64       `json:"factor"`
+	Lines       []LineFigure  `json:"lines"`
+	Ratio       *RatioFigure  `json:"ratio,omitempty"`
+	DrinkML     float64       `json:"drinkML"`
+	DrinkG      float64       `json:"drinkG"`
+	LowML       float64       `json:"lowML"`
+	HighML      float64       `json:"highML"`
+	PulpG       float64       `json:"pulpG"`
+	Servings    float64       `json:"servings"`
+	ServingML   float64       `json:"servingML"`
+	Per100mL    Nutrition     `json:"per100mL"`
+	PerServing  Nutrition     `json:"perServing"`
+	BrixPct     float64       `json:"brixPct"`
+	WaterAct    float64       `json:"waterActivity"`
+	Keeps       Keeps         `json:"keeps"`
+	Soak        *SoakFigure   `json:"soak,omitempty"`
+	Allergens   []string      `json:"allergens"`
+	Vegan       *bool         `json:"vegan,omitempty" doc:"absent where it cannot be told"`
+	Cautions    []Caution     `json:"cautions"`
+	Dials       []Dial        `json:"dials"`
+	Jug         Jug           `json:"jug"`
+	Cost        CostFigure    `json:"cost"`
+	ForWhom     []ForWhom     `json:"forWhom" doc:"the kitchen's drinkers, and why it is not for some"`
+	Chill       ChillFigure   `json:"chill"`
+	Raw         *RawFigure    `json:"raw,omitempty" doc:"absent where it is not marked raw"`
+	LeftoverML  float64       `json:"leftoverML" doc:"of a decoction, not used"`
+	SteamG      float64       `json:"steamG" doc:"water boiled away"`
+	FoamG       float64       `json:"foamG" doc:"skimmed off"`
+	Assumptions []string      `json:"assumptions"`
+	Process     []ProcessStep `json:"process" doc:"how it is made, step by step"`
+	Unapplied   []string      `json:"unapplied" doc:"changes of the cook's whose step is not there now"`
+	Balance     BalanceFigure `json:"balance"`
+	GrindS      float64       `json:"grindS" doc:"seconds in the blender, each load"`
+	WaterC      float64       `json:"waterC" doc:"of what is poured on to grind with, °C"`
 }
 
 // RawFigure is a drink marked raw, held against the cook's own limit.
@@ -203,13 +209,15 @@ func present(d *formula.Drink, keys []string, lineErrors []error, r *formula.Rec
 		Cost:    CostFigure{r.Cost.Known, r.Cost.Batch, r.Cost.PerLitre, r.Cost.PerServing, orEmpty(r.Cost.Unpriced)},
 		ForWhom: presentForWhom(r.ForWhom), Chill: ChillFigure(r.Chill), LeftoverML: r.LeftoverML, SteamG: r.SteamG, FoamG: r.FoamG,
 	}
+	out.Process, out.Balance, out.GrindS, out.WaterC = processOf(d, r), balanceOf(r), r.Made.Seconds, r.Made.WaterC
+	out.Unapplied = unappliedOf(d, r)
 	if r.Raw != nil {
 		out.Raw = &RawFigure{r.Raw.Kept, r.Raw.Words()}
 	}
+	out.Kind, out.KindFrom, out.Allergens = string(r.Kind), string(r.KindFrom), orEmpty(r.Allergens)
 	if r.Drink == nil {
 		return out
 	}
-	out.Style, out.Allergens = string(r.Style), r.Allergens
 	out.DrinkML, out.DrinkG, out.LowML, out.HighML = r.Drink.VolumeML, r.Drink.MassG, r.Drink.LowML, r.Drink.HighML
 	out.PulpG, out.Servings, out.ServingML = r.PulpG, r.Servings.Count, r.Servings.SizeML
 	out.Per100mL, out.PerServing = Nutrition(r.Per100mL), Nutrition(r.PerServing)

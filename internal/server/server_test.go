@@ -117,7 +117,7 @@ func TestFromDrinkToShelf(t *testing.T) {
 	d = call[Drink](c, "POST", "/api/drinks/1/versions", VersionNote{Note: "plain"})
 	assert.Equal(t, 1, d.IsVersion)
 	r := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: d.Name, Formula: d.Draft})
-	assert.InDelta(t, 915, r.DrinkML, 5)
+	assert.InDelta(t, 906, r.DrinkML, 2)
 	assert.Equal(t, "2026-11-26", r.Keeps.UseBy)
 
 	measured := 900.

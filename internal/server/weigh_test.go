@@ -72,7 +72,7 @@ func usedOfFront(i PlanItem, n int) *kitchen.Weighed { return i.Steps[i.Front.St
 
 func TestAScaleWeighsOutLineByLine(t *testing.T) {
 	t.Parallel()
-	c := weighing(t, "200 g almonds", "800 g water", "20 g maple syrup", "1 g salt")
+	c := weighing(t, "200 g almonds", "800 g water", "20 g maple syrup, after straining", "1 g salt")
 	now := call[ScaleNow](c, "POST", "/api/scale/connect", ForItem{1})
 	assert.True(t, now.Connected)
 	assert.Equal(t, "Almonds", now.Amount)
@@ -122,7 +122,7 @@ func TestUnpluggedMidPourNothingIsLost(t *testing.T) {
 
 func TestTooMuchIsTakenOrFollowed(t *testing.T) {
 	t.Parallel()
-	c := weighing(t, "200 g almonds", "800 g water", "20 g maple syrup")
+	c := weighing(t, "200 g almonds", "800 g water", "20 g maple syrup, after straining")
 	call[ScaleNow](c, "POST", "/api/scale/connect", ForItem{1})
 	c.scale.rests(240)
 	require.Eventually(t, func() bool { return c.plan().Front.Over != nil }, 5*time.Second, 5*time.Millisecond)
@@ -178,7 +178,7 @@ func TestTooMuchIsTakenOrFollowed(t *testing.T) {
 // back from the milk and the pulp.
 func TestABatchRecordsHowItWasReallyMade(t *testing.T) {
 	t.Parallel()
-	c := weighing(t, "200 g almonds", "water", "20 g maple syrup", "1 g salt")
+	c := weighing(t, "200 g almonds", "water", "20 g maple syrup, after straining", "1 g salt")
 	call[Pantry](c, "PUT", "/api/pantry/stock/almond", StockOf{1000})
 	item := c.plan()
 	require.Len(t, item.Ready.Lines, 3)
@@ -230,7 +230,7 @@ func TestSoyIsNeverLeftRaw(t *testing.T) {
 	c := weighing(t, "100 g soybeans", "700 g water")
 	drink := call[Drink](c, "GET", "/api/drinks/1", nil)
 	f := drink.Draft
-	f.Heat, f.CookMin = "boil", 15
+	f.Heat, f.CookMin = "simmer", 15
 	call[Drink](c, "PUT", "/api/drinks/1/draft", Draft{"Soy", f, drink.Revision})
 	call[Plan](c, "POST", "/api/plan/items", NewItem{DrinkID: 1, ReadyBy: "2026-11-26T14:00"})
 	p := call[Plan](c, "GET", "/api/plan", nil)

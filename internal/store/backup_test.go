@@ -104,7 +104,7 @@ func TestABackupOfAnOlderVersionIsRestored(t *testing.T) {
 	require.NoError(t, err)
 	d, err := s.Drink(1)
 	require.NoError(t, err)
-	assert.Equal(t, "boil", d.Draft.Heat, "as later versions write it")
+	assert.Equal(t, "simmer", d.Draft.Heat, "as later versions write it")
 	b, err := s.Bottle(1)
 	require.NoError(t, err)
 	assert.Equal(t, 380., b.LeftML)

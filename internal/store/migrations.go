@@ -232,6 +232,10 @@ var migrations = []*gormigrate.Migration{
 			sql TEXT NOT NULL)`,
 		`CREATE INDEX undo_active ON undo_acts (active) WHERE active`,
 		`CREATE INDEX undo_log_by_act ON undo_log (act)`,
+		`ALTER TABLE settings ADD COLUMN blender TEXT NOT NULL DEFAULT 'regular'`,
+		`ALTER TABLE settings ADD COLUMN tap_c REAL NOT NULL DEFAULT 15`,
+		`ALTER TABLE settings ADD COLUMN pan_cm REAL NOT NULL DEFAULT 0`,
+		methodByBase("drinks", "draft"), methodByBase("versions", "formula"), methodByBase("plan_items", "formula"), methodByBase("plan_items", "as_planned"),
 	)},
 }
 
@@ -301,6 +305,16 @@ func minutesBetween(from, to any) int {
 func heatForBoiled(table, column string) string {
 	return fmt.Sprintf(`UPDATE %[1]s SET %[2]s = json_remove(json_set(%[2]s, '$.heat',
 		CASE WHEN json_extract(%[2]s, '$.boiled') THEN 'boil' ELSE '' END), '$.boiled')`, table, column)
+}
+
+// methodByBase takes seconds and water that were never set for what the bases and
+// the tap give, and names the heats by what they are.
+func methodByBase(table, column string) string {
+	return fmt.Sprintf(`UPDATE %[1]s SET %[2]s = json_set(%[2]s,
+		'$.blendS', CASE json_extract(%[2]s, '$.blendS') WHEN 30 THEN 0 ELSE COALESCE(json_extract(%[2]s, '$.blendS'), 0) END,
+		'$.waterC', CASE json_extract(%[2]s, '$.waterC') WHEN 10 THEN 0 ELSE COALESCE(json_extract(%[2]s, '$.waterC'), 0) END,
+		'$.heat', CASE json_extract(%[2]s, '$.heat') WHEN 'warm' THEN 'under-boil' WHEN 'boil' THEN 'simmer' ELSE '' END)
+		WHERE json_valid(%[2]s) AND json_type(%[2]s) = 'object'`, table, column)
 }
 
 func statements(sql ...string) gormigrate.MigrateFunc {

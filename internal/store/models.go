@@ -139,6 +139,9 @@ type Settings struct {
 	HandsQuiet string  // "22:30-06:30", when nothing needs hands
 	NoiseQuiet string  // and no blender runs
 	TimeZone   string  // an IANA name; "" for the machine's own
+	Blender    string  // regular or high-speed
+	TapC       float64 // temperature of the tap's water
+	PanCM      float64 // the pan's diameter; 0 for one that suits
 	Revision   int     // grows with every change
 }
 

@@ -2,6 +2,7 @@ package store
 
 import (
 	"compress/gzip"
+	"encoding/json"
 	"errors"
 	"fmt"
 	"io"
@@ -159,6 +160,29 @@ func TestTheKitchenOfTheLastVersionComesBack(t *testing.T) {
 	drinks, err := s.Drinks()
 	require.NoError(t, err)
 	assert.Len(t, drinks, 8)
+	var before struct {
+		Tables struct {
+			Versions []struct{ Formula string }
+			Bottles  []struct {
+				UseBy string `json:"use_by"`
+			}
+		}
+	}
+	require.NoError(t, json.Unmarshal([]byte(old), &before))
+	var versions []Version
+	require.NoError(t, s.db.Order("id").Find(&versions).Error)
+	require.Len(t, versions, len(before.Tables.Versions))
+	for n, v := range versions {
+		var was kitchen.Formula
+		require.NoError(t, json.Unmarshal([]byte(before.Tables.Versions[n].Formula), &was))
+		assert.Equal(t, was.Lines, v.Formula.Lines, "as the cook wrote it")
+		assert.Equal(t, []float64{30, 10, 0, 0}, []float64{was.BlendS, was.WaterC, v.Formula.BlendS, v.Formula.WaterC}, "what was never set goes by the base and the tap")
+	}
+	var bottles []Bottle
+	require.NoError(t, s.db.Order("id").Find(&bottles).Error)
+	for n, b := range bottles {
+		assert.Equal(t, before.Tables.Bottles[n].UseBy, b.UseBy, "a bottle keeps its date")
+	}
 	now := backedUp(t, s)
 	other, _ := newStore(t)
 	_, err = other.Restore(strings.NewReader(now), nil)

@@ -199,7 +199,7 @@ func TestABoiledFormulaBecomesOneWithAHeat(t *testing.T) {
 	defer func() { _ = again.Close() }()
 	kept, err := again.Drink(1)
 	require.NoError(t, err)
-	assert.Equal(t, "boil", kept.Draft.Heat)
+	assert.Equal(t, "simmer", kept.Draft.Heat)
 	assert.Empty(t, kept.Versions[0].Formula.Heat)
 	settings, err := again.Settings()
 	require.NoError(t, err)

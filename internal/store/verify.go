@@ -166,6 +166,7 @@ func (s *Settings) wrong() string {
 	return first(
 		said(notASystem), said(notASchool), said(notHands), said(notNoise), oneOf("theme", s.Theme, "system", "day", "night"),
 		within("fridge_c", s.FridgeC, -5, 40), within("kitchen_c", s.KitchenC, -10, 60), within("jug_ml", s.JugML, 50, mostML), within("scale_g", s.ScaleG, 0, 1000),
+		oneOf("blender", s.Blender, "regular", "high-speed"), within("tap_c", s.TapC, 0, 60), within("pan_cm", s.PanCM, 0, 80),
 	)
 }
 

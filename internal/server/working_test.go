@@ -1,0 +1,75 @@
+package server
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"plushladle/internal/kitchen"
+)
+
+// Every figure shows where it went: what the lines brought is what came to be
+// somewhere, and each number says where it is from.
+func TestEveryFigureShowsItsWorking(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	on := OnBench{Name: "creamer", Formula: c.creamer()}
+	for figure, says := range map[string]string{
+		"yield": "mL at 4 °C", "fat": "g of fat in", "sweetness": "As sweet as", "keeps": "The shortest life", "cost": "what you pay in the Pantry",
+	} {
+		w := call[Working](c, "POST", "/api/workings", ToShow{on, figure})
+		assert.Contains(t, w.Result, says)
+		assert.NotEmpty(t, w.Title)
+		brought, flows := 0., 0.
+		for _, l := range w.Lines {
+			brought += l.Amount
+		}
+		for _, f := range w.Streams {
+			require.NotEmpty(t, f.Name, f.Code)
+			flows += f.Amount
+		}
+		if len(w.Streams) > 0 {
+			assert.InDelta(t, brought, flows, .1, figure)
+		}
+		if figure == "fat" || figure == "sweetness" {
+			assert.Contains(t, w.Constants[0], "until your batches tell better")
+		}
+	}
+	assert.Equal(t, "body.figure", c.refused("POST", "/api/workings", ToShow{on, "luck"}).Errors[0].Location)
+}
+
+// What the Bench shows is the method that Plan and Cook go by.
+func TestTheBenchShowsTheProcess(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	r := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: "Almond milk", Formula: almondMilk()})
+	var kinds []string
+	for _, s := range r.Process {
+		kinds = append(kinds, s.Kind)
+	}
+	assert.Equal(t, []string{"get ready", "soak", "drain", "grind", "strain", "taste", "bottle", "wash up", "chill"}, kinds)
+	b := r.Balance
+	assert.InDelta(t, b.InG, b.DrinkG+b.PulpG+b.ThrownAwayG+b.WallsG+b.EvaporatedG+b.SkimmedG+b.LeftoverG, .1)
+	assert.Equal(t, 90., r.GrindS)
+	f := almondMilk()
+	f.Kind = "creamer"
+	said := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: "Almond milk", Formula: f})
+	assert.Equal(t, []any{"creamer", "flag", 30.}, []any{said.Kind, said.KindFrom, said.ServingML})
+	assert.Equal(t, "name", r.KindFrom)
+}
+
+// Hot water stays hot when its line is read, and warns at the blender.
+func TestHotWaterStaysHotOnTheBench(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	pasted := call[Pasted](c, "POST", "/api/pastes", Paste{Text: "1 cup almonds\n3 cups boiling water"})
+	assert.Equal(t, []string{"Water", "boiling"}, []string{pasted.Lines[1].Line.Ingredient, pasted.Lines[1].Line.Note})
+	f := kitchen.New("us")
+	f.Lines = []kitchen.Line{pasted.Lines[0].Line, pasted.Lines[1].Line}
+	r := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: "hot", Formula: f})
+	assert.Equal(t, 98., r.WaterC)
+	assert.Equal(t, "hot-blend", r.Cautions[0].Code)
+	cold := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: "cold", Formula: almondMilk()})
+	assert.InDelta(t, cold.Jug.FillML/2, r.Jug.FillML, 1e-9, "the jug is filled by half")
+}
