@@ -1562,6 +1562,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/workings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How a figure of the drink came about */
+        post: operations["working"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1582,6 +1599,24 @@ export interface components {
             /** @description the code of what is avoided with it unless it was cleared; empty for none */
             kin: string;
             name: string;
+        };
+        BalanceFigure: {
+            /** Format: double */
+            drinkG: number;
+            /** Format: double */
+            evaporatedG: number;
+            /** Format: double */
+            inG: number;
+            /** Format: double */
+            leftoverG: number;
+            /** Format: double */
+            pulpG: number;
+            /** Format: double */
+            skimmedG: number;
+            /** Format: double */
+            thrownAwayG: number;
+            /** Format: double */
+            wallsG: number;
         };
         Band: {
             /** Format: double */
@@ -2233,7 +2268,7 @@ export interface components {
         Formula: {
             /**
              * Format: double
-             * @description seconds in the blender
+             * @description seconds in the blender; 0 for what its bases want
              */
             blendS: number;
             /**
@@ -2241,20 +2276,27 @@ export interface components {
              * @description share of the decoction that goes in; 0 for all of it
              */
             brewPct: number;
-            /** @description ground coarse and left to stand cold */
+            /** @description crushed dry and infused cold */
             coarse: boolean;
             /**
              * Format: double
              * @description minutes at that heat in an open pan
              */
             cookMin: number;
+            /** @description the pan: it loses a tenth */
+            covered?: boolean;
             /**
-             * @description after straining; boiled: cooled fast, and kept in a sterilised bottle
+             * @description after straining: warm 80 °C, under-boil 95; empty for by the base, which brings soy to the boil
              * @enum {string}
              */
-            heat: "" | "warm" | "boil";
+            heat: "" | "none" | "warm" | "under-boil" | "simmer" | "boil";
             /** @description bottled at 85 °C or hotter, full, closed and turned over; only where it was heated */
             hotFill?: boolean;
+            /**
+             * @description of drink; empty for a guess
+             * @enum {string}
+             */
+            kind?: "" | "milk" | "creamer" | "cream" | "horchata" | "nog" | "concentrate" | "chocolate" | "brewed" | "cooler";
             lines: components["schemas"]["Line"][];
             /**
              * Format: double
@@ -2267,6 +2309,7 @@ export interface components {
              */
             perDay: number;
             portions?: components["schemas"]["Portion"][];
+            process?: components["schemas"]["StepChange"][];
             /**
              * Format: double
              * @description the cook's own limit of a drink marked raw, °C; 0 where it is not
@@ -2274,7 +2317,7 @@ export interface components {
             rawC: number;
             /**
              * Format: double
-             * @description 0 for the usual serving of its style
+             * @description 0 for the usual serving of its kind
              */
             servingML: number;
             /**
@@ -2303,7 +2346,7 @@ export interface components {
              */
             spices: "linear" | "eased";
             /** @enum {string} */
-            strainer: "bag" | "cloth" | "gentle" | "sieve" | "none" | "juicer";
+            strainer: "bag" | "cloth" | "gentle" | "passes" | "sieve" | "sieve-pushed" | "sieve-cloth" | "none" | "juicer";
             /** @enum {string} */
             system: "us" | "metric" | "au" | "imperial";
             /**
@@ -2313,7 +2356,7 @@ export interface components {
             warmsC: number;
             /**
              * Format: double
-             * @description temperature of the grinding water, °C
+             * @description temperature of grinding liquid whose line says none, °C; 0 for the tap's
              */
             waterC: number;
         };
@@ -2442,6 +2485,11 @@ export interface components {
             wholeDays: number;
         };
         Kitchen: {
+            /**
+             * @description a high-speed one gets more out of nuts, and warms more
+             * @enum {string}
+             */
+            blender?: "regular" | "high-speed";
             currency: string;
             /**
              * Format: double
@@ -2465,6 +2513,11 @@ export interface components {
             /** @description and no blender runs */
             noiseQuiet: string;
             /**
+             * Format: double
+             * @description the pan's diameter; 0 for one that suits
+             */
+            panCM?: number;
+            /**
              * Format: int64
              * @description as it was read, so that nothing set since is written over; 0 writes over whatever there is
              */
@@ -2478,12 +2531,22 @@ export interface components {
             school: "cautious" | "customary";
             /** @enum {string} */
             system: "us" | "metric" | "au" | "imperial";
+            /**
+             * Format: double
+             * @description the tap's water, °C; 0 for 15
+             */
+            tapC?: number;
             /** @enum {string} */
             theme: "system" | "day" | "night";
             /** @description an IANA name such as Europe/London; empty for the machine's own */
             timeZone?: string;
         };
         KitchenNow: {
+            /**
+             * @description a high-speed one gets more out of nuts, and warms more
+             * @enum {string}
+             */
+            blender?: "regular" | "high-speed";
             currency: string;
             /**
              * Format: double
@@ -2507,6 +2570,11 @@ export interface components {
             /** @description and no blender runs */
             noiseQuiet: string;
             /**
+             * Format: double
+             * @description the pan's diameter; 0 for one that suits
+             */
+            panCM?: number;
+            /**
              * Format: int64
              * @description as it was read, so that nothing set since is written over; 0 writes over whatever there is
              */
@@ -2520,6 +2588,11 @@ export interface components {
             school: "cautious" | "customary";
             /** @enum {string} */
             system: "us" | "metric" | "au" | "imperial";
+            /**
+             * Format: double
+             * @description the tap's water, °C; 0 for 15
+             */
+            tapC?: number;
             /** @enum {string} */
             theme: "system" | "day" | "night";
             /** @description an IANA name such as Europe/London; empty for the machine's own */
@@ -3155,6 +3228,30 @@ export interface components {
              */
             share: number;
         };
+        ProcessStep: {
+            /** @description it may be left out */
+            canSkip: boolean;
+            /** @description what changes name it by */
+            code: string;
+            /** @description what right looks like */
+            cue: string;
+            kind: string;
+            /**
+             * Format: double
+             * @description as it is best
+             */
+            minutes: number;
+            /**
+             * Format: int64
+             * @description which of its kind, from 1
+             */
+            n: number;
+            /** @description with what goes in, what right looks like, and its caution */
+            text: string;
+            title: string;
+            /** @description no hands are needed */
+            wait: boolean;
+        };
         PulpEnd: {
             /** @description what it was used for, or why it was thrown out */
             for: string;
@@ -3224,6 +3321,7 @@ export interface components {
         Reckoning: {
             allergens: string[];
             assumptions: string[];
+            balance: components["schemas"]["BalanceFigure"];
             /** Format: double */
             brixPct: number;
             cautions: components["schemas"]["Caution"][];
@@ -3243,10 +3341,18 @@ export interface components {
             foamG: number;
             /** @description the kitchen's drinkers, and why it is not for some */
             forWhom: components["schemas"]["ForWhom"][];
+            /**
+             * Format: double
+             * @description seconds in the blender, each load
+             */
+            grindS: number;
             /** Format: double */
             highML: number;
             jug: components["schemas"]["Jug"];
             keeps: components["schemas"]["Keeps"];
+            kind: string;
+            /** @enum {string} */
+            kindFrom: "flag" | "name" | "guess" | "";
             /**
              * Format: double
              * @description of a decoction, not used
@@ -3257,6 +3363,8 @@ export interface components {
             lowML: number;
             per100mL: components["schemas"]["Nutrition"];
             perServing: components["schemas"]["Nutrition"];
+            /** @description how it is made, step by step */
+            process: components["schemas"]["ProcessStep"][];
             /** Format: double */
             pulpG: number;
             ratio?: components["schemas"]["RatioFigure"];
@@ -3274,11 +3382,17 @@ export interface components {
              * @description water boiled away
              */
             steamG: number;
-            style: string;
+            /** @description changes of the cook's whose step is not there now */
+            unapplied: string[];
             /** @description absent where it cannot be told */
             vegan?: boolean;
             /** Format: double */
             waterActivity: number;
+            /**
+             * Format: double
+             * @description of what is poured on to grind with, °C
+             */
+            waterC: number;
         };
         Refused: {
             /** Format: int64 */
@@ -3507,6 +3621,22 @@ export interface components {
             name: string;
             reckoning: components["schemas"]["Reckoning"];
         };
+        StepAt: {
+            kind: string;
+            /** Format: int64 */
+            n?: number;
+        };
+        StepChange: {
+            at: components["schemas"]["StepAt"];
+            /** @description the cook's own words */
+            cue?: string;
+            /** @enum {string} */
+            do: "set" | "add-after" | "remove";
+            /** @description seconds at grind, minutes at heat, hours and fridge at soak; minutes of a step that is added */
+            params?: {
+                [key: string]: number;
+            };
+        };
         StepTaken: {
             /** Format: date-time */
             doneAt: string;
@@ -3701,6 +3831,12 @@ export interface components {
             madeOn: string;
             name: string;
         };
+        ToShow: {
+            /** @enum {string} */
+            figure: "yield" | "fat" | "sweetness" | "keeps" | "cost";
+            formula: components["schemas"]["Formula"];
+            name: string;
+        };
         Trial: {
             /** Format: double */
             cupML: number;
@@ -3845,6 +3981,33 @@ export interface components {
         Why: {
             why: string;
         };
+        Working: {
+            /** @description the numbers it rests on, with their sources */
+            constants: string[];
+            /** @description what each line brought */
+            lines: components["schemas"]["WorkingPart"][];
+            /** @description of a life */
+            reasons: string[];
+            result: string;
+            /** @description where it came to be; none where nothing flows */
+            streams: components["schemas"]["WorkingPart"][];
+            title: string;
+            /** @description of the amounts */
+            unit: string;
+        };
+        WorkingPart: {
+            /** Format: double */
+            amount: number;
+            code: string;
+            /** Format: double */
+            massG: number;
+            name: string;
+            /**
+             * Format: double
+             * @description of all
+             */
+            pct: number;
+        };
         Zone: {
             /** @description an IANA name such as Europe/London */
             timeZone: string;
@@ -3858,6 +4021,7 @@ export interface components {
 }
 export type Addition = components['schemas']['Addition'];
 export type AllergenChoice = components['schemas']['AllergenChoice'];
+export type BalanceFigure = components['schemas']['BalanceFigure'];
 export type Band = components['schemas']['Band'];
 export type Batch = components['schemas']['Batch'];
 export type Blended = components['schemas']['Blended'];
@@ -3952,6 +4116,7 @@ export type PlanStep = components['schemas']['PlanStep'];
 export type Portion = components['schemas']['Portion'];
 export type Poured = components['schemas']['Poured'];
 export type PouredDay = components['schemas']['PouredDay'];
+export type ProcessStep = components['schemas']['ProcessStep'];
 export type PulpEnd = components['schemas']['PulpEnd'];
 export type PulpFigure = components['schemas']['PulpFigure'];
 export type RatioFigure = components['schemas']['RatioFigure'];
@@ -3973,6 +4138,8 @@ export type SignIn = components['schemas']['SignIn'];
 export type SoakFigure = components['schemas']['SoakFigure'];
 export type Split = components['schemas']['Split'];
 export type SplitDrink = components['schemas']['SplitDrink'];
+export type StepAt = components['schemas']['StepAt'];
+export type StepChange = components['schemas']['StepChange'];
 export type StepTaken = components['schemas']['StepTaken'];
 export type StockOf = components['schemas']['StockOf'];
 export type Story = components['schemas']['Story'];
@@ -3993,6 +4160,7 @@ export type ToCompare = components['schemas']['ToCompare'];
 export type ToLetDown = components['schemas']['ToLetDown'];
 export type ToMatch = components['schemas']['ToMatch'];
 export type ToReckon = components['schemas']['ToReckon'];
+export type ToShow = components['schemas']['ToShow'];
 export type Trial = components['schemas']['Trial'];
 export type Tried = components['schemas']['Tried'];
 export type Turn = components['schemas']['Turn'];
@@ -4006,6 +4174,8 @@ export type WarmSpell = components['schemas']['WarmSpell'];
 export type Weighed = components['schemas']['Weighed'];
 export type WeighedNow = components['schemas']['WeighedNow'];
 export type Why = components['schemas']['Why'];
+export type Working = components['schemas']['Working'];
+export type WorkingPart = components['schemas']['WorkingPart'];
 export type Zone = components['schemas']['Zone'];
 export type $defs = Record<string, never>;
 export interface operations {
@@ -7354,6 +7524,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Nothing"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    working: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ToShow"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Working"];
                 };
             };
             /** @description Error */

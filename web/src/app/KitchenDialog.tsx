@@ -8,7 +8,7 @@ import { Field } from '../ui/Field'
 import { Notice } from '../ui/Notice'
 import { asMeasure } from '../ui/number'
 import { Select } from '../ui/Select'
-import { systems } from './choices'
+import { blenders, systems } from './choices'
 import { Devices } from './Devices'
 
 const schools = [
@@ -43,6 +43,9 @@ function KitchenForm({ now, onClose }: { now: Kitchen; onClose: () => void }) {
   const [kitchenC, setKitchenC] = useState(String(now.kitchenC))
   const [handsQuiet, setHandsQuiet] = useState(now.handsQuiet)
   const [noiseQuiet, setNoiseQuiet] = useState(now.noiseQuiet)
+  const [blender, setBlender] = useState(now.blender ?? 'regular')
+  const [tapC, setTapC] = useState(String(now.tapC ?? 15))
+  const [panCM, setPanCM] = useState(now.panCM ? String(now.panCM) : '')
   const [jugML, setJugML] = useState(String(now.jugML))
   const refused = set.error instanceof Refused ? set.error : undefined
   /** said is what works in a field; of one changed elsewhere, both values. */
@@ -52,7 +55,13 @@ function KitchenForm({ now, onClose }: { now: Kitchen; onClose: () => void }) {
     e.preventDefault()
     const { measures, scaleG, revision, timeZone } = now
     const hours = { kitchenC: typedAs(kitchenC, '°C'), handsQuiet, noiseQuiet }
-    const numbers = { ...hours, fridgeC: typedAs(fridgeC, '°C'), jugML: typedAs(jugML, 'mL') }
+    const numbers = {
+      ...hours,
+      fridgeC: typedAs(fridgeC, '°C'),
+      jugML: typedAs(jugML, 'mL'),
+      tapC: typedAs(tapC, '°C'),
+      panCM: panCM.trim() === '' ? 0 : typedAs(panCM, 'cm'),
+    }
     const body = {
       system,
       school,
@@ -61,6 +70,7 @@ function KitchenForm({ now, onClose }: { now: Kitchen; onClose: () => void }) {
       scaleG,
       revision,
       timeZone,
+      blender,
       currency: currency.trim().toUpperCase(),
       ...numbers,
     }
@@ -80,6 +90,12 @@ function KitchenForm({ now, onClose }: { now: Kitchen; onClose: () => void }) {
           value={school}
           choices={schools}
           onChange={(v) => setSchool(v as Kitchen['school'])}
+        />
+        <Select
+          label="Blender"
+          value={blender}
+          choices={blenders}
+          onChange={(v) => setBlender(v as NonNullable<Kitchen['blender']>)}
         />
         <Select label="Light" value={theme} choices={themes} onChange={(v) => setTheme(v as Kitchen['theme'])} />
       </div>
@@ -109,6 +125,24 @@ function KitchenForm({ now, onClose }: { now: Kitchen; onClose: () => void }) {
           onChange={(e) => setKitchenC(e.target.value)}
           error={said('kitchenC', 'Enter a temperature from 5 to 45 °C.')}
           hint="Soaks are shorter in a warm one."
+        />
+        <Field
+          label="Tap water is at"
+          unit="°C"
+          inputMode="decimal"
+          value={tapC}
+          onChange={(e) => setTapC(e.target.value)}
+          error={said('tapC', 'Enter a temperature from 0 to 60 °C.')}
+          hint="It is ground with, where nothing else is said."
+        />
+        <Field
+          label="The pan is across"
+          unit="cm"
+          inputMode="decimal"
+          value={panCM}
+          onChange={(e) => setPanCM(e.target.value)}
+          error={said('panCM', 'Enter a width up to 80 cm, or leave it empty.')}
+          hint="Empty for one that fits."
         />
         <Field
           label="Nobody is up"

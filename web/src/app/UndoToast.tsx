@@ -39,7 +39,7 @@ export function UndoToast() {
           </Toast.Close>
         </Toast.Root>
       )}
-      <Toast.Viewport className="fixed inset-x-3 bottom-3 z-50 mx-auto flex w-fit max-w-[calc(100vw-1.5rem)] justify-center print:hidden" />
+      <Toast.Viewport className="fixed inset-x-3 bottom-24 z-50 mx-auto flex w-fit max-w-[calc(100vw-1.5rem)] justify-center print:hidden" />
     </Toast.Provider>
   )
 }

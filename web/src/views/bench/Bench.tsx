@@ -15,6 +15,7 @@ import { DrinksMenu, DrinkTitle } from './DrinkTitle'
 import { JugDrawing } from './JugDrawing'
 import { Lines } from './Lines'
 import { MadeDialog } from './MadeDialog'
+import { ProcessStrip } from './ProcessStrip'
 import { SizeBar } from './SizeBar'
 import { Strip } from './Strip'
 import { dropBackup, settled } from './saving'
@@ -22,6 +23,7 @@ import { useBenchKeys } from './useBenchKeys'
 import { type BenchDraft, type Edits, useDraft } from './useDraft'
 import type { Turnable } from './useTurn'
 import { VersionDialog } from './VersionDialog'
+import { type Figure, WorkingDialog } from './WorkingDialog'
 import { WorkMenu, type WorkSheet, WorkSheets } from './WorkMenu'
 
 /** LastDrink opens the drink worked on last, or says how to begin. */
@@ -93,6 +95,7 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
   const [sheet, setSheet] = useState<Sheet>()
   const [work, setWork] = useState<WorkSheet>()
   const [swap, setSwap] = useState<string>()
+  const [figure, setFigure] = useState<Figure>()
   const currency = useKitchen().data?.currency ?? 'GBP'
   const addRef = useRef<HTMLInputElement>(null)
   useBenchKeys(bench, () => addRef.current?.focus())
@@ -124,6 +127,15 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
         </div>
         <div className="grid min-w-0 gap-3">
           <Jug r={r} />
+          {r?.reckoned && (
+            <button
+              type="button"
+              onClick={() => setFigure('yield')}
+              className="min-h-6 justify-self-center text-[15px] text-mute underline decoration-dotted underline-offset-4"
+            >
+              How the yield is reckoned
+            </button>
+          )}
           <Ways
             strainer={bench.draft.formula.strainer}
             edits={bench.edits}
@@ -137,9 +149,18 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
             </p>
           )}
         </div>
-        {r && <Dials r={r} bench={turnable} onDetails={() => setSheet('details')} />}
+        {r && <Dials r={r} bench={turnable} onDetails={() => setSheet('details')} onWorking={setFigure} />}
       </div>
-      <Strip r={r} currency={currency} shopPrice={bench.draft.formula.shopPrice}>
+      {r && (
+        <ProcessStrip
+          steps={r.process}
+          unapplied={r.unapplied}
+          changes={bench.draft.formula.process}
+          edits={bench.edits}
+          onMethod={() => setWork('method')}
+        />
+      )}
+      <Strip r={r} currency={currency} shopPrice={bench.draft.formula.shopPrice} onWorking={setFigure}>
         <Button onClick={() => setSheet('version')} disabled={bench.kept.isVersion > 0 && bench.state.is === 'saved'}>
           Keep version
         </Button>
@@ -147,6 +168,7 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
           Made it
         </Button>
       </Strip>
+      {figure && <WorkingDialog bench={bench} figure={figure} onClose={() => setFigure(undefined)} />}
       {sheet === 'made' && r && <MadeDialog bench={bench} expected={r} onClose={() => setSheet(undefined)} />}
       {sheet === 'version' && <VersionDialog bench={bench} onClose={() => setSheet(undefined)} />}
       <WorkSheets

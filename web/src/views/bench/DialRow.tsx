@@ -5,6 +5,8 @@ import type { Dial } from '../../api/schema'
 import { toTenth } from '../../ui/format'
 import { Menu, MenuCheck, MenuHead } from '../../ui/Menu'
 import { type DialName, type Turnable, useTurn } from './useTurn'
+import { WorkingButton } from './WorkingButton'
+import type { Figure } from './WorkingDialog'
 
 /** Pigments of each dial's bands, from faint to full. */
 const pigments: Record<string, string> = {
@@ -25,8 +27,13 @@ const figureOf = (d: Dial) => {
 
 const steps = 1000
 
+type RowProps = { d: Dial; bench: Turnable; onWorking: (figure: Figure) => void }
+
+/** Dials whose working can be shown. */
+const workings: Record<string, Figure> = { Sweetness: 'sweetness', Fat: 'fat' }
+
 /** DialRow is a dial: its figure, its scale, and a marker to drag or to move with the arrow keys. */
-export const DialRow = memo(function DialRow({ d, bench }: { d: Dial; bench: Turnable }) {
+export const DialRow = memo(function DialRow({ d, bench, onWorking }: RowProps) {
   const [give, setGive] = useState('')
   const giver = d.givers.some((g) => g.key === give) ? give : ''
   const turn = useTurn(bench, d.name.toLowerCase() as DialName, giver)
@@ -44,7 +51,9 @@ export const DialRow = memo(function DialRow({ d, bench }: { d: Dial; bench: Tur
         <h3 className="text-[17px]">{d.name}</h3>
         <GivenBy d={d} give={giver} onGive={setGive} />
         <p className="ml-auto whitespace-nowrap">
-          <span className="font-head text-xl font-bold">{figureOf(d)}</span>{' '}
+          <WorkingButton figure={d.known ? workings[d.name] : undefined} of={d.name} onWorking={onWorking}>
+            {figureOf(d)}
+          </WorkingButton>{' '}
           {d.known && <span className="text-[13px] text-mute">{d.unit}</span>}
         </p>
       </div>

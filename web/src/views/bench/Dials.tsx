@@ -3,18 +3,24 @@ import { Notice } from '../../ui/Notice'
 import { Tray } from '../../ui/Tray'
 import { DialRow } from './DialRow'
 import type { Turnable } from './useTurn'
+import { WorkingButton } from './WorkingButton'
+import type { Figure } from './WorkingDialog'
 
-type Props = { r: Reckoning; bench: Turnable; onDetails: () => void }
+type Props = { r: Reckoning; bench: Turnable; onDetails: () => void; onWorking: (figure: Figure) => void }
 
 /** Dials show sweetness, fat, strength, spice and keeping on their scales; all but keeping can be set. */
-export function Dials({ r, bench, onDetails }: Props) {
+export function Dials({ r, bench, onDetails, onWorking }: Props) {
   const raised = r.cautions.filter((c) => c.raised)
   const unsettled = r.lines.some((l) => l.errorField === 'ingredient')
   const others = r.cautions.length - raised.length
   return (
     <Tray label="Dials" className="flex min-w-0 flex-col gap-3">
       {r.dials.map((d) =>
-        d.name === 'Keeps' ? <Keeping key={d.name} d={d} r={r} /> : <DialRow key={d.name} d={d} bench={bench} />,
+        d.name === 'Keeps' ? (
+          <Keeping key={d.name} d={d} r={r} onWorking={onWorking} />
+        ) : (
+          <DialRow key={d.name} d={d} bench={bench} onWorking={onWorking} />
+        ),
       )}
       <div className="mt-auto grid gap-2">
         {raised.map((c) => (
@@ -46,7 +52,7 @@ function NotFor({ r }: { r: Reckoning }) {
   )
 }
 
-function Keeping({ d, r }: { d: Dial; r: Reckoning }) {
+function Keeping({ d, r, onWorking }: { d: Dial; r: Reckoning; onWorking: (figure: Figure) => void }) {
   const { keeps } = r
   if (!d.known) {
     return (
@@ -62,7 +68,9 @@ function Keeping({ d, r }: { d: Dial; r: Reckoning }) {
       <div className="flex items-baseline justify-between gap-2">
         <h3 className="text-[17px]">Keeps</h3>
         <p>
-          <span className="font-head text-xl font-bold">use by {keeps.useByWords}</span>{' '}
+          <WorkingButton figure="keeps" of="keeping" onWorking={onWorking}>
+            use by {keeps.useByWords}
+          </WorkingButton>{' '}
           <span className="text-[13px] text-mute">{also}</span>
         </p>
       </div>

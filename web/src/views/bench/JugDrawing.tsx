@@ -82,7 +82,9 @@ export const JugDrawing = memo(function JugDrawing({ r }: { r: Reckoning }) {
         <Figures r={r} milkTop={milkTop} pulpTop={pulpTop} />
       </svg>
       <figcaption className="text-center text-[15px] text-mute">
-        {r.style}, {toWhole(r.drinkG)} g{jug.strains > 1 && `, strained in ${jug.strains} fillings`}
+        {r.kind}
+        {r.kindFrom === 'guess' && ', by the look of it'}, {toWhole(r.drinkG)} g
+        {jug.strains > 1 && `, strained in ${jug.strains} fillings`}
       </figcaption>
     </figure>
   )

@@ -1,19 +1,26 @@
 import type { ReactNode } from 'react'
 import type { Reckoning } from '../../api/schema'
 import { toMoney, toTenth, toWhole } from '../../ui/format'
+import type { Figure as FigureName } from './WorkingDialog'
 
-type Props = { r?: Reckoning; currency: string; shopPrice: number; children: ReactNode }
+type Props = {
+  r?: Reckoning
+  currency: string
+  shopPrice: number
+  onWorking: (figure: FigureName) => void
+  children: ReactNode
+}
 
 /** A serving that is all but there counts. */
 const almost = 0.05
 
 /** Strip is the line of figures under the trays, with what can be done next. */
-export function Strip({ r, currency, shopPrice, children }: Props) {
+export function Strip({ r, currency, shopPrice, onWorking, children }: Props) {
   const known = r?.reckoned ? r : undefined
   return (
     <section
       aria-label="At a glance"
-      className="flex flex-wrap items-center gap-y-2 rounded-tray border-[2.5px] border-rim bg-enamel px-2 py-2.5 xl:sticky xl:bottom-3"
+      className="flex flex-wrap items-center gap-y-2 rounded-tray border-[2.5px] border-rim bg-enamel px-2 py-2.5 xl:sticky xl:bottom-3 xl:shadow-[0_0.9rem_0_0_var(--color-linen)]"
     >
       <Figure
         value={known && toWhole(Math.floor(known.servings + almost))}
@@ -25,6 +32,7 @@ export function Strip({ r, currency, shopPrice, children }: Props) {
         words={known ? `each, ${toTenth(known.perServing.proteinG)} g protein` : 'each'}
       />
       <Figure
+        onOpen={known?.cost.known ? () => onWorking('cost') : undefined}
         value={known?.cost.known && toMoney(known.cost.perServing, currency)}
         words={costWords(known, currency, shopPrice)}
       />
@@ -47,10 +55,22 @@ function costWords(r: Reckoning | undefined, currency: string, shopPrice: number
 
 const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
 
-function Figure({ value, words }: { value?: string | false; words: string }) {
+function Figure({ value, words, onOpen }: { value?: string | false; words: string; onOpen?: () => void }) {
+  const look = 'block font-head text-xl leading-tight font-bold'
   return (
     <p className="min-w-[7.5rem] max-w-[14rem] border-line px-3 not-first:border-l max-sm:min-w-[44%]">
-      <span className="block font-head text-xl leading-tight font-bold">{value || '–'}</span>
+      {onOpen ? (
+        <button
+          type="button"
+          onClick={onOpen}
+          className={`${look} underline decoration-dotted decoration-1 underline-offset-4`}
+        >
+          {value}
+          <span className="sr-only">, how the cost is reckoned</span>
+        </button>
+      ) : (
+        <span className={look}>{value || '–'}</span>
+      )}
       <span className="text-[14px] text-mute">{words}</span>
     </p>
   )

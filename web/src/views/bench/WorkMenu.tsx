@@ -81,7 +81,7 @@ export function WorkSheets({ bench, r, currency, sheet, swap, onClose }: Props) 
     <Suspense fallback={null}>
       {swap !== undefined && <SwapSheet {...common} line={swap} isBlend={isBlend} />}
       {sheet === 'ladder' && <LadderSheet {...common} />}
-      {sheet === 'cup' && r && <CupSheet {...common} style={r.style} iceG={r.chill.iceG} groundC={r.chill.groundC} />}
+      {sheet === 'cup' && r && <CupSheet {...common} kind={r.kind} iceG={r.chill.iceG} groundC={r.chill.groundC} />}
       {sheet === 'trial' && <TrialSheet {...common} />}
       {sheet === 'split' && <SplitSheet {...common} />}
       {sheet === 'match' && <MatchSheet {...common} />}
@@ -89,7 +89,7 @@ export function WorkSheets({ bench, r, currency, sheet, swap, onClose }: Props) 
       {sheet === 'compare' && <CompareSheet {...common} />}
       {sheet === 'paste' && <PasteSheet {...common} />}
       {sheet === 'export' && <ExportSheet {...common} />}
-      {sheet === 'method' && <MethodSheet {...common} currency={currency} />}
+      {sheet === 'method' && <MethodSheet {...common} r={r} currency={currency} />}
     </Suspense>
   )
 }

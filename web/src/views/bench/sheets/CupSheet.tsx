@@ -25,20 +25,20 @@ const usualC: Record<Cup['into'], number> = { coffee: 75, water: 8, milk: 5, ice
 /** CupSheet is what the drink does in a cup of coffee, in a glass, or over ice; and the ice that chills a warm batch. */
 export function CupSheet({
   bench,
-  style,
+  kind,
   iceG,
   groundC,
   onClose,
 }: {
   bench: BenchDraft
-  style: string
+  kind: string
   iceG: number
   groundC: number
   onClose: () => void
 }) {
   const { name, formula } = bench.draft
   const [into, setInto] = useState<Cup['into']>(
-    style === 'creamer' ? 'coffee' : style === 'concentrate' ? 'water' : 'ice',
+    kind === 'creamer' ? 'coffee' : kind === 'concentrate' ? 'water' : 'ice',
   )
   const [spoonML, setSpoonML] = useState(0)
   const [cupML, setCupML] = useState(200)

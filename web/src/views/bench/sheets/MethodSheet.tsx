@@ -1,16 +1,11 @@
-import type { Formula } from '../../../api/schema'
-import { strainers, systems } from '../../../app/choices'
+import type { Formula, Reckoning } from '../../../api/schema'
+import { heats, kinds, strainers, systems } from '../../../app/choices'
 import { Check } from '../../../ui/Check'
 import { Sheet } from '../../../ui/Dialog'
+import { toWhole } from '../../../ui/format'
 import { NumberField } from '../../../ui/NumberField'
 import { Select } from '../../../ui/Select'
 import type { BenchDraft } from '../useDraft'
-
-const heats = [
-  { value: 'none', label: 'Unheated' },
-  { value: 'warm', label: 'Warmed, just under the boil' },
-  { value: 'boil', label: 'Boiled, sterilised bottle' },
-]
 
 /** The limit commonly kept to; any other may be typed. */
 const usualRawC = 46
@@ -23,17 +18,34 @@ const schools = [
 /** MethodSheet is how the drink is ground, strained, heated and measured. */
 export function MethodSheet({
   bench,
+  r,
   currency,
   onClose,
 }: {
   bench: BenchDraft
+  r?: Reckoning
   currency: string
   onClose: () => void
 }) {
   const { formula } = bench.draft
+  const heated = formula.heat !== '' && formula.heat !== 'none'
   const set = (change: Partial<Formula>) => bench.setFormula(change)
   return (
     <Sheet title="Method" intro="How it is ground, strained, heated and measured." onClose={onClose}>
+      <Select
+        label="Kind of drink"
+        value={formula.kind || 'guess'}
+        choices={kinds}
+        onChange={(v) => set({ kind: (v === 'guess' ? '' : v) as Formula['kind'] })}
+      />
+      <NumberField
+        label="A serving"
+        unit="mL"
+        hint="Empty for the usual of its kind."
+        value={formula.servingML || undefined}
+        onNumber={(servingML) => set({ servingML })}
+        onEmpty={() => set({ servingML: 0 })}
+      />
       <Select
         label="Strained"
         value={formula.strainer}
@@ -53,19 +65,27 @@ export function MethodSheet({
         onChange={(v) => set({ spices: v as Formula['spices'] })}
       />
       <div className="grid grid-cols-2 gap-3">
-        <NumberField label="In the blender" unit="s" value={formula.blendS} onNumber={(blendS) => set({ blendS })} />
+        <NumberField
+          label="In the blender"
+          unit="s"
+          hint={`Empty for what it needs${r ? `, ${toWhole(r.grindS)} s` : ''}.`}
+          value={formula.blendS || undefined}
+          onNumber={(blendS) => set({ blendS })}
+          onEmpty={() => set({ blendS: 0 })}
+        />
         <NumberField
           label="Grinding water"
           unit="°C"
-          least={0}
-          value={formula.waterC}
+          hint="Empty for the tap’s, or what the line says."
+          value={formula.waterC || undefined}
           onNumber={(waterC) => set({ waterC })}
+          onEmpty={() => set({ waterC: 0 })}
         />
       </div>
       <NumberField
         label="A minute in the blender warms it by"
         unit="°C"
-        hint="Empty for 10 °C."
+        hint="Empty for what your blender does."
         value={formula.warmsC || undefined}
         onNumber={(warmsC) => set({ warmsC })}
         onEmpty={() => set({ warmsC: 0 })}
@@ -81,17 +101,18 @@ export function MethodSheet({
         />
       )}
       <Check
-        label="Ground coarse, and left to stand cold"
+        label="Crushed dry, and left to draw cold"
         checked={formula.coarse}
         onChange={(coarse) => set({ coarse })}
       />
       <Select
         label="Finished"
-        value={formula.heat || 'none'}
+        value={formula.heat || 'by base'}
         choices={heats}
-        onChange={(v) => set({ heat: (v === 'none' ? '' : v) as Formula['heat'] })}
+        onChange={(v) => set({ heat: (v === 'by base' ? '' : v) as Formula['heat'] })}
       />
-      {formula.heat !== '' && (
+      {formula.heat === '' && <p className="text-[15px] text-mute">Soy is boiled for ten minutes; nothing else is.</p>}
+      {heated && (
         <div className="grid grid-cols-2 gap-3">
           <NumberField
             label="For"
@@ -107,11 +128,14 @@ export function MethodSheet({
             value={formula.panCM || undefined}
             onNumber={(panCM) => set({ panCM })}
             onEmpty={() => set({ panCM: 0 })}
-            hint="Empty for 20 cm."
+            hint="Empty for one that fits."
           />
         </div>
       )}
-      {formula.heat !== '' && (
+      {heated && (
+        <Check label="With the lid on" checked={formula.covered ?? false} onChange={(covered) => set({ covered })} />
+      )}
+      {heated && (
         <Check
           label="Filled hot: at 85 °C or more, to the brim, closed and turned over for 2 minutes"
           checked={formula.hotFill ?? false}

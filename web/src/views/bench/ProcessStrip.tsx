@@ -1,0 +1,70 @@
+import { ChevronRight } from 'lucide-react'
+import { memo, useState } from 'react'
+import type { Formula, ProcessStep } from '../../api/schema'
+import { Button } from '../../ui/Button'
+import { toWhole } from '../../ui/format'
+import { Notice } from '../../ui/Notice'
+import { StepEditor } from './StepEditor'
+import type { Edits } from './useDraft'
+
+type Props = {
+  steps: ProcessStep[]
+  unapplied: string[]
+  changes: Formula['process']
+  edits: Edits
+  onMethod: () => void
+}
+
+/** ProcessStrip is how the drink is made, step by step; a step that is opened says what goes in, and can be changed. */
+export const ProcessStrip = memo(function ProcessStrip({ steps, unapplied, changes, edits, onMethod }: Props) {
+  const [open, setOpen] = useState<number>()
+  if (steps.length === 0) return null
+  const shown = open === undefined ? undefined : steps[open]
+  return (
+    <section aria-label="How it is made" className="rounded-tray border-[2.5px] border-rim bg-enamel px-3 py-2.5">
+      <div className="flex flex-wrap items-baseline justify-between gap-2">
+        <h2 className="text-lg">How it is made</h2>
+        <Button onClick={onMethod}>Change the method</Button>
+      </div>
+      <ol className="mt-1 flex flex-wrap items-center gap-y-1">
+        {steps.map((s, n) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a drink may have the same step twice
+          <li key={`${n}-${s.kind}`} className="flex items-center">
+            {n > 0 && <ChevronRight size={14} aria-hidden className="text-mute" />}
+            <button
+              type="button"
+              aria-expanded={open === n}
+              onClick={() => setOpen(open === n ? undefined : n)}
+              className={`min-h-9 rounded px-1.5 text-[15px] ${open === n ? 'bg-linen font-bold' : ''} ${s.wait ? 'text-mute' : 'underline decoration-dotted underline-offset-4'}`}
+            >
+              {s.kind === 'own' ? s.title : s.kind}
+              {s.wait && s.minutes >= 60 && ` ${toWhole(s.minutes / 60)} h`}
+              {s.kind !== 'own' && <span className="sr-only">: {s.title}</span>}
+            </button>
+          </li>
+        ))}
+      </ol>
+      {unapplied.map((words) => (
+        <Notice key={words}>{words}</Notice>
+      ))}
+      {(changes ?? [])
+        .filter((c) => c.do === 'remove')
+        .map((c) => (
+          <p key={`${c.at.kind}-${c.at.n}`} className="flex items-center gap-2 text-[15px] text-mute">
+            Left out: {c.at.kind}.
+            <Button onClick={() => edits.setFormula({ process: (changes ?? []).filter((other) => other !== c) })}>
+              Put it back
+            </Button>
+          </p>
+        ))}
+      {shown && (
+        <div className="mt-1 border-line border-t pt-2">
+          <p role="status" className="text-[15px]">
+            {shown.text}
+          </p>
+          <StepEditor key={`${shown.code}-${shown.n}`} step={shown} changes={changes ?? []} edits={edits} />
+        </div>
+      )}
+    </section>
+  )
+})

@@ -1,0 +1,96 @@
+import { type FormEvent, useState } from 'react'
+import type { ProcessStep, StepChange } from '../../api/schema'
+import { Button } from '../../ui/Button'
+import { Check } from '../../ui/Check'
+import { Field } from '../../ui/Field'
+import { NumberField } from '../../ui/NumberField'
+import { setAt, without, withoutOwn, withSet, withStepAfter } from './changes'
+import type { Edits } from './useDraft'
+
+type Props = { step: ProcessStep; changes: StepChange[]; edits: Edits }
+
+/** What can be set at a step, with its unit. */
+const settable: Record<string, { param: string; label: string; unit: string }> = {
+  grind: { param: 'seconds', label: 'Grind for', unit: 's' },
+  heat: { param: 'minutes', label: 'Keep it there for', unit: 'min' },
+  soak: { param: 'hours', label: 'Soak for', unit: 'h' },
+}
+
+/** StepEditor sets what can be set at a step, takes the cook's own words for it, leaves it out or adds one after it. */
+export function StepEditor({ step, changes, edits }: Props) {
+  const [adding, setAdding] = useState(false)
+  const set = setAt(changes, step)
+  const field = settable[step.code]
+  const take = (process: StepChange[]) => edits.setFormula({ process })
+  if (step.kind === 'own') {
+    return (
+      <div className="mt-2">
+        <Button onClick={() => take(withoutOwn(changes, step.title))}>Take this step away</Button>
+      </div>
+    )
+  }
+  return (
+    <div className="mt-2 grid gap-2 sm:grid-cols-2 sm:items-end">
+      {field && (
+        <NumberField
+          label={field.label}
+          unit={field.unit}
+          hint="Empty for what it needs."
+          value={set?.params?.[field.param]}
+          onNumber={(v) => take(withSet(changes, step, { params: { [field.param]: v } }))}
+          onEmpty={() => take(withSet(changes, step, { params: { [field.param]: undefined } }))}
+        />
+      )}
+      {step.code === 'soak' && (
+        <Check
+          label="In the fridge"
+          checked={(set?.params?.fridge ?? 0) > 0}
+          onChange={(on) => take(withSet(changes, step, { params: { fridge: on ? 1 : undefined } }))}
+        />
+      )}
+      <Field
+        label="How you know it is right"
+        placeholder={step.cue}
+        value={set?.cue ?? ''}
+        maxLength={500}
+        onChange={(e) => take(withSet(changes, step, { cue: e.target.value }))}
+      />
+      <div className="flex flex-wrap gap-2 sm:col-span-2">
+        <Button onClick={() => setAdding(!adding)}>Add a step after it</Button>
+        {step.canSkip && <Button onClick={() => take(without(changes, step))}>Leave it out</Button>}
+      </div>
+      {adding && (
+        <OwnStep
+          onAdd={(words, minutes) => {
+            take(withStepAfter(changes, step, words, minutes))
+            setAdding(false)
+          }}
+        />
+      )}
+    </div>
+  )
+}
+
+function OwnStep({ onAdd }: { onAdd: (words: string, minutes: number) => void }) {
+  const [words, setWords] = useState('')
+  const [minutes, setMinutes] = useState(0)
+  const add = (e: FormEvent) => {
+    e.preventDefault()
+    if (words.trim() !== '') onAdd(words.trim(), minutes)
+  }
+  return (
+    <form onSubmit={add} className="grid gap-2 sm:col-span-2 sm:grid-cols-[1fr_8rem_auto] sm:items-end">
+      <Field label="What you do" value={words} maxLength={500} onChange={(e) => setWords(e.target.value)} />
+      <NumberField
+        label="It takes"
+        unit="min"
+        value={minutes || undefined}
+        onNumber={setMinutes}
+        onEmpty={() => setMinutes(0)}
+      />
+      <Button type="submit" disabled={words.trim() === ''}>
+        Add it
+      </Button>
+    </form>
+  )
+}
