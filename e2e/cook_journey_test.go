@@ -212,7 +212,7 @@ func TestADrinkIsMarkedRawAndDivided(t *testing.T) {
 	p.sees("Raw by your 20 °C")
 	p.click("combobox", "Finished")
 	p.click("option", "Warmed")
-	p.sees("Not raw by your 20 °C: warming it gets to 90 °C.")
+	p.sees("Not raw by your 20 °C: the pan gets to 80 °C.")
 	p.click("button", "Close")
 	p.work("Split the base", "Of the base, drink 2")
 	p.fill("Of the base, drink 1", "300")

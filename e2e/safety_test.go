@@ -115,5 +115,5 @@ func TestTwoTabsChangeTheSettings(t *testing.T) {
 	mine.sees("Changed elsewhere", "You have 1600; it was set to 900")
 	mine.click("button", "Keep these")
 	mine.seesNot("Changed elsewhere")
-	assert.Equal(t, "3", fmt.Sprint(ask(t, url, "GET", "/api/kitchen", nil)["fridgeC"]))
+	assert.Eventually(t, func() bool { return fmt.Sprint(ask(t, url, "GET", "/api/kitchen", nil)["fridgeC"]) == "3" }, 5*time.Second, 50*time.Millisecond)
 }
