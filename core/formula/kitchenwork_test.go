@@ -1,7 +1,10 @@
 package formula
 
 import (
+	"fmt"
 	"math"
+	"math/rand/v2"
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -367,4 +370,44 @@ func TestWaterForSoakingIsNotDrink(t *testing.T) {
 	assert.Equal(t, ingredient.Soak, soaking.Lines[1].Stage)
 	kept := reckoned(t, drinkOf(t, "1 cup almonds", "2 cups water, soaking water kept", "4 cups water"))
 	assert.Greater(t, kept.Drink.VolumeML, 1.3*plain.Drink.VolumeML)
+}
+
+// Equal wordings give equal results: soaked before the noun is soaked volume or
+// mass, after it dry.
+func TestEqualWordingsGiveEqualResults(t *testing.T) {
+	t.Parallel()
+	massG := func(text string) float64 { return reckoned(t, drinkOf(t, text, "4 cups water")).Lines[0].MassG }
+	assert.InEpsilon(t, massG("1 cup soaked almonds"), massG("one cup of soaked almonds"), 1e-9)
+	assert.Less(t, massG("1 cup soaked almonds"), massG("1 cup almonds, soaked"))
+	assert.InEpsilon(t, 150/1.45, massG("150 g of soaked almonds"), 1e-9)
+	assert.InEpsilon(t, 150., massG("150 g almonds, soaked"), 1e-9)
+}
+
+// Ten per cent more of anything moves no figure by more than thirty, with the kind
+// held.
+func TestNothingMakesAFigureJump(t *testing.T) {
+	t.Parallel()
+	random := rand.New(rand.NewPCG(11, 30))
+	bases := []string{"almonds", "cashews", "rolled oats", "white rice", "soybeans", "tiger nuts", "hemp seeds", "pecans, unsoaked"}
+	for range 400 {
+		d := drinkOf(t, fmt.Sprintf("%.0f g %s", 80+200*random.Float64(), bases[random.IntN(len(bases))]), fmt.Sprintf("%.0f g water", 900+1500*random.Float64()),
+			fmt.Sprintf("%.0f g maple syrup", 20+60*random.Float64()), fmt.Sprintf("%.0f g coconut oil", 5+20*random.Float64()), "2 g salt")
+		d.Kind = Milk
+		d.Method.Strainer = process.Strainers()[random.IntN(len(process.Strainers()))]
+		d.Method.Heat = process.Heats[random.IntN(len(process.Heats))]
+		d.Method.Minutes = float64(random.IntN(15))
+		before := reckoned(t, d)
+		for n := range d.Lines {
+			more := d
+			more.Lines = slices.Clone(d.Lines)
+			more.Lines[n].Amount = quantity.Of(before.Lines[n].MassG*1.1, quantity.Gram)
+			after := reckoned(t, more)
+			for what, pair := range map[string][2]float64{
+				"volume": {before.Drink.VolumeML, after.Drink.VolumeML}, "fat": {before.FatPct, after.FatPct},
+				"sweetness": {before.Per100mL.SucroseEquivalentG, after.Per100mL.SucroseEquivalentG}, "life": {before.Keeps.CautiousDays, after.Keeps.CautiousDays},
+			} {
+				assert.LessOrEqual(t, math.Abs(pair[1]-pair[0]), .3*pair[0]+1e-9, "%s by %s, strained by %v", what, d.Lines[n].Name, d.Method.Strainer)
+			}
+		}
+	}
 }

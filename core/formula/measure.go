@@ -113,6 +113,10 @@ func (l Line) measureGrams(value float64, u quantity.Unit, system quantity.Syste
 	}
 	size := value * u.Size(system)
 	if u.Dimension() == quantity.Mass {
+		if l.SoakedCup && l.Ingredient.UptakeGPerG > 0 {
+			size /= 1 + l.Ingredient.UptakeGPerG
+			note = fmt.Sprintf("weighed soaked, with %.2g g of water a gram", l.Ingredient.UptakeGPerG)
+		}
 		return size, note, nil
 	}
 	if l.SoakedCup && l.Ingredient.Swelling > 0 {

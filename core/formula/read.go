@@ -154,5 +154,6 @@ func (l *Line) readWords(text string) {
 		}
 	}
 	l.Unsoaked = strings.Contains(text, "unsoaked") || strings.Contains(text, "not soaked")
-	l.SoakedCup = !l.Unsoaked && strings.HasPrefix(text, "soaked ")
+	named, _ := cutPrefixFold(strings.TrimSpace(text), "of ")
+	l.SoakedCup = !l.Unsoaked && strings.HasPrefix(named, "soaked ")
 }

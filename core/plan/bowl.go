@@ -40,7 +40,8 @@ func (b Bowl) In(k Kitchen, now time.Time) BowlState {
 		Ready: b.Topped.Add(w.Min), Within: b.Since.Add(w.Max), ChangeBy: b.Changed.Add(minutesOf(60 * changeEveryH)),
 	}
 	if b.Ingredient.BulkGPerML > 0 {
-		s.VesselML = vesselML(b.DryG/b.Ingredient.BulkGPerML, swollen(b.Ingredient, b.DryG))
+		dryML := b.DryG / b.Ingredient.BulkGPerML
+		s.VesselML = vesselML(dryML, swollen(b.Ingredient, b.DryG), soakWaterTimes*dryML)
 	}
 	s.Past = now.After(s.Within)
 	return s

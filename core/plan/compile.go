@@ -401,7 +401,11 @@ func (c *compiler) strain() {
 		return
 	}
 	if !c.isJuicer() {
-		c.add(c.straining("Strain by "+strainer.Words(), early))
+		step := c.straining("Strain by "+strainer.Words(), early)
+		if whole := c.wholeSpices(); c.method.Coarse && whole != "" {
+			step.Right = "Lift out the " + whole + " first. " + step.Right
+		}
+		c.add(step)
 	}
 	if len(rinse) > 0 {
 		c.add(Step{Kind: RinsePulp, Title: "Rinse the pulp through with " + names(rinse), Amounts: rinse, Length: fixed(rinseMin), HandsOn: true})
@@ -412,6 +416,18 @@ func (c *compiler) strain() {
 			Length: fixed(loadMin + seconds/60), Timer: minutesOf(seconds / 60)})
 		c.add(c.straining("Strain the second grind", nil))
 	}
+}
+
+// wholeSpices are those that steeped whole.
+func (c *compiler) wholeSpices() string {
+	var whole []Amount
+	for _, n := range c.layout.Ground {
+		line := &c.r.Through[n]
+		if line.Ingredient.Role == ingredient.Spice && c.d.Lines[line.Index].Amount.IsCount() {
+			whole = append(whole, c.amount(line.Index))
+		}
+	}
+	return names(whole)
 }
 
 // straining takes as long as there is to strain, and a strainer that is full
@@ -527,7 +543,7 @@ func (c *compiler) hotFills() bool {
 // bottleHot fills the bottles hot, and cools them full.
 func (c *compiler) bottleHot() {
 	c.add(Step{Kind: Bottle, Title: "Bottle it hot, at 85 °C or more", Length: fixed(bottleMin), HandsOn: true, TempC: process.HotFillC,
-		Right:   "Bottles made for heat, warmed first and filled full; closed, and turned over for two minutes.",
+		Right:   "Bottles made for heat, warmed first and filled full; closed, and turned over for two minutes." + c.keptForTheGlass(),
 		Caution: "Cold glass cracks when hot liquid goes in: warm it first, and hold it with a cloth. Below 85 °C at the neck the long life does not hold."})
 	c.add(Step{Kind: Cool, Title: "Let the bottles cool: lukewarm water first, then cold, then ice", Length: hours(.5, 1, 2), TempC: cooledC, Right: "Hot glass never goes straight into ice water."})
 	c.add(Step{Kind: Wash, Title: "Rinse and wash up", Length: fixed(washMin), HandsOn: true, Right: "Cloth and bag boiled and hung to dry."})
@@ -601,8 +617,16 @@ func (c *compiler) splitting() Step {
 }
 
 func (c *compiler) bottle() {
-	c.add(Step{Kind: Bottle, Title: "Let the foam settle, and bottle it", Length: fixed(bottleMin), HandsOn: true, Right: "Full to the neck, shut at once; for the freezer a tenth left empty."})
+	c.add(Step{Kind: Bottle, Title: "Let the foam settle, and bottle it", Length: fixed(bottleMin), HandsOn: true, Right: "Full to the neck, shut at once; for the freezer a tenth left empty." + c.keptForTheGlass()})
 	c.add(Step{Kind: Wash, Title: "Rinse and wash up", Length: fixed(washMin), HandsOn: true, Right: "Cloth and bag boiled and hung to dry."})
+}
+
+// keptForTheGlass says what is not bottled with it.
+func (c *compiler) keptForTheGlass() string {
+	if in := c.of(c.layout.Serve); len(in) > 0 {
+		return " Only in the glass: " + names(in) + "."
+	}
+	return ""
 }
 
 // chill is the wait in the fridge: no longer than the drink keeps.

@@ -203,3 +203,15 @@ func TestNoneOfTwoDrinksIsFinishedDaysEarly(t *testing.T) {
 		assert.Less(t, chill.End.Sub(chill.Start).Hours(), 24., "%s is cold for a day at most", lane.JobID)
 	}
 }
+
+// A vessel holds what is in it, swollen, with a tenth to spare: also where the
+// liquid is kept.
+func TestTheVesselHoldsWhatIsInIt(t *testing.T) {
+	t.Parallel()
+	d, r := drink(t, nil, "1 cup pearl barley", "6 cups water, soaking water kept")
+	first := Steps(&d, r, Kitchen{TempC: 20}, OnTheBench)[0]
+	assert.Contains(t, first.Right, "a vessel of 1850 mL or more", "1.1 · (237 + 1420 mL) is 1822")
+	bowl := Bowl{Ingredient: d.Lines[0].Ingredient, DryG: 200}
+	state := bowl.In(Kitchen{TempC: 20}, at(26, 9, 0))
+	assert.GreaterOrEqual(t, state.VesselML, 1.1*swollen(bowl.Ingredient, 200))
+}

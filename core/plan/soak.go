@@ -79,24 +79,29 @@ func window(s ingredient.Span, roomC float64, where Soaking) Window {
 	return hours(least, math.Max(least, math.Min(s.Ideal, most)), most)
 }
 
-// Two to three times the dry volume is the water, and the vessel holds the
-// most of it (common practice, no source); one that swells beyond that, all of
-// it. Swelling that is not known is taken as doubling.
+// Two and a half times the dry volume is the water (common practice, no source).
+// The vessel holds that and what soaks in it, swollen, with a tenth to spare.
+// Swelling that is not known is taken as doubling.
 const (
-	soakWaterTimes  = 2.
-	soakVesselTimes = 3.
-	swellsUnknown   = 2.
-	vesselStepML    = 50.
+	soakWaterTimes = 2.5
+	spareTimes     = 1.1
+	swellsUnknown  = 2.
+	vesselStepML   = 50.
 )
 
 // vessel says what a soak stands in.
 func (c *compiler) vessel() string {
 	dryML, swollenML, known := c.soakML()
 	if !known {
-		return "Two to three times as much water as there is to soak, in a vessel with room to swell."
+		return "Two and a half times as much water as there is to soak, in a vessel with room to swell."
 	}
+	if c.keepsSoak() {
+		return fmt.Sprintf("Dry they take up %.0f mL, soaked %.0f. The liquid stays in the drink: a vessel of %.0f mL or more.",
+			dryML, swollenML, vesselML(dryML, swollenML, c.keptML()))
+	}
+	waterML := roundUp(soakWaterTimes * dryML)
 	return fmt.Sprintf("Dry they take up %.0f mL, soaked %.0f. At least %.0f mL of water, in a vessel of %.0f mL or more.",
-		dryML, swollenML, roundUp(soakWaterTimes*dryML), vesselML(dryML, swollenML))
+		dryML, swollenML, waterML, vesselML(dryML, swollenML, waterML))
 }
 
 // soakML are the volumes of what soaks, dry and soaked; known only where all
@@ -125,8 +130,19 @@ func swollen(i *ingredient.Ingredient, massG float64) float64 {
 	return massG / i.BulkGPerML * times
 }
 
-func vesselML(dryML, swollenML float64) float64 {
-	return roundUp(math.Max(soakVesselTimes*dryML, swollenML))
+// vesselML is what holds so much dry, in so much liquid, and then swollen: what it
+// takes up comes from the liquid, so that the whole hardly grows.
+func vesselML(dryML, swollenML, liquidML float64) float64 {
+	return roundUp(spareTimes * math.Max(dryML+liquidML, swollenML))
+}
+
+// keptML is the liquid of a soak that is kept, mL.
+func (c *compiler) keptML() float64 {
+	ml := 0.
+	for _, n := range c.layout.Kept {
+		ml += c.r.Lines[c.r.Through[n].Index].VolumeML
+	}
+	return ml
 }
 
 func roundUp(ml float64) float64 { return math.Ceil(ml/vesselStepML) * vesselStepML }

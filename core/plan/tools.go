@@ -23,7 +23,7 @@ func Tools(d *formula.Drink, r *formula.Reckoning, k Kitchen) []string {
 	}
 	if c.anySoaks() {
 		if dry, swollen, known := c.soakML(); known {
-			out = append(out, fmt.Sprintf("a vessel of %.0f mL or more to soak in", vesselML(dry, swollen)))
+			out = append(out, fmt.Sprintf("a vessel of %.0f mL or more to soak in", vesselML(dry, swollen, c.soakLiquidML(dry))))
 		} else {
 			out = append(out, "a vessel with room to swell, to soak in")
 		}
@@ -52,6 +52,9 @@ func Tools(d *formula.Drink, r *formula.Reckoning, k Kitchen) []string {
 	} else if r.Raw != nil {
 		out = append(out, fmt.Sprintf("a thermometer: raw up to %g °C", r.Raw.LimitC))
 	}
+	if c.hotFills() {
+		return append(out, fmt.Sprintf("clean bottles made for heat, for %.0f mL, a cloth to hold them, and labels", math.Ceil(c.highML()/50)*50))
+	}
 	return append(out, fmt.Sprintf("clean bottles for %.0f mL, and labels", math.Ceil(c.highML()/50)*50))
 }
 
@@ -61,4 +64,12 @@ func (c *compiler) highML() float64 {
 		return c.r.Rough.HighML
 	}
 	return c.r.Drink.HighML
+}
+
+// soakLiquidML is what it soaks in.
+func (c *compiler) soakLiquidML(dryML float64) float64 {
+	if c.keepsSoak() {
+		return c.keptML()
+	}
+	return roundUp(soakWaterTimes * dryML)
 }
