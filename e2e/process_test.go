@@ -63,5 +63,9 @@ func TestAFigureOpensItsWorking(t *testing.T) {
 		p.sees(says...)
 		p.click("button", "Close")
 	}
+	p.click("button", "4 more to know")
+	p.do(chromedp.Click(`//button[contains(., "Where it comes from")]`))
+	p.sees("Where the free sugars come from", "A serving of 30 mL holds", "Maple syrup")
+	p.click("button", "Close")
 	assert.NotContains(t, p.region("Dials"), "NaN")
 }

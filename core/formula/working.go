@@ -18,7 +18,18 @@ const (
 	SweetnessFigure Figure = "sweetness"
 	KeepsFigure     Figure = "keeps"
 	CostFigure      Figure = "cost"
+
+	// What cautions are held against.
+	FreeSugarsFigure Figure = "free-sugars"
+	SeleniumFigure   Figure = "selenium"
+	IodineFigure     Figure = "iodine"
+	CoumarinFigure   Figure = "coumarin"
 )
+
+// traced are the figures that one component answers for.
+var traced = map[Figure]ingredient.Component{
+	FreeSugarsFigure: ingredient.FreeSugars, SeleniumFigure: ingredient.SeleniumUg, IodineFigure: ingredient.IodineUg, CoumarinFigure: ingredient.CoumarinMg,
+}
 
 // Working is how a figure came about: what each line brought of it, where that
 // came to be, and the constants that said so. Amounts are in the unit of the
@@ -31,6 +42,7 @@ type Working struct {
 	Result           float64 // mL, %, g/100 mL, days, or money
 	Low, High        float64 // the likely range of the yield
 	DrinkG, VolumeML float64
+	ServingML        float64 // that a caution is held against
 }
 
 // Brought is what one line brought.
@@ -79,7 +91,14 @@ func (r *Reckoning) Working(figure Figure) (Working, error) {
 		w.Result = r.Cost.Batch
 		w.prices(b)
 	default:
-		return Working{}, fault.New("figure", string(figure), "is not a figure with a working", "use yield, fat, sweetness, keeps or cost")
+		component, known := traced[figure]
+		if !known {
+			return Working{}, fault.New("figure", string(figure), "is not a figure with a working", "use yield, fat, sweetness, keeps, cost, free-sugars, selenium, iodine or coumarin")
+		}
+		of := func(c *ingredient.Content) float64 { return c[component] }
+		w.Result = b.finished[component] * r.Servings.SizeML / math.Max(1, b.ml)
+		w.ServingML = r.Servings.SizeML
+		w.follow(b, of)
 	}
 	return w, nil
 }
@@ -88,12 +107,12 @@ func (r *Reckoning) Working(figure Figure) (Working, error) {
 func (w *Working) follow(b *batch, of func(*ingredient.Content) float64) {
 	for _, l := range b.inTheBottle() {
 		c := l.content()
-		if amount := of(&c); amount > leastShown {
+		if amount := of(&c); amount > leastShown || amount > 0 && w.ServingML > 0 {
 			w.In = append(w.In, Brought{l.index, l.line.Ingredient.Name, l.g, amount})
 		}
 	}
 	balance := &b.made.Balance
-	if soaking := of(&balance.In) - w.brought(); soaking > .5 {
+	if soaking := of(&balance.In) - w.brought(); w.Figure == YieldFigure && soaking > .5 {
 		w.In = append(w.In, Brought{Line: -1, MassG: soaking, Amount: soaking})
 	}
 	for _, s := range []struct {
@@ -107,7 +126,9 @@ func (w *Working) follow(b *batch, of func(*ingredient.Content) float64) {
 			w.Streams = append(w.Streams, Stream{s.code, amount})
 		}
 	}
-	w.constants(b)
+	if _, isTraced := traced[w.Figure]; !isTraced {
+		w.constants(b)
+	}
 }
 
 func (w *Working) brought() float64 {

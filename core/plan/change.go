@@ -21,15 +21,46 @@ func changed(steps []Step, changes []process.Change) (out []Step, unapplied []in
 		case process.Remove:
 			out = slices.Delete(slices.Clone(out), at, at+1)
 		case process.AddAfter:
-			out = slices.Insert(slices.Clone(out), at+1, Step{Kind: Own, Title: c.Cue, Length: fixed(c.Params["minutes"]), HandsOn: true, Timer: minutesOf(c.Params["minutes"])})
+			out = slices.Insert(slices.Clone(out), at+1, ownStep(c, isHot(out[:at+1])))
 		case process.Set:
+			out = slices.Clone(out)
+			if c.Params["gradual"] > 0 {
+				out[at].Right = gradually + out[at].Right
+			}
 			if c.Cue != "" {
-				out = slices.Clone(out)
 				out[at].Right = c.Cue
 			}
 		}
 	}
 	return out, unapplied
+}
+
+const (
+	gradually = "Begin with about a third of the water; once it is smooth, pour in the rest while it runs. "
+	ventIt    = "Hot liquid bursts out of a sealed blender. Fill it half full at most and leave the lid vented under a cloth."
+)
+
+// ownStep is a step of the cook's.
+func ownStep(c process.Change, hot bool) Step {
+	s := Step{Kind: Own, Title: c.Cue, Length: fixed(c.Params["minutes"]), HandsOn: true, Timer: minutesOf(c.Params["minutes"])}
+	if s.Blender = c.Params["blender"] > 0; s.Blender && hot {
+		s.Caution = ventIt
+	}
+	return s
+}
+
+// isHot tells whether what went before leaves the drink hot.
+func isHot(before []Step) bool {
+	hot := false
+	for _, s := range before {
+		switch s.Kind {
+		case Heat:
+			hot = true
+		case Cool:
+			hot = false
+		}
+	}
+	return hot
 }
 
 // find is the place of the nth step of a kind; -1 where it is not there.

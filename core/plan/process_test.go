@@ -215,3 +215,25 @@ func TestTheVesselHoldsWhatIsInIt(t *testing.T) {
 	state := bowl.In(Kitchen{TempC: 20}, at(26, 9, 0))
 	assert.GreaterOrEqual(t, state.VesselML, 1.1*swollen(bowl.Ingredient, 200))
 }
+
+// Blended again while hot it is vented; poured in bit by bit, the cue says how.
+func TestBlendedAgainHot(t *testing.T) {
+	t.Parallel()
+	blend := func(after string) process.Change {
+		return process.Change{At: process.At{Kind: after}, Do: process.AddAfter, Cue: "Blend it once more", Params: map[string]float64{"minutes": 1, "blender": 1}}
+	}
+	for after, hot := range map[string]bool{"strain": false, "heat": true, "cool": false} {
+		d, r := drink(t, func(d *formula.Drink) {
+			d.Changes = []process.Change{blend(after), {At: process.At{Kind: "grind"}, Do: process.Set, Params: map[string]float64{"gradual": 1}}}
+		}, "1 cup soybeans", "4 cups water")
+		for _, s := range Steps(&d, r, Kitchen{TempC: 20}, OnTheBench) {
+			switch s.Kind {
+			case Own:
+				assert.True(t, s.Blender)
+				assert.Equal(t, hot, s.Caution != "", "after %s", after)
+			case Grind:
+				assert.Contains(t, s.Right, "a third of the water")
+			}
+		}
+	}
+}

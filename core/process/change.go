@@ -31,15 +31,16 @@ type Change struct {
 }
 
 // The params that a kind of step takes, and their bounds. fridge is 1 where it
-// stands there.
+// stands there, gradual 1 where the water goes in bit by bit.
 var params = map[string]map[string][2]float64{
-	"grind": {"seconds": {1, 600}},
+	"grind": {"seconds": {1, 600}, "gradual": {0, 1}},
 	"heat":  {"minutes": {0, 600}},
 	"soak":  {"hours": {.25, 72}, "fridge": {0, 1}},
 }
 
-// added are the params of a step of the cook's own.
-var added = map[string][2]float64{"minutes": {0, 720}}
+// added are the params of a step of the cook's own: blender is 1 where it blends
+// again or froths.
+var added = map[string][2]float64{"minutes": {0, 720}, "blender": {0, 1}}
 
 // CanLeaveOut tells whether a kind of step may be left out: it moves no figure
 // and guards nobody.
@@ -76,7 +77,7 @@ func (c Change) Check() error {
 	for name, value := range c.Params {
 		bounds, known := takes[name]
 		if !known {
-			return wrong(name, "is not set at "+c.At.Kind, "use seconds at grind, minutes at heat, hours and fridge at soak")
+			return wrong(name, "is not set at "+c.At.Kind, "use seconds and gradual at grind, minutes at heat, hours and fridge at soak, minutes and blender at a step of your own")
 		}
 		if !(value >= bounds[0] && value <= bounds[1]) {
 			return wrong(fmt.Sprint(value), "is out of range for "+name, fmt.Sprintf("use %g to %g", bounds[0], bounds[1]))

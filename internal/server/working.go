@@ -48,7 +48,7 @@ func unappliedOf(d *formula.Drink, r *formula.Reckoning) []string {
 // ToShow asks for the working of a figure.
 type ToShow struct {
 	OnBench
-	Figure string `json:"figure" enum:"yield,fat,sweetness,keeps,cost"`
+	Figure string `json:"figure" enum:"yield,fat,sweetness,keeps,cost,free-sugars,selenium,iodine,coumarin"`
 }
 
 // Working is how a figure came about.

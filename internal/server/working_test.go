@@ -36,6 +36,15 @@ func TestEveryFigureShowsItsWorking(t *testing.T) {
 			assert.Contains(t, w.Constants[0], "until your batches tell better")
 		}
 	}
+	f := almondMilk()
+	f.Lines = append(f.Lines, kitchen.Line{Key: "b", Ingredient: "Brazil nuts", Amount: "1/4 cup"}, kitchen.Line{Key: "c", Ingredient: "Cinnamon, ground (cassia)", Amount: "1 tsp"})
+	for _, figure := range []string{"free-sugars", "selenium", "iodine", "coumarin"} {
+		w := call[Working](c, "POST", "/api/workings", ToShow{OnBench{Name: "mixed", Formula: f}, figure})
+		assert.Contains(t, w.Result, "A serving of 240 mL holds", figure)
+	}
+	selenium := call[Working](c, "POST", "/api/workings", ToShow{OnBench{Name: "mixed", Formula: f}, "selenium"})
+	assert.Equal(t, "Brazil nuts", selenium.Lines[1].Name)
+	assert.Greater(t, selenium.Lines[1].Pct, 95.)
 	assert.Equal(t, "body.figure", c.refused("POST", "/api/workings", ToShow{on, "luck"}).Errors[0].Location)
 }
 

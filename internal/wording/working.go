@@ -32,6 +32,8 @@ func Title(f formula.Figure) string {
 	return map[formula.Figure]string{
 		formula.YieldFigure: "How much comes out", formula.FatFigure: "Where the fat goes", formula.SweetnessFigure: "Where the sweetness goes",
 		formula.KeepsFigure: "How long it keeps", formula.CostFigure: "What it costs",
+		formula.FreeSugarsFigure: "Where the free sugars come from", formula.SeleniumFigure: "Where the selenium comes from", formula.IodineFigure: "Where the iodine comes from",
+		formula.CoumarinFigure: "Where the coumarin comes from",
 	}[f]
 }
 
@@ -77,6 +79,8 @@ func Result(w formula.Working, currency string) string {
 		return fmt.Sprintf("%s g of fat in %s g of drink: %.1f %%.", number(inDrink(w)), number(w.DrinkG), w.Result)
 	case formula.SweetnessFigure:
 		return fmt.Sprintf("As sweet as %s g of sugar in %.0f mL: %.1f g in 100 mL. Other sugars count by how sweet they taste beside it (Belitz, Grosch and Schieberle, from memory).", number(inDrink(w)), w.VolumeML, w.Result)
+	case formula.FreeSugarsFigure, formula.SeleniumFigure, formula.IodineFigure, formula.CoumarinFigure:
+		return fmt.Sprintf("A serving of %.0f mL holds %s %s. All that goes in is counted as if it came out, but for what is known to stay behind.", w.ServingML, number(w.Result), Unit(w.Figure, ""))
 	case formula.KeepsFigure:
 		return "The shortest life sets the date; what is done to it and how warm the fridge is change it. Smell it first, whatever the date says."
 	case formula.CostFigure:
@@ -101,6 +105,10 @@ func Unit(f formula.Figure, currency string) string {
 		return "days"
 	case formula.CostFigure:
 		return currency
+	case formula.SeleniumFigure, formula.IodineFigure:
+		return "µg"
+	case formula.CoumarinFigure:
+		return "mg"
 	}
 	return "g"
 }

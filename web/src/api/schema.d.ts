@@ -3833,7 +3833,7 @@ export interface components {
         };
         ToShow: {
             /** @enum {string} */
-            figure: "yield" | "fat" | "sweetness" | "keeps" | "cost";
+            figure: "yield" | "fat" | "sweetness" | "keeps" | "cost" | "free-sugars" | "selenium" | "iodine" | "coumarin";
             formula: components["schemas"]["Formula"];
             name: string;
         };

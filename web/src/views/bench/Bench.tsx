@@ -182,7 +182,17 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
           setSwap(undefined)
         }}
       />
-      {sheet === 'details' && r && <DetailsDialog r={r} currency={currency} onClose={() => setSheet(undefined)} />}
+      {sheet === 'details' && r && (
+        <DetailsDialog
+          r={r}
+          currency={currency}
+          onClose={() => setSheet(undefined)}
+          onWorking={(of) => {
+            setSheet(undefined)
+            setFigure(of)
+          }}
+        />
+      )}
     </main>
   )
 }

@@ -1,9 +1,17 @@
 import type { Reckoning } from '../../api/schema'
 import { Dialog } from '../../ui/Dialog'
 import { toMoney, toTenth, toThreeFigures, toWhole } from '../../ui/format'
+import type { Figure } from './WorkingDialog'
+
+/** Cautions whose figure can be followed to the lines it comes from. */
+const traced = ['free-sugars', 'selenium', 'iodine', 'coumarin'] as const
+
+const workingOf = (code: string) => traced.find((t) => t === code)
+
+type Props = { r: Reckoning; currency: string; onClose: () => void; onWorking: (figure: Figure) => void }
 
 /** DetailsDialog is all there is to know: every caution, nutrition, and what was assumed. */
-export function DetailsDialog({ r, currency, onClose }: { r: Reckoning; currency: string; onClose: () => void }) {
+export function DetailsDialog({ r, currency, onClose, onWorking }: Props) {
   return (
     <Dialog
       open
@@ -23,6 +31,7 @@ export function DetailsDialog({ r, currency, onClose }: { r: Reckoning; currency
                 {c.limit !== undefined && `, limit ${toThreeFigures(c.limit)}`})
               </span>
             )}
+            <HowButton figure={workingOf(c.code)} onWorking={onWorking} />
           </li>
         ))}
       </ul>
@@ -36,6 +45,16 @@ export function DetailsDialog({ r, currency, onClose }: { r: Reckoning; currency
         ))}
       </ul>
     </Dialog>
+  )
+}
+
+/** HowButton opens the working of what a caution is held against; one that has none shows nothing. */
+function HowButton({ figure, onWorking }: { figure?: Figure; onWorking: (figure: Figure) => void }) {
+  if (!figure) return null
+  return (
+    <button type="button" className="ml-1 min-h-6 underline" onClick={() => onWorking(figure)}>
+      Where it comes from<span className="sr-only">: {figure}</span>
+    </button>
   )
 }
 

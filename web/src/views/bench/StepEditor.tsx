@@ -48,6 +48,13 @@ export function StepEditor({ step, changes, edits }: Props) {
           onChange={(on) => take(withSet(changes, step, { params: { fridge: on ? 1 : undefined } }))}
         />
       )}
+      {step.code === 'grind' && (
+        <Check
+          label="Water bit by bit"
+          checked={(set?.params?.gradual ?? 0) > 0}
+          onChange={(on) => take(withSet(changes, step, { params: { gradual: on ? 1 : undefined } }))}
+        />
+      )}
       <Field
         label="How you know it is right"
         placeholder={step.cue}
@@ -61,8 +68,8 @@ export function StepEditor({ step, changes, edits }: Props) {
       </div>
       {adding && (
         <OwnStep
-          onAdd={(words, minutes) => {
-            take(withStepAfter(changes, step, words, minutes))
+          onAdd={(words, params) => {
+            take(withStepAfter(changes, step, words, params))
             setAdding(false)
           }}
         />
@@ -71,15 +78,16 @@ export function StepEditor({ step, changes, edits }: Props) {
   )
 }
 
-function OwnStep({ onAdd }: { onAdd: (words: string, minutes: number) => void }) {
+function OwnStep({ onAdd }: { onAdd: (words: string, params: Record<string, number>) => void }) {
   const [words, setWords] = useState('')
   const [minutes, setMinutes] = useState(0)
+  const [blender, setBlender] = useState(false)
   const add = (e: FormEvent) => {
     e.preventDefault()
-    if (words.trim() !== '') onAdd(words.trim(), minutes)
+    if (words.trim() !== '') onAdd(words.trim(), blender ? { minutes, blender: 1 } : { minutes })
   }
   return (
-    <form onSubmit={add} className="grid gap-2 sm:col-span-2 sm:grid-cols-[1fr_8rem_auto] sm:items-end">
+    <form onSubmit={add} className="grid gap-2 sm:col-span-2 sm:grid-cols-[1fr_8rem_auto_auto] sm:items-end">
       <Field label="What you do" value={words} maxLength={500} onChange={(e) => setWords(e.target.value)} />
       <NumberField
         label="It takes"
@@ -88,6 +96,7 @@ function OwnStep({ onAdd }: { onAdd: (words: string, minutes: number) => void })
         onNumber={setMinutes}
         onEmpty={() => setMinutes(0)}
       />
+      <Check label="In the blender" checked={blender} onChange={setBlender} />
       <Button type="submit" disabled={words.trim() === ''}>
         Add it
       </Button>

@@ -26,7 +26,7 @@ describe('changes to the process', () => {
     expect(withSet(set, step('soak'), { params: { hours: undefined } })).toEqual([])
   })
   it('adds steps and takes them away by their words', () => {
-    const added = withStepAfter([], step('strain'), 'rest it', 5)
+    const added = withStepAfter([], step('strain'), 'rest it', { minutes: 5 })
     expect(withoutOwn(added, 'another')).toHaveLength(1)
     expect(withoutOwn(added, 'rest it')).toHaveLength(0)
   })

@@ -30,10 +30,12 @@ export const without = (changes: StepChange[], s: ProcessStep): StepChange[] => 
 ]
 
 /** withStepAfter adds a step of the cook's own. */
-export const withStepAfter = (changes: StepChange[], s: ProcessStep, cue: string, minutes: number): StepChange[] => [
-  ...changes,
-  { at: { kind: s.code, n: s.n }, do: 'add-after', cue, params: { minutes } },
-]
+export const withStepAfter = (
+  changes: StepChange[],
+  s: ProcessStep,
+  cue: string,
+  params: Record<string, number>,
+): StepChange[] => [...changes, { at: { kind: s.code, n: s.n }, do: 'add-after', cue, params }]
 
 /** withoutOwn takes a step of the cook's own away again, by its words. */
 export const withoutOwn = (changes: StepChange[], words: string): StepChange[] =>
