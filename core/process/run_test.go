@@ -171,3 +171,28 @@ func (l *Layout) goesIn(n int) int {
 	}
 	return times
 }
+
+// A hundred grams of baobab on its seed are forty of pulp: of its sugars .95, of the
+// rest but its water .8 go into the liquid, and sixty grams of seed hold eighteen of
+// it, by hand: 900 + 33.9 − 18.
+func TestPulpIsWhiskedOffItsSeed(t *testing.T) {
+	t.Parallel()
+	baobab := line(t, "baobab-seed", 100)
+	baobab.Per = baobab.Ingredient.Treated(ingredient.Treatment{})
+	made := Make([]Line{baobab, line(t, "water", 900)}, Method{})
+	assert.InDelta(t, 915.9, made.Balance.Drink.MassG(), .5)
+	assert.InDelta(t, 24.1, made.Balance.Pulp.MassG(), .5)
+	assert.False(t, made.Layout.IsGround)
+}
+
+// A second grind gives back what the pulp held and a little more, and nothing is
+// made of nothing: what went in is the milk, the walls and the pulp.
+func TestASecondGrindInventsNoMilk(t *testing.T) {
+	t.Parallel()
+	for _, id := range []string{"soybean", "almond", "oats"} {
+		first := Make([]Line{line(t, id, 186), line(t, "water", 900)}, Method{Heat: Unheated})
+		milk, left := first.Again(500, Method{})
+		assert.InDelta(t, first.Balance.Pulp.MassG()+500, milk.MassG()/.98+left.MassG(), 1e-6, id)
+		assert.Less(t, milk[ingredient.Fat], first.Balance.Drink[ingredient.Fat], id)
+	}
+}
