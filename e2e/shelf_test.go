@@ -3,6 +3,7 @@
 package e2e
 
 import (
+	"fmt"
 	"strings"
 	"testing"
 	"time"
@@ -90,7 +91,9 @@ func TestWhatCanBeMadeNowIsBegun(t *testing.T) {
 	p := visit(t, demoKitchen(t))
 	p.open("/shelf")
 	p.click("button", "Begin it now: Walnut cream for porridge")
-	p.sees("It is on the plan")
+	p.until("it to be on the plan", func() bool {
+		return strings.Contains(fmt.Sprint(ask(t, p.url, "GET", "/api/plan", nil)), "Walnut cream for porridge")
+	})
 	p.open("/plan")
 	p.sees("Walnut cream for porridge")
 }

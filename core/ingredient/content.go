@@ -62,6 +62,13 @@ func (c Content) Plus(other Content) Content {
 	return c
 }
 
+// Add puts a number of grams of something, whose content a gram is given, in.
+func (c *Content) Add(g float64, perGram *Content) {
+	for i := range c {
+		c[i] += g * perGram[i]
+	}
+}
+
 // Times is the content of factor times as much.
 func (c Content) Times(factor float64) Content {
 	for i := range c {

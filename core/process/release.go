@@ -109,6 +109,15 @@ func (l *Line) releaseOf(g grinding) released {
 	return shares{1, 1, 1, 1, 1, 1}.all()
 }
 
+// leavesSolids tells whether grinding leaves some of a line behind.
+func (l *Line) leavesSolids() bool {
+	switch l.Ingredient.Class {
+	case ingredient.Nut, ingredient.Roasted, ingredient.Tuber, ingredient.Soy, ingredient.Grain, ingredient.Fruit, ingredient.SpiceDry:
+		return true
+	}
+	return false
+}
+
 func (l *Line) nutRelease(class ingredient.Class, g grinding) released {
 	s := shares{sugars: sugarsAlways, starch: .4, fibre: .05, ash: .7}
 	if class == ingredient.Tuber {

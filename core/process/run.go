@@ -126,7 +126,7 @@ func (r *run) ingoing() ingredient.Content {
 	var in ingredient.Content
 	for n := range r.lines {
 		if !contains(r.l.Serve, n) {
-			in = in.Plus(r.lines[n].content())
+			in.Add(r.lines[n].G, r.lines[n].Per)
 		}
 	}
 	return in
@@ -199,13 +199,12 @@ func (r *run) grind() {
 	r.g = grinding{seconds: r.made.Seconds, highSpeed: r.m.HighSpeed, juicer: r.m.Strainer == Juicer, coarse: r.m.Coarse, tempC: r.made.GroundC}
 	for _, n := range r.l.Ground {
 		line := &r.lines[n]
-		in := line.content()
-		r.made.Ground = r.made.Ground.Plus(in)
-		if !r.l.IsGround {
-			r.jug = r.jug.Plus(in)
+		r.made.Ground.Add(line.G, line.Per)
+		if !r.l.IsGround || !line.leavesSolids() {
+			r.jug.Add(line.G, line.Per)
 			continue
 		}
-		liquid, solids := part(in, line.releaseOf(r.g))
+		liquid, solids := part(line.content(), line.releaseOf(r.g))
 		r.jug = r.jug.Plus(liquid)
 		if line.Ingredient.Class == ingredient.SpiceDry {
 			r.loose = r.loose.Plus(solids) // ground spice is fine enough for any strainer
@@ -432,7 +431,7 @@ func drain(liquid ingredient.Content, capacityG float64) (runs, held ingredient.
 func (r *run) gather(at []int) ingredient.Content {
 	var sum ingredient.Content
 	for _, n := range at {
-		sum = sum.Plus(r.lines[n].content())
+		sum.Add(r.lines[n].G, r.lines[n].Per)
 	}
 	return sum
 }
