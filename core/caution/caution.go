@@ -151,11 +151,14 @@ func soy(d *Drink) (Caution, bool) {
 	}, true
 }
 
+// HotBlendText is said wherever something hot goes into a blender.
+const HotBlendText = "Hot liquid bursts out of a sealed blender. Fill it half full at most and leave the lid vented under a cloth."
+
 func hotBlend(d *Drink) (Caution, bool) {
 	for _, p := range d.Parts {
 		if p.Hot {
 			return Caution{Code: "hot-blend", Raised: true,
-				Text: "Hot liquid bursts out of a sealed blender. Fill it half full at most and leave the lid vented under a cloth.",
+				Text: HotBlendText,
 			}, true
 		}
 	}

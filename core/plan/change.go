@@ -3,6 +3,7 @@ package plan
 import (
 	"slices"
 
+	"plushladle/core/caution"
 	"plushladle/core/formula"
 	"plushladle/core/process"
 )
@@ -35,16 +36,13 @@ func changed(steps []Step, changes []process.Change) (out []Step, unapplied []in
 	return out, unapplied
 }
 
-const (
-	gradually = "Begin with about a third of the water; once it is smooth, pour in the rest while it runs. "
-	ventIt    = "Hot liquid bursts out of a sealed blender. Fill it half full at most and leave the lid vented under a cloth."
-)
+const gradually = "Begin with about a third of the water; once it is smooth, pour in the rest while it runs. "
 
 // ownStep is a step of the cook's.
 func ownStep(c process.Change, hot bool) Step {
 	s := Step{Kind: Own, Title: c.Cue, Length: fixed(c.Params["minutes"]), HandsOn: true, Timer: minutesOf(c.Params["minutes"])}
 	if s.Blender = c.Params["blender"] > 0; s.Blender && hot {
-		s.Caution = ventIt
+		s.Caution = caution.HotBlendText
 	}
 	return s
 }

@@ -312,7 +312,7 @@ func (c *compiler) infuse() {
 		}
 	}
 	c.add(Step{Kind: Crush, Title: "Crush the " + names(c.of(bases)) + " dry, in bursts", Amounts: c.of(bases), Length: fixed(loadMin + crushMin), HandsOn: true, Blender: true, Right: "Coarse, like meal."})
-	c.add(Step{Kind: StirIn, Title: "Pour on " + names(c.of(rest)), Amounts: c.of(rest), Length: fixed(stirMin), HandsOn: true, Right: "Whole spices go in as they are, and are lifted out at the straining.", Caution: "Begun warm, it has to be cold within two hours."})
+	c.add(Step{Kind: StirIn, Title: "Pour on " + names(c.of(rest)), Amounts: c.of(rest), Length: fixed(stirMin), HandsOn: true, Right: "Whole spices go in as they are, and are lifted out at the straining.", Caution: "If you pour it on warm, get it cold within two hours."})
 	c.ice()
 	c.add(Step{Kind: Infuse, Title: "Let it stand in the fridge and draw", Length: hours(24, 24, 48), Fridge: true, TempC: c.d.FridgeC})
 }
@@ -482,7 +482,8 @@ func (c *compiler) heat() {
 	}
 	for _, line := range c.d.Lines {
 		if line.Ingredient != nil && line.Ingredient.Has(ingredient.TagBoil) {
-			step.Never = line.Ingredient.Name + " is never taken raw: boil it, or throw it out"
+			name, _, _ := strings.Cut(line.Ingredient.Name, ",")
+			step.Never = name + ": never taken raw. Boil it, or throw it out"
 		}
 	}
 	c.add(step)
@@ -491,7 +492,7 @@ func (c *compiler) heat() {
 	}
 	if late := c.of(c.layout.Late); len(late) > 0 {
 		c.add(Step{Kind: LateSpice, Title: "Off the heat, stir in " + names(late), Amounts: late, Length: fixed(stirMin), HandsOn: true,
-			Right: "Its scent is still there because it did not cook."})
+			Right: "Added now, it keeps its scent."})
 	}
 }
 
@@ -542,8 +543,8 @@ func (c *compiler) hotFills() bool {
 
 // bottleHot fills the bottles hot, and cools them full.
 func (c *compiler) bottleHot() {
-	c.add(Step{Kind: Bottle, Title: "Bottle it hot, at 85 °C or more", Length: fixed(bottleMin), HandsOn: true, TempC: process.HotFillC,
-		Right:   "Bottles made for heat, warmed first and filled full; closed, and turned over for two minutes." + c.keptForTheGlass(),
+	c.add(Step{Kind: Bottle, Title: "Bring it back to 85 °C or more, and bottle it hot", Length: fixed(bottleMin), HandsOn: true, TempC: process.HotFillC,
+		Right:   "What you stirred in has cooled it: measure before you fill. Use bottles made for heat, and warm them first. Fill them full, close them, and turn them over for two minutes." + c.keptForTheGlass(),
 		Caution: "Cold glass cracks when hot liquid goes in: warm it first, and hold it with a cloth. Below 85 °C at the neck the long life does not hold."})
 	c.add(Step{Kind: Cool, Title: "Let the bottles cool: lukewarm water first, then cold, then ice", Length: hours(.5, 1, 2), TempC: cooledC, Right: "Hot glass never goes straight into ice water."})
 	c.add(Step{Kind: Wash, Title: "Rinse and wash up", Length: fixed(washMin), HandsOn: true, Right: "Cloth and bag boiled and hung to dry."})

@@ -237,3 +237,18 @@ func TestBlendedAgainHot(t *testing.T) {
 		}
 	}
 }
+
+// Sugar stirred in off the heat takes the drink below what a hot filling needs: it
+// is brought back before it is bottled, and the bottles cool after.
+func TestAHotFillingIsHot(t *testing.T) {
+	t.Parallel()
+	d, r := drink(t, func(d *formula.Drink) {
+		d.Method.Heat, d.Method.Minutes, d.Method.HotFill = process.Simmer, 5, true
+	}, "1 cup pistachios", "2 cups water", "600 g white sugar")
+	steps := Steps(&d, r, Kitchen{TempC: 20}, OnTheBench)
+	bottle := slices.IndexFunc(steps, func(s Step) bool { return s.Kind == Bottle })
+	assert.Equal(t, "Bring it back to 85 °C or more, and bottle it hot", steps[bottle].Title)
+	assert.Contains(t, steps[bottle].Caution, "Cold glass cracks")
+	assert.Equal(t, Cool, steps[bottle+1].Kind)
+	assert.Contains(t, strings.Join(Tools(&d, r, Kitchen{TempC: 20}), "; "), "bottles made for heat")
+}

@@ -9,7 +9,11 @@
 // what is left over. Temperatures follow from the heat balance.
 package process
 
-import "plushladle/core/ingredient"
+import (
+	"slices"
+
+	"plushladle/core/ingredient"
+)
 
 // Line is a line of a recipe at its size, as it goes into the process.
 type Line struct {
@@ -302,20 +306,22 @@ func (l *Layout) stageOf(line *Line) ingredient.Stage {
 const soyMinutes = 10
 
 // heatFor is how far the drink is heated: what is never raw is brought to the
-// boil without being asked, and simmers.
+// boil without being asked, and simmers as long as it needs where no time is said.
 func (m Method) heatFor(lines []Line) (Heat, float64) {
-	if m.Heat != ByBase {
-		return m.Heat, m.Minutes
-	}
-	for _, l := range lines {
-		if l.Ingredient.Has(ingredient.TagBoil) {
-			if m.Minutes > 0 {
-				return Simmer, m.Minutes
-			}
-			return Simmer, soyMinutes
+	heat, minutes := m.Heat, m.Minutes
+	never := slices.ContainsFunc(lines, func(l Line) bool { return l.Ingredient.Has(ingredient.TagBoil) })
+	if heat == ByBase {
+		if heat = Unheated; never {
+			heat = Simmer
 		}
 	}
-	return Unheated, 0
+	switch {
+	case heat == Unheated:
+		return Unheated, 0
+	case never && heat.Reaches() && minutes == 0:
+		return heat, soyMinutes
+	}
+	return heat, minutes
 }
 
 // Reaches tells whether a heat takes soy out of its rawness: the boil.

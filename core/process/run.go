@@ -476,12 +476,9 @@ func (r *run) whisk() ingredient.Content {
 func (r *run) finish(brewed, whisked ingredient.Content) {
 	drink := r.jug.Plus(whisked).Plus(r.gather(r.l.InPan))
 	drink = r.heat(drink)
-	drink = drink.Plus(brewed).Plus(r.gather(r.l.Joins)).Plus(r.gather(r.l.Late)).Plus(r.gather(r.bloomsOnly()))
+	drink = drink.Plus(brewed).Plus(r.gather(r.l.Joins)).Plus(r.gather(r.l.Late)).Plus(r.gather(r.l.Blooms))
 	r.made.Balance.Drink = drink
 }
-
-// bloomsOnly are the lines that bloom: they go in nowhere else.
-func (r *run) bloomsOnly() []int { return r.l.Blooms }
 
 // targetC is how hot a heat gets, °C.
 func (h Heat) targetC() float64 {

@@ -48,6 +48,8 @@ func TestBalancesWorkedByHand(t *testing.T) {
 		"let down":      {[]Line{line(t, "cashew", 205), line(t, "water", 1.25*cupG+280)}, Method{Strainer: None}, 0, 0, 10.5},
 		"soy":           {[]Line{line(t, "soybean", 186), line(t, "water", 3.25*cupG), rinse}, Method{Strainer: Cloth, Seconds: 120, Heat: Unheated}, 0, 304, 0},
 		"soy, boiled":   {[]Line{line(t, "soybean", 186), line(t, "water", 3.25*cupG), rinse}, Method{Strainer: Cloth, Seconds: 120}, 977, 0, 2.3},
+		"let to milk":   {[]Line{line(t, "cashew", 205), line(t, "water", 1.25*cupG+770)}, Method{Strainer: None}, 0, 0, 6.7},
+		"let to light":  {[]Line{line(t, "cashew", 205), line(t, "water", 1.25*cupG+2000)}, Method{Strainer: None}, 0, 0, 3.5},
 	} {
 		made := Make(c.lines, c.m)
 		drink := made.Balance.Drink
@@ -74,6 +76,21 @@ func TestOatsByTheWarmthAtTheEnd(t *testing.T) {
 		assert.InDelta(t, endC, made.GroundC, .1)
 		assert.InEpsilon(t, wantML, VolumeML(made.Balance.Drink, 4), .05, "%v °C", endC)
 	}
+}
+
+// Soy brought to the boil without a time said simmers as long as it needs; nothing
+// else is heated without being asked.
+func TestSoyIsNeverBroughtToTheBoilForNoTime(t *testing.T) {
+	t.Parallel()
+	soy, almonds := []Line{line(t, "soybean", 186), line(t, "water", 900)}, []Line{line(t, "almond", 143), line(t, "water", 900)}
+	for _, h := range []Heat{ByBase, Simmer, Boil} {
+		l := Lay(soy, Method{Heat: h})
+		assert.True(t, l.Heat.Reaches(), h)
+		assert.InDelta(t, soyMinutes, l.Minutes, 1e-9, h)
+	}
+	assert.Equal(t, Unheated, Make(soy, Method{Heat: Unheated}).Layout.Heat, "the cook's own word counts, and is cautioned")
+	assert.Equal(t, Unheated, Lay(almonds, Method{}).Heat)
+	assert.Zero(t, Lay(almonds, Method{Heat: Simmer}).Minutes)
 }
 
 // A litre simmered ten minutes in a 20 cm pan loses about 86 g; covered a tenth.
