@@ -328,12 +328,12 @@ func TestTheKindIsNotGuessedByAPinch(t *testing.T) {
 	assert.Equal(t, Cooler, reckoned(t, cooler).Kind)
 }
 
-// Pieces are wholes and halves; what is neither is weighed, with the nearest
+// Pieces are wholes and halves, with what is left over by weight and the nearest
 // pieces beside it.
 func TestPiecesAreWholeOrHalf(t *testing.T) {
 	t.Parallel()
 	d := drinkOf(t, "1 cup almonds", "4 cups water", "2 large dates")
-	for times, want := range map[float64][2]string{1.5: {"3 pieces", "3 pieces"}, .6: {"28.8 g", "1 piece"}, .25: {"½ piece", "½ piece"}} {
+	for times, want := range map[float64][2]string{1.5: {"3 pieces", "3 pieces"}, .6: {"1 piece + 4.8 g", "about 1 piece"}, .25: {"½ piece", "½ piece"}} {
 		d.Size = Size{By: ByTimes, Value: times}
 		l := reckoned(t, d).Lines[2]
 		assert.Equal(t, want, [2]string{l.Amount.String(), l.Kitchen.String()}, "× %v", times)

@@ -235,22 +235,27 @@ func (d *Drink) measureLines(r *Reckoning, b *batch) {
 	}
 }
 
-// count writes pieces as wholes and halves; where those are too far off it is
-// weighed, with the nearest pieces beside it.
+// count writes pieces as wholes and halves; where those are too far off, with the
+// rest by weight, and the nearest pieces beside it. Less than half a piece is
+// weighed.
 func (l *LineReckoning) count(massG, growth, tolerance float64) {
 	l.Kitchen = l.Amount
+	if growth == 1 {
+		return
+	}
 	halves, errorShare, ok := l.Amount.InHalves()
-	switch {
-	case growth == 1:
-	case ok && math.Abs(errorShare) <= tolerance:
+	if ok && math.Abs(errorShare) <= tolerance {
 		l.Amount, l.Kitchen, l.AmountErr = halves, halves, errorShare
-	default:
-		l.Amount, l.AmountErr = quantity.Of(fourFigures(massG), quantity.Gram), 0
-		if ok {
-			l.Kitchen, l.KitchenErr = halves, errorShare
-		} else {
-			l.Kitchen = l.Amount
-		}
+		return
+	}
+	below, left, some := l.Amount.HalvesBelow()
+	l.Amount, l.AmountErr = quantity.Of(fourFigures(massG), quantity.Gram), 0
+	if some {
+		l.Amount = below.And(quantity.Of(fourFigures(massG*left), quantity.Gram))
+	}
+	l.Kitchen = l.Amount
+	if ok {
+		l.Kitchen, l.KitchenErr = halves, errorShare
 	}
 }
 
@@ -356,11 +361,22 @@ func (b *batch) parts() []caution.Part {
 	return parts
 }
 
+// slimyS is how long what turns slimy is in the blender, seconds.
+func (b *batch) slimyS() float64 {
+	longest := 0.
+	for _, w := range b.lines {
+		if w.line.Ingredient.Has(ingredient.TagSlimes) {
+			longest = math.Max(longest, b.made.SecondsOf(w.line.Ingredient))
+		}
+	}
+	return longest
+}
+
 func (d *Drink) heldAgainstLimits(b *batch, r *Reckoning) caution.Drink {
 	c := b.finished
 	held := caution.Drink{
 		Parts: b.parts(), BatchML: r.Drink.VolumeML, ServingML: r.Servings.SizeML,
-		FridgeC: d.FridgeC, BlendS: b.made.Seconds, GroundC: b.made.GroundC,
+		FridgeC: d.FridgeC, BlendS: b.slimyS(), GroundC: b.made.GroundC,
 		Clogs: d.Method.Strainer.Clogs(), Drinkers: d.Drinkers, BatchG: r.Drink.MassG,
 		Squeezed: d.Method.Strainer.Squeezes(), Heated: b.made.HeatedC > 0,
 	}

@@ -156,7 +156,7 @@ func (b *batch) weighedAssumptions(w weighed, n int) []string {
 	case w.line.stage() == ingredient.CookIt:
 		taken = append(taken, i.Name+" goes in while cooking")
 	case i.Class == ingredient.Grain:
-		taken = append(taken, fmt.Sprintf("%s ground %s s with water at %s °C", i.Name, figure(b.made.Seconds), figure(b.made.WaterC)))
+		taken = append(taken, fmt.Sprintf("%s ground %s s with water at %s °C", i.Name, figure(b.made.SecondsOf(i)), figure(b.made.WaterC)))
 	case i.Class == ingredient.Fruit:
 		taken = append(taken, i.Name+" soaked in water that stays in; their sugars count as free sugars")
 	case i.Has(ingredient.TagBoil) && b.made.Layout.Heat.Reaches():

@@ -160,7 +160,7 @@ func (w *Working) constants(b *batch) {
 			if component == ingredient.Sucrose {
 				code = "released-sugar"
 			}
-			add(code, i.Name, share, b.made.Seconds)
+			add(code, i.Name, share, b.made.SecondsOf(i))
 		}
 	}
 	if b.made.SolidsG > 0 && b.method.Strainer != process.None {

@@ -11,7 +11,6 @@ import (
 	"plushladle/core/ingredient"
 	"plushladle/core/keep"
 	"plushladle/core/process"
-	"plushladle/core/quantity"
 )
 
 // Steps are the steps of making a reckoned drink at its size, in order; none
@@ -102,7 +101,7 @@ func (c *compiler) amount(n int) Amount {
 	l, line := c.r.Lines[n], c.d.Lines[n]
 	text := l.Amount.String()
 	if l.Scoop != nil && l.Scoop.Text != "" && !l.Amount.IsMetric() {
-		text = l.Scoop.Text
+		text = l.Scoop.Told()
 	}
 	a := Amount{Key: line.Key, Line: line.Key, At: n, Name: line.Ingredient.Name, MassG: l.MassG, Text: text, Open: l.MassG == 0}
 	if !a.Open {
@@ -256,7 +255,7 @@ func (c *compiler) waitForBloom(blooming []Amount) {
 // isJuicer tells whether a juicer does the grinding.
 func (c *compiler) isJuicer() bool { return c.method.Strainer == process.Juicer }
 
-// grind fills the jug as often as it takes, each load the same.
+// grind fills the jug as often as it takes, each load with its share.
 func (c *compiler) grind() {
 	switch {
 	case len(c.layout.Ground) == 0:
@@ -282,9 +281,24 @@ func (c *compiler) grind() {
 		if loads > 1 {
 			step.Title = fmt.Sprintf("Grind load %d of %d for %g seconds", load, loads, seconds)
 		}
+		if late := c.late(); late != "" {
+			step.Title += fmt.Sprintf(", the %s for the last %g only", late, c.r.Made.LateS)
+		}
 		c.add(step)
 	}
 	c.ice()
+}
+
+// late is what joins the grind for its end: oats turn slimy when they are ground
+// for long.
+func (c *compiler) late() string {
+	var late []int
+	for _, n := range c.layout.Ground {
+		if c.r.Made.JoinsLate(c.r.Through[n].Ingredient) {
+			late = append(late, n)
+		}
+	}
+	return names(c.of(late))
 }
 
 // stirTogether is for what needs no blender.
@@ -324,54 +338,10 @@ func (c *compiler) ice() {
 	}
 }
 
-// loaded are the amounts of one of so many equal loads.
-func (c *compiler) loaded(load, loads int) []Amount {
-	var out []Amount
-	for _, a := range c.of(c.layout.Ground) {
-		n := a.At
-		l := c.r.Lines[n]
-		switch {
-		case c.isKeptLiquid(n):
-			continue // it is with what soaked in it
-		case c.soaks(n):
-			a = c.wet(n)
-		}
-		if loads > 1 {
-			a.Key = fmt.Sprintf("%s/%d", a.Key, load)
-			a.MassG, a.WetG = a.MassG/float64(loads), a.WetG/float64(loads)
-			a.Text = c.share(a.Text, n, loads)
-			if !a.Open {
-				a.Band, a.Fine = BandOf(a.MassG, l.Tolerance, c.kitchen.ScaleG), TooFine(a.MassG, l.Tolerance, c.kitchen.ScaleG)
-			}
-		}
-		out = append(out, a)
-	}
-	return out
-}
-
 // isKeptLiquid tells whether a line is the liquid of a soak that has something
 // in it.
 func (c *compiler) isKeptLiquid(n int) bool {
 	return c.anySoaks() && slices.ContainsFunc(c.layout.Kept, func(at int) bool { return c.r.Through[at].Index == n })
-}
-
-// share says a line's amount as one of equal parts: measured where the drawer
-// does so exactly, in words else.
-func (c *compiler) share(text string, n, parts int) string {
-	if text == "" {
-		return ""
-	}
-	l := c.r.Lines[n]
-	if !c.d.Lines[n].Amount.IsCount() {
-		if part, err := c.d.Lines[n].Amount.Scaled(c.r.Factor/float64(parts), c.d.System, quantity.Tight); math.Abs(err) < exactShare && l.MassG > 0 {
-			return part.String()
-		}
-	}
-	words := [...]string{2: "half", 3: "a third", 4: "a quarter"}
-	if parts < len(words) {
-		return words[parts] + " of " + text
-	}
-	return fmt.Sprintf("1 of %d parts of %s", parts, text)
 }
 
 func (c *compiler) grindCaution() string { return c.caution("hot-blend", "slime") }

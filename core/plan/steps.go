@@ -130,7 +130,6 @@ const (
 	whiskMin     = 15.  // until the seeds are bare
 	skimMin      = 2.   //
 	pourMin      = 2.   //
-	exactShare   = .01  // a part that a measure comes as near to is given by it
 	bloomWaitMin = 30.  // until it has drawn
 	iceMin       = 2.   //
 	tasteMin     = 3.   //

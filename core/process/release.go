@@ -88,10 +88,26 @@ type grinding struct {
 	juicer    bool
 	coarse    bool
 	tempC     float64 // at its end
+	lateS     float64 // what turns slimy joins for so many of the seconds; 0 where it is in from the start
+}
+
+// of is how a line is ground: oats join a longer grind for its end.
+func (g grinding) of(i *ingredient.Ingredient) grinding {
+	if g.lateS > 0 && joinsLate(i) {
+		g.seconds = g.lateS
+	}
+	return g
+}
+
+// joinsLate tells whether a grain is ground for so short a time that it joins what
+// wants longer at its end.
+func joinsLate(i *ingredient.Ingredient) bool {
+	return i.Class == ingredient.Grain && secondsFor(i) <= leastSeconds
 }
 
 // releaseOf is what grinding takes out of a line's solids.
 func (l *Line) releaseOf(g grinding) released {
+	g = g.of(l.Ingredient)
 	class := l.Ingredient.Class
 	if class == ingredient.Nut && l.Treatment.Roasted {
 		class = ingredient.Roasted
@@ -211,6 +227,7 @@ const (
 
 // holds is the liquid, in g, that a line's solids keep back in the strainer.
 func (l *Line) holds(s Strainer, solids ingredient.Content, g grinding) float64 {
+	g = g.of(l.Ingredient)
 	how := strainers[s]
 	stays := (1 - l.fines(s, g)) * solids.MassG()
 	switch {
@@ -253,7 +270,7 @@ func secondsFor(i *ingredient.Ingredient) float64 {
 	case i.ID == "cashew" || i.ID == "macadamia":
 		return 60
 	case i.ID == "hemp" || i.ID == "oats":
-		return 30
+		return leastSeconds
 	case i.Class == ingredient.Grain:
 		return 60
 	case i.Class == ingredient.Soy || i.Class == ingredient.Tuber || i.ID == "coconut-fresh" || i.ID == "coconut-desiccated":
@@ -261,15 +278,33 @@ func secondsFor(i *ingredient.Ingredient) float64 {
 	case i.Role == ingredient.Base:
 		return 90
 	}
-	return 30
+	return leastSeconds
 }
+
+// leastSeconds is the shortest grind, and how long oats are ground (common practice).
+const leastSeconds = 30.
 
 // DefaultSeconds is how long the lines are ground where the cook does not say:
 // as the one that wants longest.
 func DefaultSeconds(lines []Line, ground []int) float64 {
-	longest := 30.
+	longest := leastSeconds
 	for _, n := range ground {
 		longest = math.Max(longest, secondsFor(lines[n].Ingredient))
 	}
 	return longest
+}
+
+// lateSeconds is for how many of the seconds oats are in: the last thirty of a
+// grind that something else wants longer; 0 where nothing joins late.
+func lateSeconds(lines []Line, ground []int, seconds float64) float64 {
+	late, longer := false, false
+	for _, n := range ground {
+		i := lines[n].Ingredient
+		late = late || joinsLate(i)
+		longer = longer || i.Role == ingredient.Base && secondsFor(i) > leastSeconds
+	}
+	if !late || !longer || seconds <= leastSeconds {
+		return 0
+	}
+	return leastSeconds
 }

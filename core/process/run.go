@@ -23,6 +23,7 @@ type Made struct {
 	Layout  Layout
 	Balance Balance
 	Seconds float64 // in the blender, each load
+	LateS   float64 // of them, for which oats are in; 0 where nothing joins late
 	Ground  ingredient.Content
 	SolidsG float64 // of the pulp, before fines pass
 	GroundC float64 // as it leaves the blender, °C
@@ -195,8 +196,11 @@ func (r *run) grind() {
 	if r.made.Seconds == 0 {
 		r.made.Seconds = DefaultSeconds(r.lines, r.l.Ground)
 	}
+	if !r.m.Coarse && r.m.Strainer != Juicer {
+		r.made.LateS = lateSeconds(r.lines, r.l.Ground, r.made.Seconds)
+	}
 	r.warm()
-	r.g = grinding{seconds: r.made.Seconds, highSpeed: r.m.HighSpeed, juicer: r.m.Strainer == Juicer, coarse: r.m.Coarse, tempC: r.made.GroundC}
+	r.g = grinding{seconds: r.made.Seconds, lateS: r.made.LateS, highSpeed: r.m.HighSpeed, juicer: r.m.Strainer == Juicer, coarse: r.m.Coarse, tempC: r.made.GroundC}
 	for _, n := range r.l.Ground {
 		line := &r.lines[n]
 		r.made.Ground.Add(line.G, line.Per)
@@ -383,7 +387,7 @@ func (m Method) heldShare() float64 {
 // again in the blender would have brought, and what the pulp holds is let down.
 func (p pulp) again(liquid ingredient.Content, m Method) (milk ingredient.Content, left pulp) {
 	longer := p.g
-	longer.seconds *= 2
+	longer.seconds, longer.lateS = 2*longer.seconds, 2*longer.lateS
 	left = pulp{lines: p.lines, solids: make([]ingredient.Content, len(p.solids)), g: longer}
 	jug, holds := p.held.Plus(liquid), 0.
 	for n := range p.solids {
@@ -578,6 +582,14 @@ func (m *Made) Released(l *Line, n int, how Method, c ingredient.Component) (sha
 	if !m.Layout.IsGround || !contains(m.Layout.Ground, n) || l.Ingredient.Role != ingredient.Base {
 		return 0, false
 	}
-	r := l.releaseOf(grinding{seconds: m.Seconds, highSpeed: how.HighSpeed, juicer: how.Strainer == Juicer, coarse: how.Coarse, tempC: m.GroundC})
+	r := l.releaseOf(grinding{seconds: m.Seconds, lateS: m.LateS, highSpeed: how.HighSpeed, juicer: how.Strainer == Juicer, coarse: how.Coarse, tempC: m.GroundC})
 	return r[c], true
 }
+
+// SecondsOf is how long an ingredient is in the blender while it runs.
+func (m *Made) SecondsOf(i *ingredient.Ingredient) float64 {
+	return grinding{seconds: m.Seconds, lateS: m.LateS}.of(i).seconds
+}
+
+// JoinsLate tells whether a line goes into the jug for the end of the grind only.
+func (m *Made) JoinsLate(i *ingredient.Ingredient) bool { return m.LateS > 0 && joinsLate(i) }

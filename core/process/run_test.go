@@ -213,3 +213,21 @@ func TestASecondGrindInventsNoMilk(t *testing.T) {
 		assert.Less(t, milk[ingredient.Fat], first.Balance.Drink[ingredient.Fat], id)
 	}
 }
+
+// Oats are in the blender for the last thirty seconds of a longer grind, whatever
+// its length; on their own they are ground for as long as it runs.
+func TestOatsJoinALongerGrindForItsEnd(t *testing.T) {
+	t.Parallel()
+	almonds, oats, water := line(t, "almond", 100), line(t, "oats", 50), line(t, "water", 800)
+	starch := func(seconds float64, lines ...Line) float64 {
+		how := Method{Seconds: seconds, WarmsC: 1e-9}
+		made := Make(lines, how)
+		share, ok := made.Released(&lines[0], 0, how, ingredient.Starch)
+		require.True(t, ok)
+		return share
+	}
+	assert.InEpsilon(t, starch(90, oats, almonds, water), starch(200, oats, almonds, water), 1e-9, "the almonds run on, the oats do not")
+	assert.InEpsilon(t, starch(30, oats, water), starch(90, oats, almonds, water), .02)
+	assert.InEpsilon(t, math.Sqrt2, starch(60, oats, water)/starch(30, oats, water), 1e-9, "oats alone are ground longer")
+	assert.Equal(t, 90., Make([]Line{almonds, oats, water}, Method{}).Seconds, "as long as the one that wants longest")
+}

@@ -66,6 +66,14 @@ type Scooped struct {
 	terms      []Term
 }
 
+// Told is the measures to take, said to be about right where they are no nearer.
+func (s Scooped) Told() string {
+	if s.Text != "" && math.Abs(s.ErrorShare) > saidFrom {
+		return "about " + s.Text
+	}
+	return s.Text
+}
+
 // Amount is what the scoops hold, as an amount that can be written and read
 // again: scoops of one unit summed.
 func (s Scooped) Amount() Amount { return Amount{terms: s.terms} }

@@ -2,6 +2,7 @@ package quantity
 
 import (
 	"math"
+	"slices"
 	"strconv"
 )
 
@@ -21,27 +22,79 @@ var kitchenSteps = []struct {
 }{
 	{Cup, math.Inf(1), []float64{0, 1. / 4, 1. / 3, 1. / 2, 2. / 3, 3. / 4}},
 	{Tablespoon, 8, []float64{0, 1. / 2}},
-	{Teaspoon, 6, []float64{0, 1. / 8, 1. / 4, 1. / 2, 3. / 4}},
+	{Teaspoon, 6, []float64{0, 1. / 8, 1. / 4, 3. / 8, 1. / 2, 5. / 8, 3. / 4, 7. / 8}}, // ⅜ is a ¼ and a ⅛
 	{Pinch, 1, []float64{0}},
 	{Smidgen, 1, []float64{0}},
 }
 
-// Kitchen writes ml as cups and spoons: one measure if that is within the
-// tolerance, otherwise two or three added together, otherwise exact
-// millilitres. errorShare is what the measure holds over the exact amount, as
-// a share of it; it never exceeds the tolerance.
+// A measure that holds an amount to exactly is that amount; one that errs by
+// more than saidFrom is written "about".
+const (
+	exactly  = 1e-6
+	saidFrom = 0.01
+)
+
+// Under fineTeaspoons of a teaspoon nothing in a kitchen holds an amount within a
+// spoon's tolerance: the nearest pinches are as near as it gets, which is within
+// finest down to half a smidgen.
+const (
+	fineTeaspoons = 0.25
+	finest        = 0.34
+)
+
+// Kitchen writes ml as cups and spoons: what holds it exactly before what comes
+// near, one measure before two or three added together, and exact millilitres
+// where nothing comes within the tolerance. errorShare is what the measure holds
+// over the exact amount, as a share of it; it exceeds the tolerance only among
+// the pinches, and there never finest.
 func Kitchen(ml float64, s System, tolerance float64) (a Amount, errorShare float64) {
-	for _, step := range kitchenSteps {
-		t, held, ok := nearest(ml, step.unit, step.most, step.fractions, s)
-		if ok && math.Abs(held-ml) <= tolerance*ml {
-			return Amount{terms: []Term{t}}, held/ml - 1
-		}
+	if a, errorShare, ok := oneMeasure(ml, s, exactly); ok {
+		return a, errorShare
 	}
-	if a, held, ok := kitchenSum(ml, s); ok && math.Abs(held-ml) <= tolerance*ml {
-		return a, held/ml - 1
+	if a, errorShare, ok := exactPair(ml, s); ok {
+		return a, errorShare
+	}
+	if a, errorShare, ok := oneMeasure(ml, s, tolerance); ok {
+		return a, errorShare
+	}
+	sum, sumErr, sums := kitchenSum(ml, s, tolerance)
+	if sums && (math.Abs(sumErr) <= tolerance || ml < fineTeaspoons*Teaspoon.Size(s) && math.Abs(sumErr) <= finest) {
+		return sum, sumErr
 	}
 	exact := Of(threeFigures(ml), Millilitre)
 	return exact, exact.terms[0].Low/ml - 1
+}
+
+// oneMeasure is the largest measure that holds ml within a share.
+func oneMeasure(ml float64, s System, within float64) (a Amount, errorShare float64, ok bool) {
+	for _, step := range kitchenSteps {
+		t, held, ok := nearest(ml, step.unit, step.most, step.fractions, s)
+		if ok && math.Abs(held-ml) <= within*ml {
+			return Amount{terms: []Term{t}}, held/ml - 1, true
+		}
+	}
+	return Amount{}, 0, false
+}
+
+// exactPair is two measures that hold ml exactly, the larger as full as it goes or
+// in whole units: ¼ cup + 2 tsp.
+func exactPair(ml float64, s System) (a Amount, errorShare float64, ok bool) {
+	for n, large := range kitchenSteps[:2] {
+		for _, fractions := range [][]float64{large.fractions, {0}} {
+			count := fillFrom(ml/large.unit.Size(s), fractions, false)
+			if count == 0 {
+				continue
+			}
+			left := ml - count*large.unit.Size(s)
+			for _, small := range kitchenSteps[n+1 : 3] {
+				t, held, ok := nearest(left, small.unit, small.most, small.fractions, s)
+				if ok && math.Abs(held-left) <= exactly*ml {
+					return Amount{terms: []Term{{Low: count, High: count, Unit: large.unit}, t}}, (held - left) / ml, true
+				}
+			}
+		}
+	}
+	return Amount{}, 0, false
 }
 
 // nearest is the number of units, to the nearest fraction, that holds ml.
@@ -65,24 +118,26 @@ func nearest(ml float64, u Unit, most float64, fractions []float64, s System) (T
 const maxKitchenTerms = 3
 
 // kitchenSum fills the largest measures first, each to the fraction below,
-// and the last one to the nearest. It gives up where no measure fits.
-func kitchenSum(ml float64, s System) (Amount, float64, bool) {
+// and the last one to the nearest, until it is near enough: beside cups and
+// tablespoons nobody counts pinches. ok is false where no measure fits.
+func kitchenSum(ml float64, s System, within float64) (sum Amount, errorShare float64, ok bool) {
 	var a Amount
 	held := 0.
 	for _, step := range kitchenSteps {
 		size := step.unit.Size(s)
-		finest := step.unit == Smidgen || len(a.terms) == maxKitchenTerms-1
-		count := fillFrom((ml-held)/size, step.fractions, finest)
-		if count == 0 {
-			continue
+		some := len(a.terms) > 0
+		last := step.unit == Smidgen || len(a.terms) == maxKitchenTerms-1 || some && step.unit == Teaspoon ||
+			step.unit == Pinch && held > fineTeaspoons*Teaspoon.Size(s)
+		count := fillFrom((ml-held)/size, step.fractions, last)
+		if count > 0 {
+			held += count * size
+			a.terms = append(a.terms, Term{Low: count, High: count, Unit: step.unit})
 		}
-		held += count * size
-		a.terms = append(a.terms, Term{Low: count, High: count, Unit: step.unit})
-		if len(a.terms) == maxKitchenTerms {
+		if last && len(a.terms) > 0 || math.Abs(held-ml) <= within*ml {
 			break
 		}
 	}
-	return a, held, !a.IsOpen()
+	return a, held/ml - 1, !a.IsOpen()
 }
 
 // fillFrom is the largest whole-and-fraction not above exact, or the nearest
@@ -108,13 +163,14 @@ func fillFrom(exact float64, fractions []float64, nearest bool) float64 {
 // Scaled is the amount times factor, written in the style it was written in:
 // grams and millilitres to three figures, cups and spoons by measures that
 // exist, counts to three figures. errorShare is what rounding to a measure
-// adds, as a share of the exact amount; never beyond the tolerance.
+// adds, as a share of the exact amount; what is told is told as "about".
 func (a Amount) Scaled(factor float64, s System, tolerance float64) (scaled Amount, errorShare float64) {
 	if factor == 1 || len(a.terms) == 0 {
 		return a, 0
 	}
 	scaled, errorShare = a.scaled(factor, s, tolerance)
 	scaled.kind = a.kind
+	scaled.about = a.about || math.Abs(errorShare) > saidFrom
 	return scaled, errorShare
 }
 
@@ -145,7 +201,28 @@ func (a Amount) InHalves() (halves Amount, errorShare float64, ok bool) {
 		return a, 0, false
 	}
 	halves.kind = a.kind
-	return halves, rounded/exact - 1, true
+	errorShare = rounded/exact - 1
+	halves.about = a.about || math.Abs(errorShare) > saidFrom
+	return halves, errorShare, true
+}
+
+// And is the amount with another beside it, as in "16 pieces + 2 g".
+func (a Amount) And(b Amount) Amount {
+	return Amount{terms: slices.Concat(a.terms, b.terms), kind: a.kind}
+}
+
+// HalvesBelow is a count cut down to whole and half pieces, and the share of it
+// that they leave over; ok is false of what is no plain count, or of less than
+// half a piece.
+func (a Amount) HalvesBelow() (halves Amount, left float64, ok bool) {
+	if !a.IsCount() || a.IsRange() || len(a.terms) != 1 || a.terms[0].Low < .5 {
+		return a, 0, false
+	}
+	halves = a.times(1)
+	exact := halves.terms[0].Low
+	below := math.Floor(2*exact) / 2
+	halves.terms[0].Low, halves.terms[0].High = below, below
+	return halves, 1 - below/exact, true
 }
 
 // rounded cuts every number to three figures, which errs by at most 0.5 %.

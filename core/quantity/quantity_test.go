@@ -158,6 +158,11 @@ func TestKitchenUsesMeasuresThatExist(t *testing.T) {
 		{usTeaspoonML / 16, US, Loose, "1 pinch"},
 		{20, Australian, Tight, "1 tbsp"},
 		{0.05, US, Tight, "0.05 mL"},
+		{6.25 * usCupML, US, Loose, "6¼ cups"},
+		{2 * (2*usTablespoonML + usTeaspoonML), US, Loose, "¼ cup + 2 tsp"}, // exactly, before "4½ tbsp", which is near
+		{.7 * usTablespoonML * 4, US, Tight, "2½ tbsp + ⅞ tsp"},             // no pinches beside tablespoons
+		{1.4 * usTeaspoonML, US, Tight, "1⅜ tsp"},
+		{2.7 * usTeaspoonML / 16, US, Tight, "⅛ tsp + 1 smidgen"}, // as near as it gets
 	}
 	for _, tt := range tests {
 		got, _ := Kitchen(tt.ml, tt.system, tt.tolerance)
@@ -180,6 +185,8 @@ func TestScaledKeepsTheStyleItWasWrittenIn(t *testing.T) {
 		{"3-4 pieces", 2, "6–8 pieces"},
 		{"1 (14 oz) can", 0.5, "½ (14 oz) can"},
 		{"to a total of 1 L", 3, "to a total of 3 L"},
+		{"1 cup", 2.7, "about 2⅔ cups"},
+		{"2 tbsp", 2.7, "about ⅓ cup"}, // what errs by more than a hundredth says so
 	}
 	for _, tt := range tests {
 		a, err := ParseAmount(tt.text)

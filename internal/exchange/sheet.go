@@ -141,7 +141,7 @@ func amountText(a plan.Amount) string {
 	case a.Open:
 		return name
 	case a.Text != "":
-		return a.Text + " " + name + " (" + weight(a.MassG) + ")"
+		return strings.TrimSuffix(a.Text, " pieces") + " " + name + " (" + weight(a.MassG) + ")"
 	}
 	return weight(a.MassG) + " " + name
 }
