@@ -57,6 +57,7 @@ type LineReckoning struct {
 	MassG      float64           // at this size
 	VolumeML   float64           // as it lies in the measure
 	Amount     quantity.Amount   // at this size, in the style it was written in
+	Growth     float64           // on the amount as written
 	AmountErr  float64           // what that amount holds over the exact one, as a share
 	Kitchen    quantity.Amount   // in cups and spoons
 	Scoop      *quantity.Scooped // in the kitchen's own measures; nil where it has no drawer
@@ -217,6 +218,7 @@ func (d *Drink) measureLines(r *Reckoning, b *batch) {
 		if n == b.waterAt {
 			growth *= b.watered
 		}
+		out.Growth = growth
 		out.Amount, out.AmountErr = w.line.Amount.Scaled(growth, d.System, tolerance)
 		if w.line.Amount.IsCount() {
 			out.count(w.g, growth, tolerance)

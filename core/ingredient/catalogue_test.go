@@ -243,7 +243,9 @@ func TestTreatments(t *testing.T) {
 	roasted := almond.Treated(Treatment{Roasted: true})
 	assert.Greater(t, roasted[Fat], almond.PerGram[Fat])
 	assert.InDelta(t, almond.PerGram.MassG(), roasted.MassG(), 1e-9)
+	assert.InDelta(t, .02, roasted[Water]/roasted.MassG(), 1e-9, "toasted down to two per cent")
 	assert.Equal(t, Treatment{Roasted: true}, TreatmentIn("almonds, roasted and unsalted"))
+	assert.Equal(t, Treatment{Roasted: true, Toasted: true}, TreatmentIn("almonds, toasted"))
 	baobab, _ := Standard().ByID("baobab-seed")
 	assert.InDelta(t, .4, baobab.Treated(Treatment{}).MassG(), .01, "the seed never goes in")
 }

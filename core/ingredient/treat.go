@@ -3,8 +3,9 @@ package ingredient
 import "strings"
 
 // Treatment is what is done to an ingredient: before it is measured, or, where
-// it is rubbed or sprouted, here after its soak.
-type Treatment struct{ Roasted, Salted, Skinned, Rubbed, Sprouted bool }
+// it is rubbed or sprouted, here after its soak. What is toasted is toasted here,
+// before it is measured, and is roasted all the same.
+type Treatment struct{ Roasted, Toasted, Salted, Skinned, Rubbed, Sprouted bool }
 
 // TreatmentIn finds the treatments that words name: "roasted, salted".
 func TreatmentIn(words string) Treatment {
@@ -19,6 +20,7 @@ func TreatmentIn(words string) Treatment {
 	rubbed := named("skins rubbed", "rub off the skins", "rub the skins", "rubbed skins")
 	return Treatment{
 		Roasted: named("roasted", "toasted") && !named("unroasted"),
+		Toasted: named("toasted"),
 		Salted:  named("salted") && !named("unsalted", "not salted"),
 		Rubbed:  rubbed, Sprouted: named("sprout") && !named("unsprouted", "not sprouted"),
 		Skinned: rubbed || named("skinned", "blanched", "skins off", "skins removed", "without skins", "peeled", "dehulled", "hulls off"),
@@ -26,7 +28,7 @@ func TreatmentIn(words string) Treatment {
 }
 
 const (
-	roastedWaterShare = 0.5   // of its water stays in a roasted nut, from memory
+	roastedWaterShare = 0.02  // of a roasted nut is water, from memory
 	saltOnSalted      = 0.012 // g of salt on a gram of salted nuts, from memory
 	saltSodiumMg      = 387.6 // mg of sodium in a gram of salt
 )
@@ -41,7 +43,8 @@ func (i *Ingredient) Treated(t Treatment) *Content {
 	c := i.PerGram
 	if t.Roasted && (i.Role == Base || i.Role == Flavour) {
 		dried := c
-		dried[Water] *= roastedWaterShare
+		dryG := c.MassG() - c[Water]
+		dried[Water] = min(c[Water], dryG*roastedWaterShare/(1-roastedWaterShare))
 		c = dried.Times(c.MassG() / dried.MassG())
 	}
 	if t.Skinned {

@@ -22,7 +22,14 @@ func changed(steps []Step, changes []process.Change) (out []Step, unapplied []in
 		case process.Remove:
 			out = slices.Delete(slices.Clone(out), at, at+1)
 		case process.AddAfter:
-			out = slices.Insert(slices.Clone(out), at+1, ownStep(c, isHot(out[:at+1])))
+			out = slices.Insert(slices.Clone(out), at+1, ownStep(c))
+		case process.MoveBefore:
+			moved, ok := move(out, at, find(out, c.To))
+			if !ok {
+				unapplied = append(unapplied, n)
+				continue
+			}
+			out = moved
 		case process.Set:
 			out = slices.Clone(out)
 			if c.Params["gradual"] > 0 {
@@ -33,18 +40,70 @@ func changed(steps []Step, changes []process.Change) (out []Step, unapplied []in
 			}
 		}
 	}
+	for n := range out {
+		if out[n].Kind == Own && out[n].Blender && isHot(out[:n]) {
+			out[n].Caution = caution.HotBlendText
+		}
+	}
 	return out, unapplied
+}
+
+// bounds are what a step that moves stays after and before.
+type bounds struct{ after, before []Kind }
+
+// movable are the steps that may stand elsewhere, by what hangs on them. What is
+// bloomed is only moved earlier, so that it never has less time to draw.
+var movable = map[Kind]bounds{
+	Bloom: {[]Kind{GetReady}, []Kind{DrawOn, StirIn}},
+	Pit:   {[]Kind{GetReady}, []Kind{Grind, Juice, Crush, StirIn}},
+	Taste: {[]Kind{Grind, Juice, Strain, Heat, StirIn, BlendIn, PourIn, LateSpice}, []Kind{Split, Bottle}},
+	Wash:  {[]Kind{Grind, Juice, Crush, SecondGrind, Strain, BlendIn, Heat}, nil},
+}
+
+// move puts a step before another; ok is false where it may not stand there.
+func move(steps []Step, from, to int) (moved []Step, ok bool) {
+	if to < 0 || !canMove(steps, from, to) {
+		return steps, false
+	}
+	s := steps[from]
+	moved = slices.Delete(slices.Clone(steps), from, from+1)
+	if to > from {
+		to--
+	}
+	return slices.Insert(moved, to, s), true
+}
+
+func canMove(steps []Step, from, to int) bool {
+	keeps, can := movable[steps[from].Kind]
+	if !can || to == from || to == from+1 || steps[from].Kind == Bloom && to > from {
+		return false
+	}
+	for n, other := range steps {
+		if to <= n && n != from && slices.Contains(keeps.after, other.Kind) || n < to && n != from && slices.Contains(keeps.before, other.Kind) {
+			return false
+		}
+	}
+	return true
+}
+
+// MoveTo are the places of the steps that a step may be moved before; a step of the
+// cook's own may stand anywhere after the first.
+func MoveTo(steps []Step, from int) []int {
+	out := []int{}
+	for to := range steps {
+		own := steps[from].Kind == Own && to > 0 && to != from && to != from+1
+		if own || canMove(steps, from, to) {
+			out = append(out, to)
+		}
+	}
+	return out
 }
 
 const gradually = "Begin with about a third of the water; once it is smooth, pour in the rest while it runs. "
 
 // ownStep is a step of the cook's.
-func ownStep(c process.Change, hot bool) Step {
-	s := Step{Kind: Own, Title: c.Cue, Length: fixed(c.Params["minutes"]), HandsOn: true, Timer: minutesOf(c.Params["minutes"])}
-	if s.Blender = c.Params["blender"] > 0; s.Blender && hot {
-		s.Caution = caution.HotBlendText
-	}
-	return s
+func ownStep(c process.Change) Step {
+	return Step{Kind: Own, Title: c.Cue, Length: fixed(c.Params["minutes"]), HandsOn: true, Timer: minutesOf(c.Params["minutes"]), Blender: c.Params["blender"] > 0}
 }
 
 // isHot tells whether what went before leaves the drink hot.

@@ -27,10 +27,12 @@ func Steps(d *formula.Drink, r *formula.Reckoning, k Kitchen, where Soaking) []S
 	case where == OnTheBench && c.method.SoakCold:
 		c.where = InTheFridge
 	}
+	c.toast()
 	c.ready()
 	c.brew()
 	c.soak()
 	c.drain()
+	c.prepare()
 	c.pit()
 	c.bloom()
 	c.grind()
@@ -115,7 +117,10 @@ func names(amounts []Amount) string {
 	for n, a := range amounts {
 		all[n], _, _ = strings.Cut(strings.ToLower(a.Name), ",")
 	}
-	return strings.Join(all, ", ")
+	if last := len(all) - 1; last > 0 {
+		return strings.Join(all[:last], ", ") + " and " + all[last]
+	}
+	return strings.Join(all, "")
 }
 
 // ready is the first step: everything out, weighed, and the soak begun.
@@ -304,7 +309,15 @@ func (c *compiler) late() string {
 // stirTogether is for what needs no blender.
 func (c *compiler) stirTogether() {
 	amounts := c.of(c.layout.Ground)
-	c.add(Step{Kind: StirIn, Title: "Stir the " + names(amounts) + " together", Amounts: amounts, Length: fixed(stirMin), HandsOn: true, Right: "No dry lumps: powders are first rubbed smooth with a little of the liquid."})
+	if c.blendsIn(c.layout.Ground) && c.r.Made.WaterC < process.VentFromC {
+		c.add(blendIn("Blend the "+names(amounts)+" together", amounts))
+		return
+	}
+	title := "Stir the " + names(amounts) + " together"
+	if len(amounts) == 1 {
+		title = "Measure out the " + names(amounts)
+	}
+	c.add(Step{Kind: StirIn, Title: title, Amounts: amounts, Length: fixed(stirMin), HandsOn: true, Right: "No dry lumps: powders are first rubbed smooth with a little of the liquid."})
 }
 
 // juice runs it through the juicer by handfuls, with the water.
@@ -481,6 +494,18 @@ func (c *compiler) join() {
 		c.add(step)
 	}
 	joins := c.of(c.layout.Joins)
+	if c.layout.Heat == process.Unheated && c.blendsIn(c.layout.Joins) {
+		var blended, stirred []int
+		for _, n := range c.layout.Joins {
+			if c.r.Through[n].BlendsIn() {
+				blended = append(blended, n)
+			} else {
+				stirred = append(stirred, n)
+			}
+		}
+		c.add(blendIn("Blend in the "+names(c.of(blended)), c.of(blended)))
+		joins = c.of(stirred)
+	}
 	what := names(joins)
 	if len(blooming) > 0 {
 		what = strings.TrimPrefix(what+", the bloomed "+names(blooming), ", ")
@@ -493,6 +518,17 @@ func (c *compiler) join() {
 		title = "Off the heat, stir in " + what
 	}
 	c.add(Step{Kind: StirIn, Title: title, Amounts: joins, Length: fixed(stirMin), HandsOn: true, Right: "A little first; taste; then the rest."})
+}
+
+// blendsIn tells whether something among these lines is blended rather than
+// stirred where it meets what is cold.
+func (c *compiler) blendsIn(places []int) bool {
+	return slices.ContainsFunc(places, func(n int) bool { return c.r.Through[n].BlendsIn() })
+}
+
+func blendIn(title string, amounts []Amount) Step {
+	return Step{Kind: BlendIn, Title: title, Amounts: amounts, Length: fixed(loadMin + blendInMin), Timer: minutesOf(blendInMin), HandsOn: true, Blender: true,
+		Right: "No drops and no lumps stand on top. Fat that has set is melted first, and poured in while it runs."}
 }
 
 // cool brings what was heated down, fast.

@@ -113,7 +113,7 @@ func (c *compiler) measuredPart(n, parts int) (text string, ok bool) {
 		scoop, found := c.d.Drawer.Scoop(l.VolumeML/float64(parts), exactShare)
 		return scoop.Text, found && !scoop.Half
 	}
-	part, errorShare := line.Amount.Scaled(c.r.Factor/float64(parts), c.d.System, exactShare)
+	part, errorShare := line.Amount.Scaled(l.Growth/float64(parts), c.d.System, exactShare)
 	if line.Amount.IsCount() {
 		halves, errorShare, ok := part.InHalves()
 		return halves.String(), ok && math.Abs(errorShare) < exactShare

@@ -2,6 +2,7 @@ package plan
 
 import (
 	"fmt"
+	"math"
 	"math/rand/v2"
 	"slices"
 	"strings"
@@ -12,6 +13,7 @@ import (
 
 	"plushladle/core/formula"
 	"plushladle/core/process"
+	"plushladle/core/quantity"
 )
 
 // randomDrink has a base or two, water, and whatever else, made in any way.
@@ -132,6 +134,138 @@ func TestWhatTheMethodGotWrong(t *testing.T) {
 	}
 	soy, _ := kindsOf(nil, "1 cup soybeans", "4 cups water")
 	assert.Less(t, slices.Index(soy, Cool), slices.Index(soy, Bottle), "boiled soy is cooled before it is bottled")
+}
+
+// What is said at a step is what goes in: the measure holds the mass beside it,
+// within a hundredth or "about", and pieces are whole or halves.
+func TestTextAndMassAgree(t *testing.T) {
+	t.Parallel()
+	random := rand.New(rand.NewPCG(5, 17))
+	parts := map[string]float64{"half of ": 2, "a third of ": 3, "a quarter of ": 4}
+	said := 0
+	for range 1500 {
+		d, r := randomDrink(t, random)
+		if r.Drink == nil {
+			continue
+		}
+		d.Size.Value *= .4 + 2*random.Float64()
+		r, err := d.Reckon()
+		require.NoError(t, err)
+		for _, s := range Steps(&d, r, Kitchen{TempC: 20}, OnTheBench) {
+			for _, a := range s.Amounts {
+				text, of := a.Text, 1.
+				for words, n := range parts {
+					if rest, cut := strings.CutPrefix(text, words); cut {
+						text, of = rest, n
+					}
+				}
+				if text == "" || a.Extra || strings.Contains(text, " parts of ") {
+					continue
+				}
+				amount, err := quantity.ParseAmount(text)
+				require.NoError(t, err, text)
+				line := d.Lines[a.At]
+				line.Amount = amount
+				one := formula.Drink{Lines: []formula.Line{line}, FridgeC: 4}
+				weighed, err := one.Reckon()
+				require.NoError(t, err)
+				within := .015 // a hundredth, and what three figures round off
+				if amount.IsAbout() {
+					within = .35
+					ml, isVolume := amount.Volume(quantity.US)
+					if !isVolume || ml > quantity.Teaspoon.Size(quantity.US)/4 {
+						within = .055
+					}
+				}
+				require.InEpsilon(t, a.MassG, weighed.Lines[0].MassG/of, within, "%s: %s of %s is %.1f g", s.Title, a.Text, a.Name, a.MassG)
+				for _, term := range amount.Terms() {
+					if term.Unit == quantity.Piece {
+						require.InDelta(t, math.Round(2*term.Low), 2*term.Low, 1e-9, "%s of %s", a.Text, a.Name)
+					}
+				}
+				said++
+			}
+		}
+	}
+	require.Greater(t, said, 4000)
+}
+
+// Oil and cocoa that meet what is cold are blended, never stirred; off the heat
+// they are stirred in.
+func TestOilIsNeverStirredIntoCold(t *testing.T) {
+	t.Parallel()
+	for _, c := range []struct {
+		lines []string
+		heat  process.Heat
+		in    Kind
+	}{
+		{[]string{"1 cup almonds", "4 cups water", "2 tbsp coconut oil"}, process.Unheated, Grind},
+		{[]string{"1 cup almonds", "4 cups water", "2 tbsp coconut oil, after straining"}, process.Unheated, BlendIn},
+		{[]string{"1 cup coconut milk", "1 cup water", "2 tbsp coconut oil"}, process.Unheated, BlendIn},
+		{[]string{"1 cup almonds", "4 cups water", "2 tbsp coconut oil, after straining"}, process.Simmer, StirIn},
+	} {
+		d, r := drink(t, func(d *formula.Drink) { d.Method.Heat = c.heat }, c.lines...)
+		for _, s := range Steps(&d, r, Kitchen{TempC: 20}, OnTheBench) {
+			for _, a := range s.Amounts {
+				if strings.HasPrefix(a.Name, "Coconut oil") {
+					assert.Equal(t, c.in, s.Kind, "%v %s", c.lines, c.heat)
+					assert.Equal(t, c.in != StirIn, s.Blender)
+				}
+			}
+		}
+	}
+}
+
+// A step is moved where what hangs on it allows, and nowhere else; moved where it
+// may no longer stand it stays, and says so.
+func TestAStepIsMovedWhereItIsSafe(t *testing.T) {
+	t.Parallel()
+	move := func(kind, before string) process.Change {
+		return process.Change{At: process.At{Kind: kind}, Do: process.MoveBefore, To: process.At{Kind: before}}
+	}
+	steps := func(changes ...process.Change) (string, []process.Change) {
+		d, r := drink(t, func(d *formula.Drink) { d.Changes, d.Method.Heat = changes, process.Simmer }, "1 cup almonds", "4 cups water", "3 dates", "1 pinch saffron")
+		var codes []string
+		for _, s := range Steps(&d, r, Kitchen{TempC: 20}, OnTheBench) {
+			codes = append(codes, s.Kind.Code())
+		}
+		return strings.Join(codes, " "), Unapplied(&d, r, Kitchen{TempC: 20})
+	}
+	as, _ := steps()
+	assert.Equal(t, "prepare soak drain pit bloom grind strain heat bloom stir-in cool taste bottle wash-up chill", as)
+	moved, gone := steps(move("pit", "soak"), move("taste", "cool"), move("wash-up", "cool"), move("bloom", "drain"))
+	assert.Equal(t, "prepare pit soak bloom drain grind strain heat bloom stir-in taste wash-up cool bottle chill", moved)
+	assert.Empty(t, gone)
+	for _, wrong := range []process.Change{move("pit", "strain"), move("taste", "grind"), move("bloom", "heat"), move("wash-up", "prepare"), move("taste", "juice")} {
+		stays, gone := steps(wrong)
+		assert.Equal(t, as, stays, "%s before %s", wrong.At.Kind, wrong.To.Kind)
+		assert.Len(t, gone, 1)
+	}
+	assert.ErrorContains(t, move("heat", "strain").Check(), "cannot be moved")
+	assert.ErrorContains(t, process.Change{At: process.At{Kind: "taste"}, Do: process.MoveBefore}.Check(), "no step to move it before")
+}
+
+// What a cook toasts is toasted before it is measured, what is peeled is readied
+// before it goes in, and a pinch goes whole into one load.
+func TestWorkBeforeTheJug(t *testing.T) {
+	t.Parallel()
+	d, r := drink(t, func(d *formula.Drink) { d.Size = formula.Size{By: formula.ByTimes, Value: 3.1} }, "1 cup almonds, toasted", "4 cups water", "1 tbsp fresh ginger, peeled and grated", "1 pinch salt", "6 dates")
+	steps := Steps(&d, r, Kitchen{TempC: 20}, OnTheBench)
+	assert.Equal(t, []Kind{Toast, GetReady, Soak, Drain, Prepare, Pit, Grind}, kinds(Lane{Steps: timeless(steps)})[:7])
+	assert.Contains(t, steps[4].Title, "peeled and grated")
+	var salt, dates []string
+	for _, s := range steps {
+		for _, a := range s.Amounts {
+			switch {
+			case s.Kind == Grind && a.Name == "Salt":
+				salt = append(salt, a.Text)
+			case s.Kind == Grind && a.Name == "Dates":
+				dates = append(dates, a.Text)
+			}
+		}
+	}
+	assert.Len(t, salt, 1)
+	assert.Equal(t, []string{"6½ pieces", "6 pieces", "6 pieces"}, dates)
 }
 
 // A drink is not finished earlier than its life allows before it is wanted.

@@ -43,6 +43,9 @@ const (
 	DrawOn      Kind = "draw"
 	PourIn      Kind = "pour in"
 	Serve       Kind = "serve"
+	Toast       Kind = "toast"
+	Prepare     Kind = "prepare"
+	BlendIn     Kind = "blend in"
 	Own         Kind = "own" // a step of the cook's
 )
 
@@ -50,7 +53,7 @@ const (
 // know them by, where those are others.
 var codes = map[Kind]string{
 	GetReady: "prepare", ChangeWater: "change-water", RinsePulp: "rinse-pulp", SecondGrind: "grind-again", RubSkins: "skin", RinseSprout: "rinse",
-	StirIn: "stir-in", LateSpice: "stir-in", PourIn: "stir-in", Split: "divide", Wash: "wash-up", WhiskOff: "whisk-off", DrawOn: "bloom",
+	StirIn: "stir-in", LateSpice: "stir-in", PourIn: "stir-in", Split: "divide", BlendIn: "blend-in", Wash: "wash-up", WhiskOff: "whisk-off", DrawOn: "bloom",
 }
 
 // Code is the kind's name in changes and on the command line.
@@ -123,6 +126,9 @@ const (
 	loadMin      = 3.   // to fill and empty the jug, besides blending
 	emptyMin     = 1.   // to empty a full strainer
 	rubMin       = 10.  //
+	toastMin     = 12.  // at toastC, of 8 to 15
+	prepareMin   = 2.   // a 100 g
+	blendInMin   = 1.   // until no drops stand on top
 	bloomMin     = 3.   // to set it going
 	pitMin       = 5.   //
 	crushMin     = 1.   //
@@ -159,6 +165,7 @@ const (
 	whiskC  = 80.
 	bloomC  = 40.
 	cooledC = 5.
+	toastC  = 160.
 )
 
 // keepsSpare is how long before the end of its life a drink is wanted at the

@@ -16,9 +16,10 @@ type At struct {
 
 // What a change does.
 const (
-	Set      = "set"
-	AddAfter = "add-after"
-	Remove   = "remove"
+	Set        = "set"
+	AddAfter   = "add-after"
+	Remove     = "remove"
+	MoveBefore = "move-before"
 )
 
 // Change is what the cook does otherwise at one step. The rest of the process
@@ -28,6 +29,7 @@ type Change struct {
 	Do     string
 	Params map[string]float64 // by kind, units in their names
 	Cue    string             // the cook's own words
+	To     At                 // the step it is moved before
 }
 
 // The params that a kind of step takes, and their bounds. fridge is 1 where it
@@ -45,7 +47,13 @@ var added = map[string][2]float64{"minutes": {0, 720}, "blender": {0, 1}}
 // CanLeaveOut tells whether a kind of step may be left out: it moves no figure
 // and guards nobody.
 func CanLeaveOut(kind string) bool {
-	return slices.Contains([]string{"taste", "skim", "wash-up", "skin"}, kind)
+	return slices.Contains([]string{"taste", "skim", "wash-up", "skin", "toast"}, kind)
+}
+
+// CanMove tells whether a kind of step may stand elsewhere, as far as what hangs on
+// it allows.
+func CanMove(kind string) bool {
+	return slices.Contains([]string{"bloom", "pit", "taste", "wash-up"}, kind)
 }
 
 const mostCue = 500
@@ -69,10 +77,17 @@ func (c Change) Check() error {
 		}
 	case Remove:
 		if !CanLeaveOut(c.At.Kind) {
-			return wrong(c.At.Kind, "cannot be left out", "leave out taste, skim, wash-up or skin; the others are needed")
+			return wrong(c.At.Kind, "cannot be left out", "leave out taste, skim, wash-up, skin or toast; the others are needed")
+		}
+	case MoveBefore:
+		switch {
+		case !CanMove(c.At.Kind):
+			return wrong(c.At.Kind, "cannot be moved", "move bloom, pit, taste or wash-up; a step of your own is added where you want it")
+		case c.To.Kind == "" || c.To.N < 0:
+			return wrong(c.To.Kind, "is no step to move it before", `say which: "to": {"kind": "strain", "n": 1}`)
 		}
 	default:
-		return wrong(c.Do, "is not done to a step", "use set, add-after or remove")
+		return wrong(c.Do, "is not done to a step", "use set, add-after, remove or move-before")
 	}
 	for name, value := range c.Params {
 		bounds, known := takes[name]

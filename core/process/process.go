@@ -327,6 +327,13 @@ func (m Method) heatFor(lines []Line) (Heat, float64) {
 // Reaches tells whether a heat takes soy out of its rawness: the boil.
 func (h Heat) Reaches() bool { return h == Simmer || h == Boil }
 
+// BlendsIn tells whether a line is blended, not stirred, where it meets what is
+// cold: oil would float and cocoa would clump.
+func (l *Line) BlendsIn() bool {
+	i := l.Ingredient
+	return i.Role == ingredient.FatRole || i.Class == ingredient.SpiceDry && i.Has(ingredient.TagChocolate)
+}
+
 // BeforeStraining tells whether a line goes into the jug, or through the pulp.
 func (l *Layout) BeforeStraining(n int) bool {
 	return contains(l.Ground, n) || contains(l.Ice, n) || contains(l.Early, n) || contains(l.Rinse, n) || contains(l.Again, n)

@@ -52,7 +52,8 @@ type Formula struct {
 // StepChange is what the cook does otherwise at one step.
 type StepChange struct {
 	At     StepAt             `json:"at"`
-	Do     string             `json:"do" enum:"set,add-after,remove"`
+	Do     string             `json:"do" enum:"set,add-after,remove,move-before"`
+	To     *StepAt            `json:"to,omitempty" doc:"the step it is moved before"`
 	Params map[string]float64 `json:"params,omitempty" doc:"seconds at grind, minutes at heat, hours and fridge at soak; minutes of a step that is added"`
 	Cue    string             `json:"cue,omitempty" maxLength:"500" doc:"the cook's own words"`
 }
@@ -65,7 +66,11 @@ type StepAt struct {
 
 // Change is the change as the core takes it.
 func (c StepChange) Change() process.Change {
-	return process.Change{At: process.At{Kind: c.At.Kind, N: c.At.N}, Do: c.Do, Params: c.Params, Cue: c.Cue}
+	out := process.Change{At: process.At{Kind: c.At.Kind, N: c.At.N}, Do: c.Do, Params: c.Params, Cue: c.Cue}
+	if c.To != nil {
+		out.To = process.At{Kind: c.To.Kind, N: c.To.N}
+	}
+	return out
 }
 
 // Portion is one drink that the base is finished into.
@@ -268,7 +273,7 @@ func withTreatment(note string, t ingredient.Treatment) string {
 	for _, word := range []struct {
 		is, was bool
 		word    string
-	}{{t.Roasted, said.Roasted, "roasted"}, {t.Salted, said.Salted, "salted"}, {t.Rubbed, said.Rubbed, "skins rubbed off"}, {t.Skinned && !t.Rubbed, said.Skinned, "skinned"}, {t.Sprouted, said.Sprouted, "sprouted"}} {
+	}{{t.Toasted, said.Toasted, "toasted"}, {t.Roasted && !t.Toasted, said.Roasted, "roasted"}, {t.Salted, said.Salted, "salted"}, {t.Rubbed, said.Rubbed, "skins rubbed off"}, {t.Skinned && !t.Rubbed, said.Skinned, "skinned"}, {t.Sprouted, said.Sprouted, "sprouted"}} {
 		if word.is && !word.was {
 			note = strings.TrimSuffix(word.word+", "+note, ", ")
 		}

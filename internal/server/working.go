@@ -21,16 +21,18 @@ type ProcessStep struct {
 	N       int     `json:"n" doc:"which of its kind, from 1"`
 	Cue     string  `json:"cue" doc:"what right looks like"`
 	CanSkip bool    `json:"canSkip" doc:"it may be left out"`
+	MoveTo  []int   `json:"moveTo" doc:"the places of the steps it may be moved before"`
 }
 
 // processOf are the steps of a reckoned drink, in its kitchen.
 func processOf(d *formula.Drink, r *formula.Reckoning) []ProcessStep {
 	out, seen := []ProcessStep{}, map[string]int{}
-	for _, step := range plan.Steps(d, r, exchange.KitchenOf(d), plan.OnTheBench) {
+	steps := plan.Steps(d, r, exchange.KitchenOf(d), plan.OnTheBench)
+	for n, step := range steps {
 		seen[step.Kind.Code()]++
 		out = append(out, ProcessStep{
 			string(step.Kind), step.Title, exchange.StepText(step), !step.HandsOn, step.Length.Ideal.Minutes(),
-			step.Kind.Code(), seen[step.Kind.Code()], step.Right, process.CanLeaveOut(step.Kind.Code()),
+			step.Kind.Code(), seen[step.Kind.Code()], step.Right, process.CanLeaveOut(step.Kind.Code()), plan.MoveTo(steps, n),
 		})
 	}
 	return out

@@ -3,6 +3,7 @@
 package wording
 
 import (
+	"cmp"
 	"fmt"
 	"strconv"
 
@@ -115,9 +116,9 @@ func Unit(f formula.Figure, currency string) string {
 
 // Unapplied says that a change of the cook's has no step now.
 func Unapplied(c process.Change) string {
-	what := map[string]string{process.Set: "What you set", process.AddAfter: "The step you added", process.Remove: "What you left out"}[c.Do]
+	what := map[string]string{process.Set: "What you set", process.AddAfter: "The step you added", process.Remove: "What you left out", process.MoveBefore: "The step you moved"}[c.Do]
 	if c.Cue != "" {
 		what = fmt.Sprintf("%s (“%s”)", what, c.Cue)
 	}
-	return fmt.Sprintf("%s hangs on a step that is not there now: %s. It is kept.", what, c.At.Kind)
+	return fmt.Sprintf("%s hangs on a step that is not there now: %s. It is kept.", what, cmp.Or(c.To.Kind, c.At.Kind))
 }

@@ -3241,6 +3241,8 @@ export interface components {
              * @description as it is best
              */
             minutes: number;
+            /** @description the places of the steps it may be moved before */
+            moveTo: number[];
             /**
              * Format: int64
              * @description which of its kind, from 1
@@ -3631,11 +3633,13 @@ export interface components {
             /** @description the cook's own words */
             cue?: string;
             /** @enum {string} */
-            do: "set" | "add-after" | "remove";
+            do: "set" | "add-after" | "remove" | "move-before";
             /** @description seconds at grind, minutes at heat, hours and fridge at soak; minutes of a step that is added */
             params?: {
                 [key: string]: number;
             };
+            /** @description the step it is moved before */
+            to?: components["schemas"]["StepAt"];
         };
         StepTaken: {
             /** Format: date-time */

@@ -15,11 +15,14 @@ type Props = {
   onMethod: () => void
 }
 
+/** nameOf tells steps apart, wherever they stand; the cook's own by their words. */
+const nameOf = (s: ProcessStep) => (s.kind === 'own' ? `own: ${s.title}` : `${s.code} ${s.n}`)
+
 /** ProcessStrip is how the drink is made, step by step; a step that is opened says what goes in, and can be changed. */
 export const ProcessStrip = memo(function ProcessStrip({ steps, unapplied, changes, edits, onMethod }: Props) {
-  const [open, setOpen] = useState<number>()
+  const [open, setOpen] = useState<string>()
   if (steps.length === 0) return null
-  const shown = open === undefined ? undefined : steps[open]
+  const shown = steps.find((s) => nameOf(s) === open)
   return (
     <section aria-label="How it is made" className="rounded-tray border-[2.5px] border-rim bg-enamel px-3 py-2.5">
       <div className="flex flex-wrap items-baseline justify-between gap-2">
@@ -28,14 +31,13 @@ export const ProcessStrip = memo(function ProcessStrip({ steps, unapplied, chang
       </div>
       <ol className="mt-1 flex flex-wrap items-center gap-y-1">
         {steps.map((s, n) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: a drink may have the same step twice
-          <li key={`${n}-${s.kind}`} className="flex items-center">
+          <li key={nameOf(s)} className="flex items-center">
             {n > 0 && <ChevronRight size={14} aria-hidden className="text-mute" />}
             <button
               type="button"
-              aria-expanded={open === n}
-              onClick={() => setOpen(open === n ? undefined : n)}
-              className={`min-h-9 rounded px-1.5 text-[15px] ${open === n ? 'bg-linen font-bold' : ''} ${s.wait ? 'text-mute' : 'underline decoration-dotted underline-offset-4'}`}
+              aria-expanded={s === shown}
+              onClick={() => setOpen(s === shown ? undefined : nameOf(s))}
+              className={`min-h-9 rounded px-1.5 text-[15px] ${s === shown ? 'bg-linen font-bold' : ''} ${s.wait ? 'text-mute' : 'underline decoration-dotted underline-offset-4'}`}
             >
               {s.kind === 'own' ? s.title : s.kind}
               {s.wait && s.minutes >= 60 && ` ${toWhole(s.minutes / 60)} h`}
@@ -62,7 +64,7 @@ export const ProcessStrip = memo(function ProcessStrip({ steps, unapplied, chang
           <p role="status" className="text-[15px]">
             {shown.text}
           </p>
-          <StepEditor key={`${shown.code}-${shown.n}`} step={shown} changes={changes ?? []} edits={edits} />
+          <StepEditor key={nameOf(shown)} steps={steps} step={shown} changes={changes ?? []} edits={edits} />
         </div>
       )}
     </section>

@@ -4,10 +4,11 @@ import { Button } from '../../ui/Button'
 import { Check } from '../../ui/Check'
 import { Field } from '../../ui/Field'
 import { NumberField } from '../../ui/NumberField'
-import { setAt, without, withoutOwn, withSet, withStepAfter } from './changes'
+import { Select } from '../../ui/Select'
+import { isMoved, movedBefore, putBack, setAt, without, withoutOwn, withSet, withStepAfter } from './changes'
 import type { Edits } from './useDraft'
 
-type Props = { step: ProcessStep; changes: StepChange[]; edits: Edits }
+type Props = { steps: ProcessStep[]; step: ProcessStep; changes: StepChange[]; edits: Edits }
 
 /** What can be set at a step, with its unit. */
 const settable: Record<string, { param: string; label: string; unit: string }> = {
@@ -17,14 +18,15 @@ const settable: Record<string, { param: string; label: string; unit: string }> =
 }
 
 /** StepEditor sets what can be set at a step, takes the cook's own words for it, leaves it out or adds one after it. */
-export function StepEditor({ step, changes, edits }: Props) {
+export function StepEditor({ steps, step, changes, edits }: Props) {
   const [adding, setAdding] = useState(false)
   const set = setAt(changes, step)
   const field = settable[step.code]
   const take = (process: StepChange[]) => edits.setFormula({ process })
   if (step.kind === 'own') {
     return (
-      <div className="mt-2">
+      <div className="mt-2 flex flex-wrap gap-2">
+        <MoveStep steps={steps} step={step} changes={changes} onMove={take} />
         <Button onClick={() => take(withoutOwn(changes, step.title))}>Take this step away</Button>
       </div>
     )
@@ -63,6 +65,7 @@ export function StepEditor({ step, changes, edits }: Props) {
         onChange={(e) => take(withSet(changes, step, { cue: e.target.value }))}
       />
       <div className="flex flex-wrap gap-2 sm:col-span-2">
+        <MoveStep steps={steps} step={step} changes={changes} onMove={take} />
         <Button onClick={() => setAdding(!adding)}>Add a step after it</Button>
         {step.canSkip && <Button onClick={() => take(without(changes, step))}>Leave it out</Button>}
       </div>
@@ -75,6 +78,29 @@ export function StepEditor({ step, changes, edits }: Props) {
         />
       )}
     </div>
+  )
+}
+
+type Moving = Omit<Props, 'edits'> & { onMove: (changes: StepChange[]) => void }
+
+const asItComes = ''
+
+/** MoveStep puts a step before another, where it may stand. */
+function MoveStep({ steps, step, changes, onMove }: Moving) {
+  const moved = isMoved(changes, step)
+  if (step.moveTo.length === 0 && !moved) return null
+  const places = step.moveTo.map((n) => ({ value: String(n), label: `before: ${steps[n]?.title}` }))
+  const here = { value: asItComes, label: moved ? 'where you put it' : 'where it comes' }
+  return (
+    <>
+      <Select
+        label="Done"
+        value={asItComes}
+        choices={[here, ...places]}
+        onChange={(to) => to !== asItComes && onMove(movedBefore(changes, steps, step, Number(to)))}
+      />
+      {moved && <Button onClick={() => onMove(putBack(changes, step))}>Put it back in its place</Button>}
+    </>
   )
 }
 

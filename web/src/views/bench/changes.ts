@@ -40,3 +40,28 @@ export const withStepAfter = (
 /** withoutOwn takes a step of the cook's own away again, by its words. */
 export const withoutOwn = (changes: StepChange[], words: string): StepChange[] =>
   changes.filter((c) => !(c.do === 'add-after' && c.cue === words))
+
+const isMoveOf = (c: StepChange, s: ProcessStep) => isAt(c, s, 'move-before')
+
+/** isMoved tells whether the cook moved a step. */
+export const isMoved = (changes: StepChange[], s: ProcessStep) => changes.some((c) => isMoveOf(c, s))
+
+/** putBack lets a moved step stand where it comes by itself. */
+export const putBack = (changes: StepChange[], s: ProcessStep) => changes.filter((c) => !isMoveOf(c, s))
+
+/**
+ * movedBefore puts a step before another of the steps as they are now. A step of the
+ * cook's own hangs on the one it comes after, so it is hung on another.
+ */
+export function movedBefore(changes: StepChange[], steps: ProcessStep[], s: ProcessStep, place: number): StepChange[] {
+  const to = steps[place]
+  if (!to) return changes
+  if (s.kind !== 'own') {
+    const before = { kind: to.code, n: to.n }
+    return [...putBack(changes, s), { at: { kind: s.code, n: s.n }, do: 'move-before', to: before }]
+  }
+  const after = steps.slice(0, place).findLast((other) => other !== s && other.kind !== 'own')
+  if (!after) return changes
+  const at = { kind: after.code, n: after.n }
+  return changes.map((c) => (c.do === 'add-after' && c.cue === s.title ? { ...c, at } : c))
+}
