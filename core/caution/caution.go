@@ -26,13 +26,16 @@ const (
 	nutmegGPerDay     = 5.   // toxic above, from memory
 	raisedFrom        = 0.5  // of a day's limit
 	freeSugarsFromG   = 0.5  // a serving, below which nothing is said
-	cartonCalciumMg   = 1.2  // a mL of fortified carton milk; typical label, from memory
 	sucroseSaturation = 64.2 // % by mass in water at 0 °C; source: ICUMSA, from memory
 	warmFridgeC       = 5.   // source: FDA Food Code 3-501.16
 	slimyGroundC      = 20.  // common practice
 	slimyBlendS       = 30.  // common practice
 	looseOilPct       = 3.   // of added oil, above which it wants help to stay in (common practice)
 )
+
+// CartonCalciumMg is the calcium of a mL of fortified carton milk, mg (typical
+// label, from memory).
+const CartonCalciumMg = 1.2
 
 // Part is an ingredient of the drink and its mass in the batch.
 type Part struct {
@@ -304,7 +307,7 @@ func tuber(d *Drink) (Caution, bool) {
 }
 
 func unfortified(d *Drink) (Caution, bool) {
-	less := cartonCalciumMg * d.ServingML * d.most(func(p Drinker) float64 { return p.servings() })
+	less := CartonCalciumMg * d.ServingML * d.most(func(p Drinker) float64 { return p.servings() })
 	return Caution{Code: "unfortified", Value: &less, Unit: "mg calcium",
 		Text: "Home milk is not fortified: little calcium, iodine, B12 or D. Figure: the calcium a day of a fortified carton would have brought more (typical label).",
 	}, true

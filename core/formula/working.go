@@ -3,6 +3,7 @@ package formula
 import (
 	"math"
 
+	"plushladle/core/caution"
 	"plushladle/core/fault"
 	"plushladle/core/ingredient"
 	"plushladle/core/process"
@@ -24,11 +25,20 @@ const (
 	SeleniumFigure   Figure = "selenium"
 	IodineFigure     Figure = "iodine"
 	CoumarinFigure   Figure = "coumarin"
+	NutmegFigure     Figure = "nutmeg"
+	AddedOilFigure   Figure = "oil-separates"
+	CalciumFigure    Figure = "unfortified"
 )
 
 // traced are the figures that one component answers for.
 var traced = map[Figure]ingredient.Component{
 	FreeSugarsFigure: ingredient.FreeSugars, SeleniumFigure: ingredient.SeleniumUg, IodineFigure: ingredient.IodineUg, CoumarinFigure: ingredient.CoumarinMg,
+}
+
+// counted are the figures that some of the lines answer for by their mass.
+var counted = map[Figure]func(*ingredient.Ingredient) bool{
+	NutmegFigure:   func(i *ingredient.Ingredient) bool { return i.Has(ingredient.TagNutmeg) },
+	AddedOilFigure: func(i *ingredient.Ingredient) bool { return i.Role == ingredient.FatRole },
 }
 
 // Working is how a figure came about: what each line brought of it, where that
@@ -61,7 +71,7 @@ type Stream struct {
 
 // Constant is a number that the working rests on.
 type Constant struct {
-	Code  string // uptake, released, held, walls, evaporated, skimmed, spread
+	Code  string // uptake, released, held, walls, evaporated, skimmed, spread, carton
 	Of    string // the ingredient or the strainer it is for
 	Value float64
 	With  float64 // what it hangs on: seconds, or °C
@@ -91,16 +101,55 @@ func (r *Reckoning) Working(figure Figure) (Working, error) {
 		w.Result = r.Cost.Batch
 		w.prices(b)
 	default:
-		component, known := traced[figure]
-		if !known {
-			return Working{}, fault.New("figure", string(figure), "is not a figure with a working", "use yield, fat, sweetness, keeps, cost, free-sugars, selenium, iodine or coumarin")
-		}
-		of := func(c *ingredient.Content) float64 { return c[component] }
-		w.Result = b.finished[component] * r.Servings.SizeML / math.Max(1, b.ml)
-		w.ServingML = r.Servings.SizeML
-		w.follow(b, of)
+		return w, w.caution(b, r)
 	}
 	return w, nil
+}
+
+// caution shows what a caution's figure is made of.
+func (w *Working) caution(b *batch, r *Reckoning) error {
+	w.ServingML = r.Servings.SizeML
+	ofBatch := w.ServingML / math.Max(1, b.ml)
+	if component, is := traced[w.Figure]; is {
+		held := b.d.heldAgainstLimits(b, r)
+		w.Result = held.PerServing[component]
+		w.follow(b, func(c *ingredient.Content) float64 { return c[component] })
+		return nil
+	}
+	if counts, is := counted[w.Figure]; is {
+		w.count(b, counts)
+		if w.Result = w.brought() * ofBatch; w.Figure == AddedOilFigure {
+			w.Result = 100 * w.brought() / math.Max(1, w.DrinkG)
+		}
+		return nil
+	}
+	if w.Figure == CalciumFigure {
+		w.Result = caution.CartonCalciumMg * w.ServingML
+		w.Constants = []Constant{{Code: "carton", Value: caution.CartonCalciumMg}}
+		return nil
+	}
+	return fault.New("figure", string(w.Figure), "is not a figure with a working",
+		"use yield, fat, sweetness, keeps, cost, free-sugars, selenium, iodine, coumarin, nutmeg, oil-separates or unfortified")
+}
+
+// count adds up the lines that count by their mass, and what is in a blend of them.
+func (w *Working) count(b *batch, counts func(*ingredient.Ingredient) bool) {
+	for _, l := range b.inTheBottle() {
+		if g := massIn(l.line.Ingredient, l.g, counts); g > 0 {
+			w.In = append(w.In, Brought{l.index, l.line.Ingredient.Name, l.g, g})
+		}
+	}
+}
+
+func massIn(i *ingredient.Ingredient, g float64, counts func(*ingredient.Ingredient) bool) float64 {
+	if counts(i) {
+		return g
+	}
+	total := 0.
+	for _, part := range i.Inside() {
+		total += massIn(part.Ingredient, g*part.Share, counts)
+	}
+	return total
 }
 
 // follow goes after a quantity from the lines to where it came to be.

@@ -50,7 +50,7 @@ func unappliedOf(d *formula.Drink, r *formula.Reckoning) []string {
 // ToShow asks for the working of a figure.
 type ToShow struct {
 	OnBench
-	Figure string `json:"figure" enum:"yield,fat,sweetness,keeps,cost,free-sugars,selenium,iodine,coumarin"`
+	Figure string `json:"figure" enum:"yield,fat,sweetness,keeps,cost,free-sugars,selenium,iodine,coumarin,nutmeg,oil-separates,unfortified"`
 }
 
 // Working is how a figure came about.

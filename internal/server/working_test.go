@@ -1,6 +1,7 @@
 package server
 
 import (
+	"fmt"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -42,6 +43,18 @@ func TestEveryFigureShowsItsWorking(t *testing.T) {
 		w := call[Working](c, "POST", "/api/workings", ToShow{OnBench{Name: "mixed", Formula: f}, figure})
 		assert.Contains(t, w.Result, "A serving of 240 mL holds", figure)
 	}
+	f.Lines = append(f.Lines, kitchen.Line{Key: "d", Ingredient: "Nutmeg, ground", Amount: "1/4 tsp"}, kitchen.Line{Key: "e", Ingredient: "Coconut oil, refined", Amount: "4 tbsp"})
+	r := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: "mixed", Formula: f})
+	followed := 0
+	for _, caution := range r.Cautions {
+		if caution.Value == nil {
+			continue
+		}
+		w := call[Working](c, "POST", "/api/workings", ToShow{OnBench{Name: "mixed", Formula: f}, caution.Code})
+		assert.Contains(t, w.Result, fmt.Sprintf("%.3g", *caution.Value), "the working comes to what the caution says: %s", caution.Code)
+		followed++
+	}
+	assert.Equal(t, 5, followed)
 	selenium := call[Working](c, "POST", "/api/workings", ToShow{OnBench{Name: "mixed", Formula: f}, "selenium"})
 	assert.Equal(t, "Brazil nuts", selenium.Lines[1].Name)
 	assert.Greater(t, selenium.Lines[1].Pct, 95.)

@@ -34,7 +34,8 @@ func Title(f formula.Figure) string {
 		formula.YieldFigure: "How much comes out", formula.FatFigure: "Where the fat goes", formula.SweetnessFigure: "Where the sweetness goes",
 		formula.KeepsFigure: "How long it keeps", formula.CostFigure: "What it costs",
 		formula.FreeSugarsFigure: "Where the free sugars come from", formula.SeleniumFigure: "Where the selenium comes from", formula.IodineFigure: "Where the iodine comes from",
-		formula.CoumarinFigure: "Where the coumarin comes from",
+		formula.CoumarinFigure: "Where the coumarin comes from", formula.NutmegFigure: "How much nutmeg is in it", formula.AddedOilFigure: "How much oil is added",
+		formula.CalciumFigure: "The calcium that is missing",
 	}[f]
 }
 
@@ -55,6 +56,8 @@ func Constant(c formula.Constant) string {
 		return fmt.Sprintf("At %s °C the pan loses %s g of water (by its open surface, from memory).", number(c.With), number(c.Value))
 	case "skimmed":
 		return fmt.Sprintf("%s g come off as foam, a hundredth (common practice).", number(c.Value))
+	case "carton":
+		return fmt.Sprintf("A fortified carton holds about %s mg of calcium in a mL (typical label, from memory). Home milk holds next to none.", number(c.Value))
 	case "spread":
 		return fmt.Sprintf("The range: a firm hand leaves %s %% less in the pulp, a light one %s %% more.", number(100*c.Value), number(100*c.Value))
 	}
@@ -80,8 +83,12 @@ func Result(w formula.Working, currency string) string {
 		return fmt.Sprintf("%s g of fat in %s g of drink: %.1f %%.", number(inDrink(w)), number(w.DrinkG), w.Result)
 	case formula.SweetnessFigure:
 		return fmt.Sprintf("As sweet as %s g of sugar in %.0f mL: %.1f g in 100 mL. Other sugars count by how sweet they taste beside it (Belitz, Grosch and Schieberle, from memory).", number(inDrink(w)), w.VolumeML, w.Result)
-	case formula.FreeSugarsFigure, formula.SeleniumFigure, formula.IodineFigure, formula.CoumarinFigure:
+	case formula.FreeSugarsFigure, formula.SeleniumFigure, formula.IodineFigure, formula.CoumarinFigure, formula.NutmegFigure:
 		return fmt.Sprintf("A serving of %.0f mL holds %s %s. All that goes in is counted as if it came out, but for what is known to stay behind.", w.ServingML, number(w.Result), Unit(w.Figure, ""))
+	case formula.AddedOilFigure:
+		return fmt.Sprintf("%s %% of the drink is added oil. Above 3 %% it wants help to stay in.", number(w.Result))
+	case formula.CalciumFigure:
+		return fmt.Sprintf("A serving of %.0f mL from a fortified carton would bring about %s mg of calcium.", w.ServingML, number(w.Result))
 	case formula.KeepsFigure:
 		return "The shortest life sets the date; what is done to it and how warm the fridge is change it. Smell it first, whatever the date says."
 	case formula.CostFigure:
@@ -108,7 +115,7 @@ func Unit(f formula.Figure, currency string) string {
 		return currency
 	case formula.SeleniumFigure, formula.IodineFigure:
 		return "µg"
-	case formula.CoumarinFigure:
+	case formula.CoumarinFigure, formula.CalciumFigure:
 		return "mg"
 	}
 	return "g"

@@ -3837,7 +3837,7 @@ export interface components {
         };
         ToShow: {
             /** @enum {string} */
-            figure: "yield" | "fat" | "sweetness" | "keeps" | "cost" | "free-sugars" | "selenium" | "iodine" | "coumarin";
+            figure: "yield" | "fat" | "sweetness" | "keeps" | "cost" | "free-sugars" | "selenium" | "iodine" | "coumarin" | "nutmeg" | "oil-separates" | "unfortified";
             formula: components["schemas"]["Formula"];
             name: string;
         };

@@ -4,7 +4,7 @@ import { toMoney, toTenth, toThreeFigures, toWhole } from '../../ui/format'
 import type { Figure } from './WorkingDialog'
 
 /** Cautions whose figure can be followed to the lines it comes from. */
-const traced = ['free-sugars', 'selenium', 'iodine', 'coumarin'] as const
+const traced = ['free-sugars', 'selenium', 'iodine', 'coumarin', 'nutmeg', 'oil-separates', 'unfortified'] as const
 
 const workingOf = (code: string) => traced.find((t) => t === code)
 
