@@ -227,21 +227,27 @@ func (c *cook) make(drinkID int64, batches []batch, today time.Time) {
 		var bottles []server.Bottle
 		c.call(http.MethodPost, fmt.Sprintf("/api/drinks/%d/batches", drinkID), made, &bottles)
 		for n := range bottles {
-			c.drinkUp(bottles[n], b.bottles[n])
+			c.now = today.AddDate(0, 0, -b.daysAgo)
+			c.drinkUp(bottles[n], b.bottles[n], today)
 		}
 	}
 }
 
-// drinkUp pours from a bottle what has been drunk since it was filled.
-func (c *cook) drinkUp(bottle server.Bottle, told bottle) {
+// pourEvery is how often a bottle is poured from: morning, noon, afternoon and
+// evening.
+const pourEvery = 6 * time.Hour
+
+// drinkUp pours from a bottle what has been drunk between its filling and today.
+func (c *cook) drinkUp(bottle server.Bottle, told bottle, today time.Time) {
+	every := min(pourEvery, today.Sub(c.now)/time.Duration(told.pours+1))
 	for range told.pours {
-		c.now = c.now.Add(time.Hour)
+		c.now = c.now.Add(every)
 		c.call(http.MethodPost, fmt.Sprintf("/api/bottles/%d/pours", bottle.ID), server.Poured{ML: bottle.ServingML}, nil)
 	}
 	if told.thrownOut != "" {
 		c.call(http.MethodPost, fmt.Sprintf("/api/bottles/%d/throw-out", bottle.ID), server.Why{Why: told.thrownOut}, nil)
 	}
-	if told.finished {
+	if left := told.ml - float64(told.pours)*bottle.ServingML; told.finished && left > 0 {
 		c.call(http.MethodPost, fmt.Sprintf("/api/bottles/%d/finish", bottle.ID), nil, nil)
 	}
 }

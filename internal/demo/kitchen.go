@@ -54,7 +54,8 @@ var prices = []struct {
 	{"orange-juice", 2.2, "1 L"}, {"lime-juice", 1.1, "150 mL"}, {"lemongrass", 0.9, "2 pieces"}, {"orange-peel", 0.4, "1 piece"},
 }
 
-var stock = map[string]float64{"pecan": 320, "sesame": 250, "white-sugar": 900, "salt": 500, "maple-syrup": 210, "orange-peel": 12, "coconut-oil": 180, "date-large": 150, "walnut": 60, "agave": 240}
+var stock = map[string]float64{"pecan": 320, "sesame": 250, "white-sugar": 900, "salt": 500, "maple-syrup": 210, "orange-peel": 12, "coconut-oil": 180, "date-large": 150, "walnut": 60, "agave": 240,
+	"barley": 350, "vanilla": 45, "cardamom": 22, "date-small": 90, "cocoa": 130, "black-pepper": 40, "mace": 20}
 
 // openPacks are what stands open.
 var openPacks = []struct {
@@ -93,7 +94,12 @@ var drinks = []drink{
 			{"sweeter than 2", []string{"1 1/2 cups raw pecans, soaked 8 h", "3 cups cold water", "2 tbsp maple syrup", "1 small date, pitted", "1/2 tsp ground cardamom after straining", "1 tsp vanilla extract", "1 tbsp refined coconut oil", "1/8 tsp salt"}},
 		},
 		batches: []batch{
-			{20, nil, []bottle{{ml: 400, place: fridge, finished: true}, {ml: 300, place: freezer, pours: 0}}},
+			{23, ml(730), []bottle{{ml: 400, place: fridge, pours: 12, finished: true}, {ml: 330, place: fridge, pours: 10, finished: true}}},
+			{20, nil, []bottle{{ml: 400, place: fridge, pours: 13, finished: true}, {ml: 300, place: freezer}}},
+			{17, ml(745), []bottle{{ml: 400, place: fridge, pours: 13, finished: true}, {ml: 340, place: fridge, pours: 11, finished: true}}},
+			{13, ml(720), []bottle{{ml: 400, place: fridge, pours: 12, finished: true}, {ml: 320, place: fridge, pours: 10, finished: true}}},
+			{10, ml(738), []bottle{{ml: 400, place: fridge, pours: 13, finished: true}, {ml: 330, place: fridge, pours: 11, finished: true}}},
+			{6, ml(728), []bottle{{ml: 400, place: fridge, pours: 12, finished: true}, {ml: 320, place: fridge, pours: 10, finished: true}}},
 			{3, ml(725), []bottle{{ml: 400, place: fridge, pours: 12}}},
 			{0, ml(735), []bottle{{ml: 400, place: fridge, pours: 2}, {ml: 330, place: freezer}}},
 		},
@@ -101,12 +107,19 @@ var drinks = []drink{
 	{
 		name: "Barley and melon-seed horchata", strainer: "cloth", startedDaysAgo: 22,
 		versions: []version{{"as at the regatta", []string{"1 cup pearl barley, soaked overnight", "1/2 cup melon seeds", "6 cups cold water", "1 tbsp grated orange peel", "1 star anise", "1/3 cup white sugar", "1/8 tsp salt"}}},
-		batches:  []batch{{0, nil, []bottle{{ml: 1000, place: fridge, pours: 1}}}},
+		batches: []batch{
+			{15, ml(1180), []bottle{{ml: 1000, place: fridge, pours: 4, finished: true}}},
+			{7, nil, []bottle{{ml: 1000, place: fridge, pours: 4, finished: true}}},
+			{0, nil, []bottle{{ml: 1000, place: fridge, pours: 1}}},
+		},
 	},
 	{
 		name: "Pistachio and rosewater sherbet concentrate", strainer: "cloth", startedDaysAgo: 21,
 		versions: []version{{"cooked thick", []string{"1 cup shelled pistachios, soaked", "1 1/2 cups water", "600 g white sugar, after straining", "2 tbsp rosewater", "1/4 tsp ground cardamom after straining"}}},
-		batches:  []batch{{2, nil, []bottle{{ml: 500, place: fridge, pours: 7}}}},
+		batches: []batch{
+			{16, nil, []bottle{{ml: 500, place: fridge, pours: 20, finished: true}}},
+			{2, nil, []bottle{{ml: 500, place: fridge, pours: 7}}},
+		},
 	},
 	{
 		name: "Pumpkin-seed nog", strainer: "bag", startedDaysAgo: 15,
@@ -122,17 +135,27 @@ var drinks = []drink{
 	{
 		name: "Sunflower cocoa milk", strainer: "bag", startedDaysAgo: 14,
 		versions: []version{{"peppered flask", []string{"1 cup sunflower seeds, soaked", "4 cups water", "3 tbsp cocoa powder, after straining", "3 tbsp maple syrup", "a pinch of black pepper after straining", "a pinch of salt"}}},
-		batches:  []batch{{0, nil, []bottle{{ml: 500, place: fridge, pours: 1}}}},
+		batches: []batch{
+			{11, nil, []bottle{{ml: 500, place: fridge, pours: 2, finished: true}}},
+			{4, ml(905), []bottle{{ml: 500, place: fridge, pours: 2, finished: true}}},
+			{0, nil, []bottle{{ml: 500, place: fridge, pours: 1}}},
+		},
 	},
 	{
 		name: "Sesame and orange breakfast milk", strainer: "cloth", startedDaysAgo: 12,
 		versions: []version{{"for the rowers", []string{"1 cup sesame seeds, soaked", "5 cups water", "1/2 cup orange juice, after straining", "2 large dates, pitted", "a pinch of salt"}}},
-		batches:  []batch{{0, nil, []bottle{{ml: 750, place: fridge}}}},
+		batches: []batch{
+			{8, nil, []bottle{{ml: 750, place: fridge, pours: 3, finished: true}}},
+			{0, nil, []bottle{{ml: 750, place: fridge}}},
+		},
 	},
 	{
 		name: "Walnut cream for porridge", strainer: "sieve", startedDaysAgo: 11,
 		versions: []version{{"poured thin", []string{"1 1/2 cups walnuts, soaked", "1 3/4 cups water", "a pinch of salt"}}},
-		batches:  []batch{{0, nil, []bottle{{ml: 300, place: fridge, pours: 2}}}},
+		batches: []batch{
+			{6, nil, []bottle{{ml: 300, place: fridge, pours: 8, finished: true}}},
+			{0, nil, []bottle{{ml: 300, place: fridge, pours: 2}}},
+		},
 	},
 	{
 		name: "Coconut, lemongrass and lime cooler", strainer: "bag", startedDaysAgo: 10,
