@@ -14,6 +14,8 @@ import (
 
 	"plushladle/core/fault"
 	"plushladle/core/formula"
+	"plushladle/core/plan"
+	"plushladle/internal/exchange"
 	"plushladle/internal/store"
 )
 
@@ -25,7 +27,7 @@ type BottleLabel struct {
 	UseBy     string   `json:"useBy"`
 	VolumeML  float64  `json:"volumeML" doc:"what is in it now"`
 	Servings  string   `json:"servings" doc:"in words"`
-	Dilution  string   `json:"dilution" doc:"how it is let down; empty where it is drunk as it is"`
+	Dilution  string   `json:"dilution" doc:"how it is let down, and what goes into the glass; empty where it is drunk as it is"`
 	Shake     string   `json:"shake"`
 	Allergens []string `json:"allergens"`
 	Path      string   `json:"path" doc:"of the bottle's page; its QR code holds it with the kitchen's own address"`
@@ -74,10 +76,24 @@ func (s *server) label(kept *store.Bottle) (BottleLabel, error) {
 		return out, err
 	}
 	r, err := d.Reckon()
-	if err == nil && r.Kind == formula.Concentrate {
-		out.Dilution = fmt.Sprintf("%.0f mL to a %.0f mL glass", b.ServingML, glassML)
+	if err == nil {
+		out.Dilution = served(&d, r, b.ServingML)
 	}
 	return out, nil
+}
+
+// served says how a bottle is drunk: let down, and with what goes into the glass.
+func served(d *formula.Drink, r *formula.Reckoning, servingML float64) string {
+	var parts []string
+	if r.Kind == formula.Concentrate {
+		parts = append(parts, fmt.Sprintf("%.0f mL to a %.0f mL glass", servingML, glassML))
+	}
+	for _, s := range plan.Steps(d, r, exchange.KitchenOf(d), plan.OnTheBench) {
+		if s.Kind == plan.Serve {
+			parts = append(parts, s.Title)
+		}
+	}
+	return strings.Join(parts, ". ")
 }
 
 func servingWords(count, eachML float64) string {

@@ -1768,7 +1768,7 @@ export interface components {
             allergens: string[];
             /** Format: int64 */
             bottleID: number;
-            /** @description how it is let down; empty where it is drunk as it is */
+            /** @description how it is let down, and what goes into the glass; empty where it is drunk as it is */
             dilution: string;
             madeOn: string;
             name: string;
