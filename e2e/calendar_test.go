@@ -29,6 +29,7 @@ type task struct {
 // The calendar is read by ical.js 2.2.1, a reader of its own, and says there
 // what the plan says.
 func TestTheCalendarIsReadByAnother(t *testing.T) {
+	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	p.open("/plan")
 	p.sees("Next in the kitchen")

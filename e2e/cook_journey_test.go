@@ -32,6 +32,7 @@ func (p *page) through(title string) {
 // From the plan through the weigh-out to the bottle, with a scale that is
 // unplugged on the way, too much of one thing, and one step left out.
 func TestFromThePlanToTheBottle(t *testing.T) {
+	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	p.click("link", "Plan")
 	p.click("button", "Add a drink")
@@ -103,6 +104,7 @@ func TestFromThePlanToTheBottle(t *testing.T) {
 // The server is killed in the middle of a cook and started again: what was
 // marked, weighed and timed is there, and the page goes on by itself.
 func TestACookOutlivesTheServer(t *testing.T) {
+	t.Parallel()
 	k := ownProgram(t)
 	p := visit(t, k.url)
 	p.expects("ERR_")
@@ -130,6 +132,7 @@ func TestACookOutlivesTheServer(t *testing.T) {
 
 // A device that slept, its connection gone, knows on waking what another did.
 func TestADeviceThatSleptCatchesUp(t *testing.T) {
+	t.Parallel()
 	url := demoKitchen(t)
 	line := lineTo(t, url)
 	stove, table := visit(t, url), visit(t, line.url)
@@ -149,6 +152,7 @@ func TestADeviceThatSleptCatchesUp(t *testing.T) {
 }
 
 func TestASoakingBowlIsKept(t *testing.T) {
+	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	p.sees("Contains pecan")
 	p.press("2", chromedp.ModifierAlt)
@@ -182,6 +186,7 @@ func TestASoakingBowlIsKept(t *testing.T) {
 }
 
 func TestABlockIsDraggedWithinItsWindow(t *testing.T) {
+	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	p.open("/plan")
 	p.sees("Next in the kitchen")
@@ -203,6 +208,7 @@ func TestABlockIsDraggedWithinItsWindow(t *testing.T) {
 }
 
 func TestADrinkIsMarkedRawAndDivided(t *testing.T) {
+	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	p.sees("Contains pecan")
 	p.click("button", "Method")

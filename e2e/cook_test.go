@@ -11,6 +11,7 @@ import (
 )
 
 func TestADrinkIsCookedStepByStep(t *testing.T) {
+	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	p.sees("Contains pecan")
 	p.press("3", chromedp.ModifierAlt)
@@ -47,6 +48,7 @@ func TestADrinkIsCookedStepByStep(t *testing.T) {
 }
 
 func TestTwoDevicesFollowOneCook(t *testing.T) {
+	t.Parallel()
 	url := demoKitchen(t)
 	stove, table := visit(t, url), visit(t, url)
 	stove.open("/cook/3")
@@ -63,6 +65,7 @@ func TestTwoDevicesFollowOneCook(t *testing.T) {
 }
 
 func TestNothingToCook(t *testing.T) {
+	t.Parallel()
 	p := visit(t, emptyKitchen(t))
 	p.open("/cook")
 	p.sees("Nothing to cook", "one by one")

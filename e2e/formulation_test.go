@@ -18,6 +18,7 @@ import (
 )
 
 func TestADialIsDraggedAndTurnedByKeys(t *testing.T) {
+	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	p.sees("Contains pecan")
 	fat, sweet := p.dial("Fat"), p.dial("Sweetness")
@@ -63,6 +64,7 @@ func figure(words string) float64 {
 }
 
 func TestASwapIsSeenBeforeItIsTaken(t *testing.T) {
+	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	p.sees("Contains pecan")
 	p.click("button", "More for Pecans")
@@ -83,6 +85,7 @@ func TestASwapIsSeenBeforeItIsTaken(t *testing.T) {
 }
 
 func TestOneBaseIsSplitIntoTwoDrinks(t *testing.T) {
+	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	p.click("button", "Drinks")
 	p.click("menuitem", "Sesame and orange breakfast milk")
@@ -104,6 +107,7 @@ func TestOneBaseIsSplitIntoTwoDrinks(t *testing.T) {
 }
 
 func TestATrialCupTeachesTheBatch(t *testing.T) {
+	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	p.expects("422")
 	p.work("Trial cup", "The cup holds")
@@ -116,6 +120,7 @@ func TestATrialCupTeachesTheBatch(t *testing.T) {
 }
 
 func TestARecipeIsPastedAndSettled(t *testing.T) {
+	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	p.work("Paste a recipe", "The recipe")
 	p.paste("The recipe", "# Canal morning\n1 1/2 cups raw sunflower seeds, soaked overnight\n1,2 l water\n2 x 20 g honey\na splash of joy\n1/8 tsp salt")
@@ -129,6 +134,7 @@ func TestARecipeIsPastedAndSettled(t *testing.T) {
 }
 
 func TestVersionsAreComparedWithWhatDiffersFirst(t *testing.T) {
+	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	p.fill("Amount of Maple syrup", "4 tbsp")
 	p.sees("Changed since version 3")
@@ -143,6 +149,7 @@ func TestVersionsAreComparedWithWhatDiffersFirst(t *testing.T) {
 
 // The card is one page, on both papers.
 func TestACardIsPrintedOnOnePage(t *testing.T) {
+	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	p.work("Print or take elsewhere", "A card to print")
 	p.sees("schema.org JSON-LD", `"@type": "Recipe"`)
@@ -173,6 +180,7 @@ func (p *page) printed() []byte {
 }
 
 func TestThePantryReachesTheBench(t *testing.T) {
+	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	p.sees("a litre, shop £9.80")
 	p.press("6", chromedp.ModifierAlt)
@@ -224,6 +232,7 @@ func TestThePantryReachesTheBench(t *testing.T) {
 }
 
 func TestTheMethodIsReckonedWith(t *testing.T) {
+	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	p.sees("Contains pecan")
 	p.click("button", "Method")
@@ -267,6 +276,7 @@ func TestTheMethodIsReckonedWith(t *testing.T) {
 }
 
 func TestACautionShowsItsFigureAndItsLimit(t *testing.T) {
+	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	p.sees("Contains pecan")
 	p.fill("Add a line", "1/2 cup brazil nuts")

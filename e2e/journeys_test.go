@@ -13,6 +13,7 @@ import (
 )
 
 func TestFromNewDrinkToPouredBottle(t *testing.T) {
+	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	p.click("button", "Drinks")
 	p.click("menuitem", "New drink")
@@ -53,6 +54,7 @@ func TestFromNewDrinkToPouredBottle(t *testing.T) {
 }
 
 func TestKeystrokesShowTheirEffectAndMistakesStay(t *testing.T) {
+	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	p.sees("Pecan flask creamer", "1 : 2 in cups, 1 : 4.8 by weight")
 	p.fill("Amount of Water", "4 1/2 cups")
@@ -80,6 +82,7 @@ func TestKeystrokesShowTheirEffectAndMistakesStay(t *testing.T) {
 }
 
 func TestLinesAreLockedMovedStagedAndRemoved(t *testing.T) {
+	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	order := func() string { return p.region("Ingredients") }
 	p.sees("Contains pecan")
@@ -107,6 +110,7 @@ func TestLinesAreLockedMovedStagedAndRemoved(t *testing.T) {
 }
 
 func TestLeavingThePageLosesNothing(t *testing.T) {
+	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	p.fill("Amount of Maple syrup", "3 tbsp")
 	p.reload() // at once, before the draft had time to be saved
@@ -119,6 +123,7 @@ func TestLeavingThePageLosesNothing(t *testing.T) {
 }
 
 func TestASecondTabIsToldAndNothingIsOverwritten(t *testing.T) {
+	t.Parallel()
 	url := demoKitchen(t)
 	first, second := visit(t, url), visit(t, url)
 	second.expects("409")
@@ -136,6 +141,7 @@ func TestASecondTabIsToldAndNothingIsOverwritten(t *testing.T) {
 }
 
 func TestPastItsDateIsSaidInWordsAndThrownOutWithAReason(t *testing.T) {
+	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	p.click("link", "Shelf")
 	p.sees("past its date", "Past its date.")
@@ -152,6 +158,7 @@ func TestPastItsDateIsSaidInWordsAndThrownOutWithAReason(t *testing.T) {
 }
 
 func TestEverythingCanBeDoneFromTheKeyboard(t *testing.T) {
+	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	p.sees("Pecan flask creamer")
 	p.press("4", chromedp.ModifierAlt)
@@ -193,6 +200,7 @@ func TestEverythingCanBeDoneFromTheKeyboard(t *testing.T) {
 }
 
 func TestItFitsAPhone(t *testing.T) {
+	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	p.size(390, 844)
 	for view, sees := range map[string]string{"/": "Pecan flask creamer", "/shelf": "Pecan flask creamer", "/pantry": "Drawer of measures", "/plan": "Next in the kitchen", "/cook": "step 1 of"} {
@@ -212,6 +220,7 @@ func TestItFitsAPhone(t *testing.T) {
 }
 
 func TestAnEmptyKitchenSaysHowToBegin(t *testing.T) {
+	t.Parallel()
 	p := visit(t, emptyKitchen(t))
 	p.sees("No drink yet")
 	p.click("link", "Shelf")
@@ -226,6 +235,7 @@ func TestAnEmptyKitchenSaysHowToBegin(t *testing.T) {
 }
 
 func TestNoSeriousAccessibilityFault(t *testing.T) {
+	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	for _, theme := range []string{"Day", "Night kitchen"} {
 		p.open("/")
@@ -273,6 +283,7 @@ func TestNoSeriousAccessibilityFault(t *testing.T) {
 }
 
 func TestPulpIsUsed(t *testing.T) {
+	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	p.open("/shelf")
 	p.sees("Pulp", "wet,", "Good for")
@@ -290,6 +301,7 @@ func TestPulpIsUsed(t *testing.T) {
 }
 
 func TestABottleIsMovedThawedAndItsStoryTold(t *testing.T) {
+	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	p.open("/shelf")
 	p.sees("The fridge, seven days", "above 5 °C, up to", "days of life from what stood there")

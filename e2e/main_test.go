@@ -8,6 +8,7 @@ import (
 	"bytes"
 	"context"
 	"encoding/json"
+	"errors"
 	"fmt"
 	"io"
 	"io/fs"
@@ -16,6 +17,7 @@ import (
 	"net/http"
 	"os"
 	"path/filepath"
+	"sync"
 	"testing"
 	"time"
 
@@ -53,13 +55,33 @@ func TestMain(m *testing.M) {
 	os.Exit(code)
 }
 
-// demoKitchen opens the demo kitchen on a port of its own and returns its
+// demoFile is the demo kitchen's file, filled once for all tests.
+var demoFile = sync.OnceValues(func() ([]byte, error) {
+	dir, err := os.MkdirTemp("", "demo-kitchen")
+	if err != nil {
+		return nil, err
+	}
+	defer func() { _ = os.RemoveAll(dir) }()
+	path := filepath.Join(dir, "kitchen.db")
+	s, err := store.Open(path, time.Now)
+	if err != nil {
+		return nil, err
+	}
+	if err := errors.Join(demo.Fill(s, time.Now()), s.Close()); err != nil {
+		return nil, err
+	}
+	return os.ReadFile(path)
+})
+
+// demoKitchen opens a demo kitchen of its own on a port of its own and returns its
 // address.
 func demoKitchen(t testing.TB) string {
 	t.Helper()
-	s := newStore(t)
-	require.NoError(t, demo.Fill(s, time.Now()))
-	return serve(t, s)
+	file, err := demoFile()
+	require.NoError(t, err)
+	path := filepath.Join(t.TempDir(), "kitchen.db")
+	require.NoError(t, os.WriteFile(path, file, 0o600))
+	return serve(t, openStore(t, path))
 }
 
 // emptyKitchen opens a kitchen with nothing in it.
@@ -70,7 +92,12 @@ func emptyKitchen(t testing.TB) string {
 
 func newStore(t testing.TB) *store.Store {
 	t.Helper()
-	s, err := store.Open(filepath.Join(t.TempDir(), "kitchen.db"), time.Now)
+	return openStore(t, filepath.Join(t.TempDir(), "kitchen.db"))
+}
+
+func openStore(t testing.TB, path string) *store.Store {
+	t.Helper()
+	s, err := store.Open(path, time.Now)
 	require.NoError(t, err)
 	t.Cleanup(func() { _ = s.Close() })
 	return s

@@ -14,13 +14,14 @@ import (
 
 	"github.com/chromedp/cdproto/cdp"
 	"github.com/chromedp/cdproto/input"
+	browserpage "github.com/chromedp/cdproto/page"
 	"github.com/chromedp/chromedp"
 	"github.com/chromedp/chromedp/kb"
 	"github.com/stretchr/testify/require"
 )
 
 // patience is how long the page may take to show what is waited for.
-const patience = 8 * time.Second
+const patience = 20 * time.Second
 
 // page is a browser page driven by what a user sees: roles, names and text.
 type page struct {
@@ -66,6 +67,10 @@ func visit(t testing.TB, url string) *page {
 			}
 		}
 	}()
+	p.do(chromedp.Func(func(ctx context.Context, t *chromedp.Target) error {
+		_, err := cdp.Call(ctx, t, browserpage.AddScriptToEvaluateOnNewDocument, browserpage.AddScriptToEvaluateOnNewDocumentParams{Source: findJS})
+		return err
+	}))
 	p.size(1280, 800)
 	p.open("/")
 	return p
@@ -109,7 +114,7 @@ func evaluate[T any](p *page, call string, args ...any) T {
 		require.NoError(p.t, err)
 		encoded[n] = string(data)
 	}
-	expression := fmt.Sprintf("(() => { %s; return %s(%s) })()", findJS, call, strings.Join(encoded, ","))
+	expression := fmt.Sprintf("(%s)(%s)", call, strings.Join(encoded, ","))
 	value, err := chromedp.Run(p.ctx, chromedp.Evaluate[T](expression))
 	require.NoError(p.t, err, "%s(%v)", call, args)
 	return value
@@ -118,7 +123,7 @@ func evaluate[T any](p *page, call string, args ...any) T {
 // until waits for a condition and says what was on the page where it fails.
 func (p *page) until(what string, holds func() bool) {
 	p.t.Helper()
-	for deadline := time.Now().Add(patience); time.Now().Before(deadline); time.Sleep(15 * time.Millisecond) {
+	for deadline := time.Now().Add(patience); time.Now().Before(deadline); time.Sleep(25 * time.Millisecond) {
 		if holds() {
 			return
 		}

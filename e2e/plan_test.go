@@ -13,6 +13,7 @@ import (
 )
 
 func TestABreakfastIsPlannedMovedAndFollowed(t *testing.T) {
+	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	p.sees("Contains pecan")
 	p.press("2", chromedp.ModifierAlt)
@@ -55,6 +56,7 @@ func TestABreakfastIsPlannedMovedAndFollowed(t *testing.T) {
 }
 
 func TestAnEmptyPlanOffersToBegin(t *testing.T) {
+	t.Parallel()
 	p := visit(t, emptyKitchen(t))
 	p.click("link", "Plan")
 	p.sees("Nothing is planned", "counts back")

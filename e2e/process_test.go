@@ -13,6 +13,7 @@ import (
 // How a drink is made stands under its lines: opened, a step says what goes in;
 // changed, the figures follow; and the card tells the same.
 func TestTheBenchTellsHowItIsMade(t *testing.T) {
+	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	p.sees("How it is made", "Contains pecan")
 	p.click("button", "grind")
@@ -60,6 +61,7 @@ func TestTheBenchTellsHowItIsMade(t *testing.T) {
 
 // A figure opens its working: where it went, and the numbers behind it.
 func TestAFigureOpensItsWorking(t *testing.T) {
+	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	p.sees("Contains pecan")
 	for button, says := range map[string][]string{
