@@ -102,8 +102,7 @@ func TestOneBaseIsSplitIntoTwoDrinks(t *testing.T) {
 	p.click("button", "Write them down as drinks")
 	p.holds("Name of the drink", "Peppered flask")
 	p.sees("Black pepper")
-	p.click("button", "Drinks")
-	p.sees("Plain bottle")
+	p.opens("Drinks", "menuitem", "Plain bottle")
 }
 
 func TestATrialCupTeachesTheBatch(t *testing.T) {

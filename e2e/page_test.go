@@ -162,6 +162,22 @@ func (p *page) click(role, name string) {
 	p.do(chromedp.MouseClickXY(f.X, f.Y))
 }
 
+// opens opens a menu, again where the page closed it as it came, until an entry of
+// it is there.
+func (p *page) opens(button, role, name string) {
+	p.t.Helper()
+	p.until(name+" under "+button, func() bool {
+		if evaluate[found](p, "find", role, name).There {
+			return true
+		}
+		if f := evaluate[found](p, "find", "button", button); f.Able {
+			p.do(chromedp.MouseClickXY(f.X, f.Y))
+			time.Sleep(200 * time.Millisecond)
+		}
+		return false
+	})
+}
+
 // fill replaces what a text field holds by typing.
 func (p *page) fill(name, text string) {
 	p.t.Helper()

@@ -34,6 +34,7 @@ func TestABreakfastIsPlannedMovedAndFollowed(t *testing.T) {
 	p.click("slider", "Pecan flask creamer ready by")
 	p.press(kb.ArrowRight)
 	p.until("a quarter of an hour later", func() bool { return strings.Contains(ready(), "11:15") })
+	p.until("it to be kept", func() bool { return !p.busy() })
 	p.drag("Pecan flask creamer ready by", 60)
 	p.until("later still", func() bool { return ready() != before && !strings.Contains(ready(), "11:15") })
 	p.until("it is kept", func() bool { return !p.busy() })

@@ -16,7 +16,7 @@ func TestAKitchenIsBackedUpAndRestored(t *testing.T) {
 	t.Parallel()
 	folder := t.TempDir()
 	in := func(name string) string { return filepath.Join(folder, name) }
-	o := openKitchen(t, "demo", "--data", in("demo.db"))
+	o := openDemo(t, in("demo.db"))
 	_, live := o.call("GET", "/api/backup.json", "")
 	require.NoError(t, o.cmd.Process.Signal(syscall.SIGTERM))
 	require.NoError(t, o.cmd.Wait())
@@ -57,7 +57,7 @@ func TestASecondProgramIsRefused(t *testing.T) {
 	t.Parallel()
 	folder := t.TempDir()
 	in := func(name string) string { return filepath.Join(folder, name) }
-	o := openKitchen(t, "demo", "--data", in("kitchen.db"))
+	o := openDemo(t, in("kitchen.db"))
 	out, err := program("backup", "--data", in("kitchen.db"), in("all.json")).CombinedOutput()
 	require.NoError(t, err, "a backup can be had meanwhile: %s", out)
 	refused := [][]string{
@@ -88,7 +88,7 @@ func TestASecondProgramIsRefused(t *testing.T) {
 func TestADailyCopyIsBroughtBack(t *testing.T) {
 	t.Parallel()
 	data := filepath.Join(t.TempDir(), "kitchen.db")
-	o := openKitchen(t, "demo", "--data", data)
+	o := openDemo(t, data)
 	require.NoError(t, o.cmd.Process.Signal(syscall.SIGTERM))
 	require.NoError(t, o.cmd.Wait())
 	whole, err := os.ReadFile(data)

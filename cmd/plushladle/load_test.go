@@ -81,7 +81,7 @@ func p95MS(times []time.Duration) float64 {
 // and in the demo kitchen in the same run.
 func BenchmarkTenYears(b *testing.B) {
 	data := filepath.Join(b.TempDir(), "kitchen.db")
-	closed := openKitchen(b, "demo", "--data", data)
+	closed := openDemo(b, data)
 	require.NoError(b, closed.cmd.Process.Signal(syscall.SIGTERM))
 	require.NoError(b, closed.cmd.Wait())
 	small := filepath.Join(b.TempDir(), "small.db")
@@ -91,7 +91,8 @@ func BenchmarkTenYears(b *testing.B) {
 	tenYears(b, data)
 	for _, tt := range []struct{ name, path string }{{"demo", small}, {"ten-years", data}} {
 		b.Run(tt.name, func(b *testing.B) {
-			o := openKitchen(b, "demo", "--data", tt.path)
+			o := openDemo(b, tt.path)
+			bottle := o.bottle()
 			var shelf, pour []time.Duration
 			for b.Loop() {
 				began := time.Now()
@@ -99,10 +100,10 @@ func BenchmarkTenYears(b *testing.B) {
 				shelf = append(shelf, time.Since(began))
 				require.Equal(b, http.StatusOK, status)
 				began = time.Now()
-				status, answer := o.call("POST", "/api/bottles/1/pours", `{"ml":1}`)
+				status, answer := o.call("POST", bottle+"/pours", `{"ml":1}`)
 				pour = append(pour, time.Since(began))
 				require.Equal(b, http.StatusOK, status, answer)
-				status, _ = o.call("POST", "/api/bottles/1/undo-pour", "")
+				status, _ = o.call("POST", bottle+"/undo-pour", "")
 				require.Equal(b, http.StatusOK, status)
 			}
 			b.ReportMetric(p95MS(shelf), "shelf-p95-ms")

@@ -4,6 +4,7 @@ import (
 	"bufio"
 	"bytes"
 	"encoding/json"
+	"errors"
 	"fmt"
 	"io"
 	"net/http"
@@ -11,12 +12,16 @@ import (
 	"os/exec"
 	"path/filepath"
 	"strings"
+	"sync"
 	"syscall"
 	"testing"
 	"time"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
+
+	"plushladle/internal/demo"
+	"plushladle/internal/store"
 )
 
 // TestMain lets the test binary stand in for the program, so that faults of a
@@ -39,6 +44,55 @@ type opened struct {
 	t   testing.TB
 	cmd *exec.Cmd
 	url string
+}
+
+// demoFile is the demo kitchen's file, filled once for all tests.
+var demoFile = sync.OnceValues(func() ([]byte, error) {
+	dir, err := os.MkdirTemp("", "demo-kitchen")
+	if err != nil {
+		return nil, err
+	}
+	defer func() { _ = os.RemoveAll(dir) }()
+	path := filepath.Join(dir, "kitchen.db")
+	s, err := store.Open(path, time.Now)
+	if err != nil {
+		return nil, err
+	}
+	if err := errors.Join(demo.Fill(s, time.Now()), s.Close()); err != nil {
+		return nil, err
+	}
+	return os.ReadFile(path)
+})
+
+// openDemo opens the demo kitchen at a path, where it is not there already.
+func openDemo(t testing.TB, path string) *opened {
+	t.Helper()
+	if _, err := os.Stat(path); err != nil {
+		file, err := demoFile()
+		require.NoError(t, err)
+		require.NoError(t, os.WriteFile(path, file, 0o600))
+	}
+	return openKitchen(t, "demo", "--data", path)
+}
+
+// bottle is the path of a bottle that there is something left in.
+func (o *opened) bottle() string {
+	_, shelf := o.call("GET", "/api/shelf", "")
+	var told struct {
+		Bottles []struct {
+			ID     int64
+			Place  string
+			LeftML float64
+		}
+	}
+	require.NoError(o.t, json.Unmarshal([]byte(shelf), &told), shelf)
+	for _, b := range told.Bottles {
+		if b.Place == "fridge" && b.LeftML > 200 {
+			return fmt.Sprintf("/api/bottles/%d", b.ID)
+		}
+	}
+	o.t.Fatal("no bottle in the fridge")
+	return ""
 }
 
 func openKitchen(t testing.TB, args ...string) *opened {
@@ -94,18 +148,19 @@ func TestPoursAndMovesOutliveKills(t *testing.T) {
 		kills = 8
 	}
 	data := filepath.Join(t.TempDir(), "kitchen.db")
-	o := openKitchen(t, "demo", "--data", data)
+	o := openDemo(t, data)
+	bottle := o.bottle()
 	left := func() float64 {
-		_, story := o.call("GET", "/api/bottles/1/story", "")
+		_, story := o.call("GET", bottle+"/story", "")
 		var told struct{ Bottle struct{ LeftML float64 } }
 		require.NoError(t, json.Unmarshal([]byte(story), &told), story)
 		return told.Bottle.LeftML
 	}
 	before, acknowledged := left(), 0
-	_, started := o.call("GET", "/api/bottles/1/story", "")
+	_, started := o.call("GET", bottle+"/story", "")
 	moves := strings.Count(started, "put into the")
 	for n := range kills {
-		stop := make(chan struct{})
+		stop, going := make(chan struct{}), make(chan struct{})
 		done := make(chan int)
 		go func() {
 			count := 0
@@ -116,24 +171,29 @@ func TestPoursAndMovesOutliveKills(t *testing.T) {
 					return
 				default:
 				}
-				if !o.tries("/api/bottles/1/pours", `{"ml":1}`) || !o.tries("/api/bottles/1/undo-pour", "") ||
-					!o.tries("/api/bottles/1/move", fmt.Sprintf(`{"place":%q}`, place[count%2])) {
+				if !o.tries(bottle+"/pours", `{"ml":1}`) || !o.tries(bottle+"/undo-pour", "") ||
+					!o.tries(bottle+"/move", fmt.Sprintf(`{"place":%q}`, place[count%2])) {
 					done <- count
 					return
 				}
+				if count == 0 {
+					close(going)
+				}
 			}
 		}()
+		<-going // so that there is something to lose
 		time.Sleep(time.Duration(5+n%23) * time.Millisecond)
 		require.NoError(t, o.cmd.Process.Signal(syscall.SIGKILL))
 		_ = o.cmd.Wait()
 		close(stop)
 		acknowledged += <-done
-		o = openKitchen(t, "demo", "--data", data)
+		o = openDemo(t, data)
 		now := left()
 		assert.True(t, now == before || now == before-1, "a pour is there or it is not: %g of %g", now, before)
 		before = now
 	}
-	_, story := o.call("GET", "/api/bottles/1/story", "")
+	_, story := o.call("GET", bottle+"/story", "")
+	require.Positive(t, acknowledged, "the kills come while it is poured and moved")
 	made := strings.Count(story, "put into the") - moves
 	assert.GreaterOrEqual(t, made+kills, acknowledged, "what was acknowledged is there")
 	assert.LessOrEqual(t, made, acknowledged+kills, "and nothing is there twice")
@@ -149,8 +209,9 @@ func TestAFullDiskIsSaidAndGotOver(t *testing.T) {
 	t.Cleanup(func() { _ = syscall.Unmount(disk, syscall.MNT_DETACH) })
 	ballast := filepath.Join(disk, "ballast")
 	data := filepath.Join(disk, "kitchen.db")
-	o := openKitchen(t, "demo", "--data", data)
-	_, before := o.call("GET", "/api/bottles/1/story", "")
+	o := openDemo(t, data)
+	bottle := o.bottle()
+	_, before := o.call("GET", bottle+"/story", "")
 	file, err := os.Create(ballast)
 	require.NoError(t, err)
 	for size := 64 << 10; size > 0; size /= 2 { // until nothing more goes in
@@ -161,10 +222,10 @@ func TestAFullDiskIsSaidAndGotOver(t *testing.T) {
 	require.NoError(t, file.Close())
 	status, answer := 0, ""
 	for range 3000 {
-		if status, answer = o.call("POST", "/api/bottles/1/move", `{"place":"door"}`); status != http.StatusOK {
+		if status, answer = o.call("POST", bottle+"/move", `{"place":"door"}`); status != http.StatusOK {
 			break
 		}
-		if status, answer = o.call("POST", "/api/bottles/1/move", `{"place":"fridge"}`); status != http.StatusOK {
+		if status, answer = o.call("POST", bottle+"/move", `{"place":"fridge"}`); status != http.StatusOK {
 			break
 		}
 	}
@@ -173,11 +234,11 @@ func TestAFullDiskIsSaidAndGotOver(t *testing.T) {
 	status, _ = o.call("GET", "/api/shelf", "")
 	assert.Equal(t, http.StatusOK, status, "reading goes on")
 	require.NoError(t, os.Remove(ballast))
-	status, answer = o.call("POST", "/api/bottles/1/pours", `{"ml":1}`)
+	status, answer = o.call("POST", bottle+"/pours", `{"ml":1}`)
 	assert.Equal(t, http.StatusOK, status, answer)
 	require.NoError(t, o.cmd.Process.Signal(syscall.SIGKILL))
 	_ = o.cmd.Wait()
-	_, after := openKitchen(t, "demo", "--data", data).call("GET", "/api/bottles/1/story", "")
+	_, after := openDemo(t, data).call("GET", bottle+"/story", "")
 	assert.Equal(t, strings.Count(before, "poured")+1, strings.Count(after, "poured"))
 }
 

@@ -172,16 +172,26 @@ func watchChanges(db *gorm.DB) error {
 	if err != nil {
 		return err
 	}
-	for _, table := range tables {
-		columns, err := columnsOf(db, table)
-		if err != nil {
-			return err
-		}
-		if err := watchTable(db, table, columns); err != nil {
-			return err
-		}
+	var there []struct{ Name, SQL string }
+	if err := db.Raw("SELECT name, sql FROM sqlite_master WHERE type = 'trigger'").Scan(&there).Error; err != nil {
+		return err
 	}
-	return nil
+	now := make(map[string]string, len(there))
+	for _, t := range there {
+		now[t.Name] = t.SQL
+	}
+	return db.Transaction(func(tx *gorm.DB) error { // one write to the disk, not one a trigger
+		for _, table := range tables {
+			columns, err := columnsOf(tx, table)
+			if err != nil {
+				return err
+			}
+			if err := watchTable(tx, table, columns, now); err != nil {
+				return err
+			}
+		}
+		return nil
+	})
 }
 
 // unwatchChanges takes them away.
@@ -198,13 +208,10 @@ func unwatchChanges(db *gorm.DB) error {
 	return nil
 }
 
-func watchTable(db *gorm.DB, table string, columns []string) error {
+// watchTable gives a table the triggers it lacks; now are those that are there.
+func watchTable(db *gorm.DB, table string, columns []string, now map[string]string) error {
 	for _, t := range undoTriggers(table, columns) {
-		var now string
-		if err := db.Raw("SELECT COALESCE(max(sql), '') FROM sqlite_master WHERE type = 'trigger' AND name = ?", t.name).Scan(&now).Error; err != nil {
-			return err
-		}
-		if now == t.sql {
+		if now[t.name] == t.sql {
 			continue
 		}
 		if err := errors.Join(db.Exec("DROP TRIGGER IF EXISTS "+t.name).Error, db.Exec(t.sql).Error); err != nil {

@@ -54,6 +54,7 @@ export function MatchSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
               </p>
             ))}
             <Button
+              disabled={!found.now}
               onClick={() => {
                 bench.setFormula(m.formula)
                 onClose()

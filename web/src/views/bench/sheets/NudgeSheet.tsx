@@ -31,8 +31,9 @@ export function NudgeSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
           />
           <Button
             primary
+            disabled={!nudge.now}
             onClick={() => {
-              if (nudge.data) bench.setFormula(nudge.data.formula)
+              if (nudge.now) bench.setFormula(nudge.now.formula)
               onClose()
             }}
           >

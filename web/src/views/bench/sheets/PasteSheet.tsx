@@ -15,9 +15,9 @@ export function PasteSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
   const body = { text }
   const read = useAsk('paste', body, () => answer(api.POST('/api/pastes', { body })), text.trim() !== '')
   const take = (replace: boolean) => {
-    if (!read.data) return
-    const lines: Line[] = read.data.lines.map((l) => ({ ...l.line, key: newKey() }))
-    if (replace && read.data.name) bench.setName(read.data.name)
+    if (!read.now) return
+    const lines: Line[] = read.now.lines.map((l) => ({ ...l.line, key: newKey() }))
+    if (replace && read.now.name) bench.setName(read.now.name)
     bench.setFormula({ lines: replace ? lines : [...bench.draft.formula.lines, ...lines] })
     onClose()
   }
@@ -56,10 +56,12 @@ export function PasteSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
             {unsettled > 0 && `, ${unsettled} to settle on the Bench`}.
           </p>
           <div className="flex flex-wrap gap-2">
-            <Button primary onClick={() => take(true)}>
+            <Button primary disabled={!read.now} onClick={() => take(true)}>
               Make it this drink
             </Button>
-            <Button onClick={() => take(false)}>Add to what is here</Button>
+            <Button disabled={!read.now} onClick={() => take(false)}>
+              Add to what is here
+            </Button>
           </div>
         </>
       )}

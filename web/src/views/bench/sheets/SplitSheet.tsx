@@ -90,7 +90,7 @@ export function SplitSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
       </Button>
       <ErrorText id="split-error">{split.fields.portions ?? write.problem}</ErrorText>
       <Button
-        disabled={!split.data}
+        disabled={!split.now}
         onClick={() => {
           bench.setFormula({ portions: portions.map(portionOf) })
           onClose()
@@ -108,7 +108,7 @@ export function SplitSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
           Leave it undivided
         </Button>
       )}
-      <Button primary disabled={!split.data} onClick={() => split.data && write.all(split.data)}>
+      <Button primary disabled={!split.now} onClick={() => split.now && write.all(split.now)}>
         Write them down as drinks
       </Button>
     </Sheet>

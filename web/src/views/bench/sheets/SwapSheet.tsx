@@ -57,7 +57,9 @@ export function SwapSheet({ bench, line, isBlend, onClose }: Props) {
         <ErrorText id="swap-error">{to.trim() === '' ? undefined : swap.refused?.message}</ErrorText>
       </div>
       {parts.data && to.trim() === '' && (
-        <Button onClick={() => parts.data && take(parts.data.formula)}>Swap the blend for its parts</Button>
+        <Button disabled={!parts.now} onClick={() => parts.now && take(parts.now.formula)}>
+          Swap the blend for its parts
+        </Button>
       )}
       {swap.data && to.trim() !== '' && (
         <>
@@ -68,7 +70,7 @@ export function SwapSheet({ bench, line, isBlend, onClose }: Props) {
             onChange={setHow}
           />
           <Changes changes={swap.data.changes} />
-          <Button primary onClick={() => swap.data && take(swap.data.formula)}>
+          <Button primary disabled={!swap.now} onClick={() => swap.now && take(swap.now.formula)}>
             Take it
           </Button>
         </>

@@ -56,8 +56,9 @@ export function TrialSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
           <p className="text-mute">{toMillilitres(trial.data.afterML)} in the jug when that is done.</p>
           <Button
             primary
+            disabled={!trial.now}
             onClick={() => {
-              if (trial.data) bench.setFormula(trial.data.formula)
+              if (trial.now) bench.setFormula(trial.now.formula)
               onClose()
             }}
           >

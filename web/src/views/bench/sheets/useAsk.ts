@@ -5,7 +5,11 @@ import { Refused } from '../../../api/client'
 /** Half-typed words are not asked about. */
 const pauseMs = 180
 
-/** useAsk asks the kitchen when what is asked has changed and typing pauses, keeps the last answer until the next is there, and says what was refused. */
+/**
+ * useAsk asks the kitchen when what is asked has changed and typing pauses, and says what was refused. `data` is the
+ * last answer, to be shown until the next is there; `now` is the answer to what stands there at this moment, and the
+ * only one to act on.
+ */
 export function useAsk<T>(key: string, body: unknown, ask: () => Promise<T>, enabled = true) {
   const text = JSON.stringify(body)
   const [settled, setSettled] = useState(text)
@@ -21,5 +25,7 @@ export function useAsk<T>(key: string, body: unknown, ask: () => Promise<T>, ena
     gcTime: 10_000,
   })
   const refused = asked.error instanceof Refused ? asked.error : undefined
-  return { data: asked.error ? undefined : asked.data, refused, fields: refused?.fields ?? {} }
+  const data = asked.error ? undefined : asked.data
+  const now = settled === text && !asked.isPlaceholderData ? data : undefined
+  return { data, now, refused, fields: refused?.fields ?? {} }
 }
