@@ -11,6 +11,7 @@ const selectors = {
   combobox: '[role=combobox]:not(input)',
 }
 const textOf = (el) => {
+  if (!el.querySelector('[aria-hidden=true]')) return el.textContent
   const copy = el.cloneNode(true)
   for (const hidden of copy.querySelectorAll('[aria-hidden=true]')) hidden.remove()
   return copy.textContent
@@ -25,8 +26,9 @@ const visible = (el) => {
   return box.width > 0 && box.height > 0 && getComputedStyle(el).visibility !== 'hidden'
 }
 const find = (role, name) => {
-  const all = [...document.querySelectorAll(selectors[role])].filter(visible)
-  const el = all.find((e) => nameOf(e) === name) ?? all.find((e) => nameOf(e).startsWith(name))
+  const all = [...document.querySelectorAll(selectors[role])].map((e) => [e, nameOf(e)]).filter(([, n]) => n.startsWith(name))
+  const seen = all.filter(([e]) => visible(e))
+  const el = (seen.find(([, n]) => n === name) ?? seen[0])?.[0]
   if (!el) return { X: 0, Y: 0, There: false, Able: false, Value: '' }
   const middle = () => {
     const box = el.getBoundingClientRect()
