@@ -2,9 +2,7 @@ package main
 
 import (
 	"errors"
-	"flag"
 	"fmt"
-	"io"
 	"os"
 	"time"
 
@@ -12,104 +10,78 @@ import (
 	"plushladle/internal/store"
 )
 
-// backupArgs are the flags and the one file of backup and restore. With copied,
-// which restore has, the file is the date of a daily copy, or left out.
-type backupArgs struct {
-	data, file string
-	copied     bool
+type backupCommand struct {
+	dataFlag
+	File string `arg:"" help:"the file to write"`
 }
 
-func parseBackupArgs(name string, args []string, stderr io.Writer) (backupArgs, error) {
-	var a backupArgs
-	set := flag.NewFlagSet(name, flag.ContinueOnError)
-	set.SetOutput(io.Discard)
-	set.StringVar(&a.data, "data", "", "the kitchen's file (plushladle.db in your configuration folder)")
-	takes := "BACKUP"
-	if name == "restore" {
-		takes = "BACKUP | --copy [DATE]"
-		set.BoolVar(&a.copied, "copy", false, "bring back the daily copy beside the kitchen's file: the newest, or that of a date such as 2026-11-24")
-	}
-	err := set.Parse(args)
-	if errors.Is(err, flag.ErrHelp) {
-		fmt.Fprintf(stderr, "usage: plushladle %s [--data FILE] %s\n", name, takes)
-		set.SetOutput(stderr)
-		set.PrintDefaults()
-	}
-	a.file = set.Arg(0)
-	switch {
-	case err != nil:
-	case a.copied && set.NArg() > 1:
-		err = fmt.Errorf("name one date at most after --copy; %d were named", set.NArg())
-	case !a.copied && set.NArg() != 1:
-		err = fmt.Errorf("name one file for the backup; %d were named", set.NArg())
-	}
-	if err == nil && a.data == "" {
-		a.data, err = defaultData()
-	}
-	return a, err
-}
-
-// backUp writes everything in a kitchen as one JSON file, whole or not at all.
-func backUp(args []string, stdout, stderr io.Writer) int {
-	a, err := parseBackupArgs("backup", args, stderr)
+// run writes everything in a kitchen as one JSON file, whole or not at all.
+func (c *backupCommand) run(_ flags, s streams) int {
+	data, err := c.file()
 	if err != nil {
-		return refuse("backup", err, stderr)
+		return s.refuse("backup", err)
 	}
-	data, file := a.data, a.file
 	if _, err := os.Stat(data); err != nil {
-		return refuse("backup", fmt.Errorf("there is no kitchen at %s; name its file with --data", data), stderr)
+		return s.refuse("backup", fmt.Errorf("there is no kitchen at %s; name its file with --data", data))
 	}
 	kitchen, err := store.OpenToRead(data, time.Now)
 	if err != nil {
-		return refuse("backup", err, stderr)
+		return s.refuse("backup", err)
 	}
 	defer func() { _ = kitchen.Close() }()
-	if err := store.WriteWhole(file, kitchen.Backup); err != nil {
-		return refuse("backup", err, stderr)
+	if err := store.WriteWhole(c.File, kitchen.Backup); err != nil {
+		return s.refuse("backup", err)
 	}
-	fmt.Fprintf(stdout, "all of it is in %s\n", file)
+	fmt.Fprintf(s.out, "all of it is in %s\n", c.File)
 	return exitOK
 }
 
-// restore puts a backup in the place of everything in a kitchen. What was
-// there is kept as a backup beside it first.
-func restore(args []string, stdout, stderr io.Writer) int {
-	a, err := parseBackupArgs("restore", args, stderr)
-	if err != nil {
-		return refuse("restore", err, stderr)
+type restoreCommand struct {
+	dataFlag
+	Copy bool   `help:"bring back the daily copy beside the kitchen's file: the newest, or that of a date such as 2026-11-24"`
+	File string `arg:"" optional:"" name:"backup" help:"the backup; with --copy its date, or nothing"`
+}
+
+// run puts a backup in the place of everything in a kitchen. What was there is kept
+// as a backup beside it first.
+func (c *restoreCommand) run(_ flags, s streams) int {
+	data, err := c.file()
+	switch {
+	case err != nil:
+		return s.refuse("restore", err)
+	case c.Copy:
+		return restoreCopy(data, c.File, s)
+	case c.File == "":
+		return s.refuse("restore", errors.New("name the backup to restore, or --copy for a daily copy"))
 	}
-	if a.copied {
-		return restoreCopy(a, stdout, stderr)
-	}
-	data, file := a.data, a.file
-	in, err := os.Open(file)
+	in, err := os.Open(c.File)
 	if err != nil {
-		return refuse("restore", fmt.Errorf("cannot read %s; name a backup that is there", file), stderr)
+		return s.refuse("restore", fmt.Errorf("cannot read %s; name a backup that is there", c.File))
 	}
 	defer func() { _ = in.Close() }()
 	kitchen, err := store.Open(data, time.Now)
 	if err != nil {
-		return refuse("restore", err, stderr)
+		return s.refuse("restore", err)
 	}
 	defer func() { _ = kitchen.Close() }()
 	kept, err := kitchen.Restore(in, server.CheckKitchen)
 	if err != nil {
-		return refuse("restore", fmt.Errorf("%s was not restored, and nothing was changed: %w", file, err), stderr)
+		return s.refuse("restore", fmt.Errorf("%s was not restored, and nothing was changed: %w", c.File, err))
 	}
-	fmt.Fprintf(stdout, "%s is restored; what was there before is in %s\n", file, kept)
+	fmt.Fprintf(s.out, "%s is restored; what was there before is in %s\n", c.File, kept)
 	return exitOK
 }
 
 // restoreCopy brings back a daily copy.
-func restoreCopy(a backupArgs, stdout, stderr io.Writer) int {
-	copied, kept, err := store.RestoreCopy(a.data, a.file, time.Now)
+func restoreCopy(data, date string, s streams) int {
+	copied, kept, err := store.RestoreCopy(data, date, time.Now)
 	if err != nil {
-		return refuse("restore", err, stderr)
+		return s.refuse("restore", err)
 	}
-	fmt.Fprintf(stdout, "%s is brought back", copied)
+	fmt.Fprintf(s.out, "%s is brought back", copied)
 	if _, err := os.Stat(kept); err == nil {
-		fmt.Fprintf(stdout, "; what was there before is in %s", kept)
+		fmt.Fprintf(s.out, "; what was there before is in %s", kept)
 	}
-	fmt.Fprintln(stdout)
+	fmt.Fprintln(s.out)
 	return exitOK
 }

@@ -4,24 +4,27 @@ package main
 
 import (
 	"fmt"
+	"io"
 	"os"
+	"strings"
 	_ "time/tzdata" // zones by name, also where the system has none
+
+	"github.com/alecthomas/kong"
 )
 
 // version is set by the build.
 var version = "dev"
 
-const usage = `usage: plushladle COMMAND [flags]
-
-  serve       open the kitchen on this machine
-  demo        open the demo kitchen, on a copy that is thrown away
-  reckon      reckon a drink from a list of ingredients
-  backup      write everything in the kitchen as one JSON file
-  restore     put such a file in the place of everything there is
-  passphrase  set what other devices show to come in
-  version     say which version this is
-
-plushladle COMMAND -h lists a command's flags.`
+// commands are all there are, with their flags and what help says of them.
+type commands struct {
+	Serve      serveCommand      `cmd:"" help:"open the kitchen on this machine"`
+	Demo       demoCommand       `cmd:"" help:"open the demo kitchen, on a copy that is thrown away"`
+	Reckon     reckonCommand     `cmd:"" help:"reckon a drink from a list of ingredients"`
+	Backup     backupCommand     `cmd:"" help:"write everything in the kitchen as one JSON file"`
+	Restore    restoreCommand    `cmd:"" help:"put such a file, or a daily copy, in the place of everything there is"`
+	Passphrase passphraseCommand `cmd:"" help:"set what other devices show to come in"`
+	Version    versionCommand    `cmd:"" help:"say which version this is"`
+}
 
 // Exit codes of all commands.
 const (
@@ -30,33 +33,71 @@ const (
 	exitUsage = 2 // bad flags, or a file that cannot be read
 )
 
-func main() { os.Exit(run(os.Args[1:])) }
+// streams are what a command reads and writes.
+type streams struct {
+	in       io.Reader
+	out, err io.Writer
+}
 
-func run(args []string) int {
-	if len(args) == 0 {
-		fmt.Fprintln(os.Stderr, usage)
-		return exitUsage
-	}
-	switch args[0] {
-	case "serve":
-		return serve(args[1:], os.Stdin, os.Stdout, os.Stderr)
-	case "demo":
-		return serveDemo(args[1:], os.Stdin, os.Stdout, os.Stderr)
-	case "reckon":
-		return reckon(args[1:], os.Stdin, os.Stdout, os.Stderr)
-	case "backup":
-		return backUp(args[1:], os.Stdout, os.Stderr)
-	case "restore":
-		return restore(args[1:], os.Stdout, os.Stderr)
-	case "passphrase":
-		return setPassphrase(args[1:], os.Stdin, os.Stdout, os.Stderr)
-	case "version", "--version":
-		fmt.Println("plushladle", version)
-		return exitOK
-	case "help", "-h", "--help":
-		fmt.Println(usage)
-		return exitOK
-	}
-	fmt.Fprintf(os.Stderr, "plushladle: there is no command %q; use serve, demo, reckon, backup, restore, passphrase or version\n", args[0])
+// refuse says in one line why a command does not go on.
+func (s streams) refuse(name string, err error) int {
+	fmt.Fprintf(s.err, "plushladle %s: %s\n", name, strings.ReplaceAll(err.Error(), "\n", " "))
 	return exitUsage
+}
+
+// flags are those that were written, by name.
+type flags map[string]bool
+
+// command is one of the commands, with its flags.
+type command interface {
+	run(flags, streams) int
+}
+
+func main() { os.Exit(run(os.Args[1:], streams{os.Stdin, os.Stdout, os.Stderr})) }
+
+func run(args []string, s streams) int {
+	var all commands
+	helped := false
+	parser, err := kong.New(&all, kong.Name("plushladle"), kong.Writers(s.out, s.err), kong.Exit(func(int) { helped = true }),
+		kong.ConfigureHelp(kong.HelpOptions{Compact: true, NoExpandSubcommands: true}))
+	if err != nil {
+		return s.refuse("", err)
+	}
+	given := args
+	if len(given) == 0 {
+		args = []string{"--help"}
+	} else if given[0] == "--version" {
+		args = []string{"version"}
+	}
+	parsed, err := parser.Parse(args)
+	switch {
+	case helped && len(given) == 0:
+		return exitUsage
+	case helped:
+		return exitOK
+	case err != nil:
+		return s.refuse(nameIn(args), fmt.Errorf("%w; --help lists what there is", err))
+	}
+	written := flags{}
+	for _, p := range parsed.Path {
+		if p.Flag != nil {
+			written[p.Flag.Name] = true
+		}
+	}
+	return parsed.Selected().Target.Addr().Interface().(command).run(written, s)
+}
+
+// nameIn is the command that arguments begin with; "" where it is none.
+func nameIn(args []string) string {
+	if strings.HasPrefix(args[0], "-") {
+		return ""
+	}
+	return args[0]
+}
+
+type versionCommand struct{}
+
+func (*versionCommand) run(_ flags, s streams) int {
+	fmt.Fprintln(s.out, "plushladle", version)
+	return exitOK
 }

@@ -3,9 +3,7 @@ package main
 import (
 	"bufio"
 	"errors"
-	"flag"
 	"fmt"
-	"io"
 	"net"
 	"os"
 	"strings"
@@ -17,56 +15,48 @@ import (
 	"plushladle/internal/store"
 )
 
-// setPassphrase asks for a passphrase and keeps it in the place of the one
-// there was; every device has to show it anew.
-func setPassphrase(args []string, stdin io.Reader, stdout, stderr io.Writer) int {
-	var data string
-	set := flag.NewFlagSet("passphrase", flag.ContinueOnError)
-	set.SetOutput(io.Discard)
-	set.StringVar(&data, "data", "", "the kitchen's file (plushladle.db in your configuration folder)")
-	err := set.Parse(args)
-	if errors.Is(err, flag.ErrHelp) {
-		fmt.Fprintln(stderr, "usage: plushladle passphrase [--data FILE]\n\nThe passphrase is asked for, or read as one line where it is piped in.")
-		set.SetOutput(stderr)
-		set.PrintDefaults()
-	}
-	if err == nil && set.NArg() > 0 {
-		err = fmt.Errorf("%q is not a flag; the passphrase itself is asked for", set.Arg(0))
-	}
-	if err == nil && data == "" {
-		data, err = defaultData()
-	}
+type passphraseCommand struct{ dataFlag }
+
+// Help says how the passphrase is given.
+func (*passphraseCommand) Help() string {
+	return "The passphrase is asked for, or read as one line where it is piped in."
+}
+
+// run asks for a passphrase and keeps it in the place of the one there was; every
+// device has to show it anew.
+func (c *passphraseCommand) run(_ flags, s streams) int {
+	data, err := c.file()
 	if err != nil {
-		return refuse("passphrase", err, stderr)
+		return s.refuse("passphrase", err)
 	}
 	kitchen, err := store.Open(data, time.Now)
 	if err != nil {
-		return refuse("passphrase", err, stderr)
+		return s.refuse("passphrase", err)
 	}
 	defer func() { _ = kitchen.Close() }()
-	if err := askAndKeep(kitchen, stdin, stderr); err != nil {
-		return refuse("passphrase", err, stderr)
+	if err := askAndKeep(kitchen, s); err != nil {
+		return s.refuse("passphrase", err)
 	}
-	fmt.Fprintln(stdout, "the passphrase is kept; devices sign in with it from now on")
+	fmt.Fprintln(s.out, "the passphrase is kept; devices sign in with it from now on")
 	return exitOK
 }
 
 // needsPassphrase makes sure that a kitchen open beyond this machine has one,
 // asking for it where it has none.
-func needsPassphrase(kitchen *store.Store, stdin io.Reader, stderr io.Writer) error {
+func needsPassphrase(kitchen *store.Store, s streams) error {
 	hash, err := kitchen.PassphraseHash()
 	if err != nil || hash != "" {
 		return err
 	}
-	fmt.Fprintln(stderr, "This kitchen is to be open beyond this machine. Other devices will have to show a passphrase.")
-	if err := askAndKeep(kitchen, stdin, stderr); err != nil {
+	fmt.Fprintln(s.err, "This kitchen is to be open beyond this machine. Other devices will have to show a passphrase.")
+	if err := askAndKeep(kitchen, s); err != nil {
 		return fmt.Errorf("a kitchen open beyond this machine needs a passphrase, set here or with 'plushladle passphrase': %w", err)
 	}
 	return nil
 }
 
-func askAndKeep(kitchen *store.Store, stdin io.Reader, stderr io.Writer) error {
-	text, err := ask(stdin, stderr)
+func askAndKeep(kitchen *store.Store, s streams) error {
+	text, err := ask(s)
 	if err != nil {
 		return err
 	}
@@ -82,10 +72,10 @@ func askAndKeep(kitchen *store.Store, stdin io.Reader, stderr io.Writer) error {
 
 // ask reads a passphrase: twice and unseen at a terminal, as one line where it
 // is piped in.
-func ask(stdin io.Reader, stderr io.Writer) (string, error) {
-	file, ok := stdin.(*os.File)
+func ask(s streams) (string, error) {
+	file, ok := s.in.(*os.File)
 	if !ok || !term.IsTerminal(int(file.Fd())) {
-		line, err := bufio.NewReader(stdin).ReadString('\n')
+		line, err := bufio.NewReader(s.in).ReadString('\n')
 		if err != nil && line == "" {
 			return "", errors.New("none was given")
 		}
@@ -93,9 +83,9 @@ func ask(stdin io.Reader, stderr io.Writer) (string, error) {
 	}
 	var typed [2]string
 	for n, question := range []string{"Passphrase: ", "The same again: "} {
-		fmt.Fprint(stderr, question)
+		fmt.Fprint(s.err, question)
 		line, err := term.ReadPassword(int(file.Fd()))
-		fmt.Fprintln(stderr)
+		fmt.Fprintln(s.err)
 		if err != nil {
 			return "", errors.New("none was given")
 		}

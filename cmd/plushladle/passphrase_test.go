@@ -30,7 +30,7 @@ func TestAKitchenBeyondThisMachineAsksForItsPassphrase(t *testing.T) {
 		assert.Contains(t, stderr.String(), says)
 	}
 	var stdout, stderr bytes.Buffer
-	require.Equal(t, exitOK, setPassphrase([]string{"--data", data}, strings.NewReader(porch+"\n"), &stdout, &stderr), stderr.String())
+	require.Equal(t, exitOK, run([]string{"passphrase", "--data", data}, streams{strings.NewReader(porch + "\n"), &stdout, &stderr}), stderr.String())
 
 	cmd := program("serve", "--data", data, "--listen", "0.0.0.0:0")
 	out, err := cmd.StdoutPipe()

@@ -28,7 +28,7 @@ import (
 // whole process can be tried.
 func TestMain(m *testing.M) {
 	if os.Getenv("PLUSHLADLE_AS_PROGRAM") != "" {
-		os.Exit(run(os.Args[1:]))
+		os.Exit(run(os.Args[1:], streams{os.Stdin, os.Stdout, os.Stderr}))
 	}
 	os.Exit(m.Run())
 }
@@ -322,7 +322,7 @@ a pinch of salt
 func reckonText(t *testing.T, input string, args ...string) (int, string, string) {
 	t.Helper()
 	var stdout, stderr bytes.Buffer
-	code := reckon(append(args, "-"), strings.NewReader(input), &stdout, &stderr)
+	code := run(append(append([]string{"reckon"}, args...), "-"), streams{strings.NewReader(input), &stdout, &stderr})
 	return code, stdout.String(), stderr.String()
 }
 
@@ -494,7 +494,7 @@ func TestReckonRefusesInOneLine(t *testing.T) {
 		{"nothing understood", "moon dust\nstar dust", nil, exitWrong, "no line was understood"},
 		{"empty", "", nil, exitWrong, "no line was understood"},
 		{"strict", flask + "a splash of joy\n", []string{"--strict"}, exitWrong, "splash of joy"},
-		{"an unknown flag", flask, []string{"--sugar", "4"}, exitUsage, "-sugar"},
+		{"an unknown flag", flask, []string{"--sugar", "4"}, exitUsage, "unknown flag --sugar"},
 		{"a system that is none", flask, []string{"--system", "ells"}, exitUsage, "--system: \"ells\" is not a measure system; use us"},
 		{"two sizes", flask, []string{"--make", "1l", "--times", "2"}, exitUsage, "use one of --make"},
 		{"a size that is none", flask, []string{"--make", "much"}, exitUsage, "--make: \"much\" is not an amount"},
@@ -526,7 +526,7 @@ func TestReckonRefusesInOneLine(t *testing.T) {
 		assert.Less(t, time.Since(began), 5*time.Second, tt.name)
 	}
 	var stderr bytes.Buffer
-	assert.Equal(t, exitUsage, reckon([]string{"/no/such/file"}, nil, io.Discard, &stderr))
+	assert.Equal(t, exitUsage, run([]string{"reckon", "/no/such/file"}, streams{nil, io.Discard, &stderr}))
 	assert.Contains(t, stderr.String(), "cannot be read: no such file")
 }
 
@@ -556,7 +556,7 @@ func FuzzReckon(f *testing.F) {
 	f.Add(`{"@type":"Recipe","recipeIngredient":["1 cup almonds"]}`)
 	f.Fuzz(func(t *testing.T, input string) {
 		var stdout, stderr bytes.Buffer
-		code := reckon([]string{"--json", "-"}, strings.NewReader(input), &stdout, &stderr)
+		code := run([]string{"reckon", "--json", "-"}, streams{strings.NewReader(input), &stdout, &stderr})
 		if code == exitOK {
 			require.True(t, json.Valid(stdout.Bytes()))
 			return

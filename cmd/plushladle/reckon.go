@@ -3,7 +3,6 @@ package main
 import (
 	"encoding/json"
 	"errors"
-	"flag"
 	"fmt"
 	"io"
 	"math"
@@ -22,122 +21,75 @@ import (
 	"plushladle/internal/kitchen"
 )
 
-// reckonFlags are the flags as typed.
-type reckonFlags struct {
-	system, strain, school    string
-	serving, makeVolume, base string
-	servings, times           float64
-	sweetness, fat, fridge    float64
-	swaps                     swaps
-	json, strict              bool
-	kind, blender, heat       string
-	pan, brewUsed, scoops     string
-	process                   string
-	blend, cook               time.Duration
-	waterTemp, kitchen        float64
-	coarse, covered, hotFill  bool
-	given                     map[string]bool
+// reckonCommand reckons one drink, made the way its flags say.
+type reckonCommand struct {
+	System    string        `default:"us" help:"what a cup, spoon, fluid ounce is: us, metric, au or imperial"`
+	Kind      string        `help:"what kind of drink it is: milk, creamer, cream, horchata, nog, concentrate, chocolate, brewed or cooler (guessed, and said)"`
+	Strain    string        `default:"bag" help:"how it is strained: bag, cloth, gentle, passes, sieve, sieve-pushed, sieve-cloth, none or juicer"`
+	Blend     time.Duration `help:"how long in the blender, such as 90s (by base)"`
+	Blender   string        `default:"regular" help:"in which blender: regular or high-speed"`
+	WaterTemp float64       `help:"temperature of the grinding liquid in °C (by the words of the line, else 15)"`
+	HotFill   bool          `help:"bottled at 85 °C or more"`
+	Process   string        `help:"a file with the cook's changes to the process, as JSON"`
+	Coarse    bool          `help:"crushed dry and infused cold, not ground fine"`
+	Heat      string        `help:"after straining: none, warm, under-boil, simmer or boil (by base: soy simmers 10 minutes)"`
+	Cook      time.Duration `help:"how long at that heat, such as 10m"`
+	Covered   bool          `help:"the pan is covered"`
+	Pan       string        `help:"the pan's diameter, such as 20cm (one that suits)"`
+	BrewUsed  string        `help:"share of the brewed part that goes in, such as 50% (all)"`
+	Serving   string        `help:"serving size, such as 240ml (by kind)"`
+	Make      string        `help:"scale to this volume of drink, such as 1.5l"`
+	Servings  float64       `help:"scale to this many servings"`
+	Base      string        `help:"scale to this much dry base, such as 180g"`
+	Times     float64       `help:"scale by this factor"`
+	Sweetness float64       `help:"solve the sweetener for this, in g of sucrose equivalents per 100 mL"`
+	Fat       float64       `help:"solve the added fat for this, in % by mass"`
+	Swap      swaps         `sep:"none" help:"swap at equal sweetness, \"white sugar=maple syrup\" (repeatable)"`
+	School    string        `default:"cautious" help:"storage-life school: cautious or customary"`
+	Fridge    float64       `default:"4" help:"fridge temperature in °C"`
+	Kitchen   float64       `default:"20" help:"kitchen temperature in °C"`
+	Scoops    string        `help:"the measures there are, \"1 cup,1/2 cup,1 tbsp\": amounts come in them (all)"`
+	JSON      bool          `name:"json" help:"print one JSON object instead of the table"`
+	Strict    bool          `help:"fail on a line that is not understood"`
+	File      string        `arg:"" help:"the ingredients, one a line, or a schema.org Recipe; - for standard input"`
+
+	given flags
 }
 
-// swaps collects a repeated --swap.
+// swaps are those asked for, each "white sugar=maple syrup".
 type swaps []string
 
-func (s *swaps) String() string { return strings.Join(*s, ", ") }
-
-func (s *swaps) Set(v string) error {
-	*s = append(*s, v)
-	return nil
-}
-
-func reckon(args []string, stdin io.Reader, stdout, stderr io.Writer) int {
-	flags, file, err := parseReckonFlags(args, stderr)
-	if errors.Is(err, flag.ErrHelp) {
-		return exitOK
-	}
+func (f *reckonCommand) run(written flags, s streams) int {
+	f.given = written
+	drink, notes, err := f.drink()
 	if err != nil {
-		return fail(stderr, err)
+		return s.refuse("reckon", err)
 	}
-	drink, notes, err := flags.drink()
+	data, err := readFile(f.File, s.in)
 	if err != nil {
-		return fail(stderr, err)
-	}
-	data, err := readFile(file, stdin)
-	if err != nil {
-		return fail(stderr, err)
+		return s.refuse("reckon", err)
 	}
 	recipe, err := exchange.ReadRecipe(data)
 	if err != nil {
-		return fail(stderr, fault.In(file, err))
+		return s.refuse("reckon", fault.In(f.File, err))
 	}
-	return reckonRecipe(flags, drink, recipe, notes, stdout, stderr)
-}
-
-func fail(stderr io.Writer, err error) int {
-	fmt.Fprintln(stderr, "plushladle reckon:", strings.ReplaceAll(err.Error(), "\n", " "))
-	return exitUsage
-}
-
-func parseReckonFlags(args []string, stderr io.Writer) (*reckonFlags, string, error) {
-	f := &reckonFlags{given: map[string]bool{}}
-	set := flag.NewFlagSet("reckon", flag.ContinueOnError)
-	set.SetOutput(io.Discard)
-	set.StringVar(&f.system, "system", "us", "what a cup, spoon, fluid ounce is: us, metric, au or imperial")
-	set.StringVar(&f.strain, "strain", "bag", "how it is strained: bag, cloth, gentle, passes, sieve, sieve-pushed, sieve-cloth, none or juicer")
-	set.StringVar(&f.kind, "kind", "", "what kind of drink it is: milk, creamer, cream, horchata, nog, concentrate, chocolate, brewed or cooler (default guessed, and said)")
-	set.DurationVar(&f.blend, "blend", 0, "how long in the blender, such as 90s (default by base)")
-	set.StringVar(&f.blender, "blender", "regular", "in which blender: regular or high-speed")
-	set.Float64Var(&f.waterTemp, "water-temp", 0, "temperature of the grinding liquid in °C (default by the words of the line, else 15)")
-	set.StringVar(&f.process, "process", "", "a file with the cook's changes to the process, as JSON")
-	set.BoolVar(&f.coarse, "coarse", false, "crushed dry and infused cold, not ground fine")
-	set.StringVar(&f.heat, "heat", "", "after straining: none, warm, under-boil, simmer or boil (default by base: soy simmers 10 minutes)")
-	set.DurationVar(&f.cook, "cook", 0, "how long at that heat, such as 10m")
-	set.BoolVar(&f.covered, "covered", false, "the pan is covered")
-	set.StringVar(&f.pan, "pan", "", "the pan's diameter, such as 20cm (default one that suits)")
-	set.BoolVar(&f.hotFill, "hot-fill", false, "bottled at 85 °C or more")
-	set.StringVar(&f.brewUsed, "brew-used", "", "share of the brewed part that goes in, such as 50%")
-	set.StringVar(&f.scoops, "scoops", "", `the measures there are, "1 cup,1/2 cup,1 tbsp": amounts come in them (default all)`)
-	set.Float64Var(&f.kitchen, "kitchen", usualKitchenC, "kitchen temperature in °C")
-	set.StringVar(&f.serving, "serving", "", "serving size, such as 240ml (default by kind)")
-	set.StringVar(&f.makeVolume, "make", "", "scale to this volume of drink, such as 1.5l")
-	set.Float64Var(&f.servings, "servings", 0, "scale to this many servings")
-	set.StringVar(&f.base, "base", "", "scale to this much dry base, such as 180g")
-	set.Float64Var(&f.times, "times", 0, "scale by this factor")
-	set.Float64Var(&f.sweetness, "sweetness", 0, "solve the sweetener for this, in g of sucrose equivalents per 100 mL")
-	set.Float64Var(&f.fat, "fat", 0, "solve the added fat for this, in % by mass")
-	set.Var(&f.swaps, "swap", `swap at equal sweetness, "white sugar=maple syrup" (repeatable)`)
-	set.StringVar(&f.school, "school", "cautious", "storage-life school: cautious or customary")
-	set.Float64Var(&f.fridge, "fridge", formula.DefaultFridgeC, "fridge temperature in °C")
-	set.BoolVar(&f.json, "json", false, "print one JSON object instead of the table")
-	set.BoolVar(&f.strict, "strict", false, "fail on a line that is not understood")
-	if err := set.Parse(args); err != nil {
-		if errors.Is(err, flag.ErrHelp) {
-			fmt.Fprintln(stderr, "usage: plushladle reckon [flags] FILE|-")
-			set.SetOutput(stderr)
-			set.PrintDefaults()
-		}
-		return nil, "", err
-	}
-	set.Visit(func(v *flag.Flag) { f.given[v.Name] = true })
-	if set.NArg() != 1 {
-		return nil, "", fault.New("file", "", "is missing or there is more than one", "name one file, or - for standard input, after the flags")
-	}
-	return f, set.Arg(0), nil
+	return f.reckon(drink, recipe, notes, s)
 }
 
 // drink is a drink without lines, made the way the flags say, and notes on
 // what is not computed.
-func (f *reckonFlags) drink() (formula.Drink, []string, error) {
+func (f *reckonCommand) drink() (formula.Drink, []string, error) {
 	d := formula.New("")
 	var errs [12]error
-	d.System, errs[0] = quantity.ParseSystem(f.system)
-	d.Method.Strainer, errs[1] = process.ParseStrainer(f.strain)
-	d.School, errs[2] = keep.ParseSchool(f.school)
-	d.ServingML, errs[3] = f.volume("serving", f.serving, d.System)
+	d.System, errs[0] = quantity.ParseSystem(f.System)
+	d.Method.Strainer, errs[1] = process.ParseStrainer(f.Strain)
+	d.School, errs[2] = keep.ParseSchool(f.School)
+	d.ServingML, errs[3] = f.volume("serving", f.Serving, d.System)
 	d.Size, errs[4] = f.size(d.System)
-	d.FridgeC, errs[5] = f.fridge, f.inRange("fridge", f.fridge, -2, 30, "°C")
+	d.FridgeC, errs[5] = f.Fridge, f.inRange("fridge", f.Fridge, -2, 30, "°C")
 	errs[6] = f.targets()
-	errs[7] = f.swaps.check()
-	d.Kind, errs[8] = formula.ParseKind(f.kind)
+	errs[7] = f.Swap.check()
+	d.Kind, errs[8] = formula.ParseKind(f.Kind)
 	errs[9] = f.method(&d.Method)
 	d.Drawer, errs[10] = f.drawer(d.System)
 	d.Changes, errs[11] = f.changes()
@@ -153,20 +105,20 @@ const mostProcessBytes = 1 << 20
 
 // changes are the cook's changes to the process, as the file of --process holds
 // them.
-func (f *reckonFlags) changes() ([]process.Change, error) {
+func (f *reckonCommand) changes() ([]process.Change, error) {
 	if !f.given["process"] {
 		return nil, nil
 	}
-	file, err := os.Open(f.process)
+	file, err := os.Open(f.Process)
 	if err != nil {
-		return nil, fault.New("process", f.process, "cannot be read", "name a file that is there")
+		return nil, fault.New("process", f.Process, "cannot be read", "name a file that is there")
 	}
 	defer func() { _ = file.Close() }()
 	var written []kitchen.StepChange
 	decoder := json.NewDecoder(io.LimitReader(file, mostProcessBytes))
 	decoder.DisallowUnknownFields()
 	if err := decoder.Decode(&written); err != nil {
-		return nil, fault.New("process", f.process, "holds no changes to a process", `use [{"at": {"kind": "grind", "n": 1}, "do": "set", "params": {"seconds": 60}}]`)
+		return nil, fault.New("process", f.Process, "holds no changes to a process", `use [{"at": {"kind": "grind", "n": 1}, "do": "set", "params": {"seconds": 60}}]`)
 	}
 	out := make([]process.Change, len(written))
 	for n, c := range written {
@@ -179,11 +131,11 @@ func (f *reckonFlags) changes() ([]process.Change, error) {
 }
 
 // drawer holds the measures that --scoops names; nil for all there are.
-func (f *reckonFlags) drawer(system quantity.System) (*quantity.Drawer, error) {
+func (f *reckonCommand) drawer(system quantity.System) (*quantity.Drawer, error) {
 	if !f.given["scoops"] {
 		return nil, nil
 	}
-	named := strings.Split(f.scoops, ",")
+	named := strings.Split(f.Scoops, ",")
 	for n := range named {
 		named[n] = strings.TrimSpace(named[n])
 	}
@@ -191,38 +143,35 @@ func (f *reckonFlags) drawer(system quantity.System) (*quantity.Drawer, error) {
 	return &drawer, err
 }
 
-// usualKitchenC is a room's temperature, °C.
-const usualKitchenC = 20
-
 // method is how it is made, as far as the flags say.
-func (f *reckonFlags) method(m *process.Method) error {
-	m.Seconds, m.Minutes = f.blend.Seconds(), f.cook.Minutes()
-	m.WaterC, m.RoomC, m.Coarse, m.Covered, m.HotFill = f.waterTemp, f.kitchen, f.coarse, f.covered, f.hotFill
+func (f *reckonCommand) method(m *process.Method) error {
+	m.Seconds, m.Minutes = f.Blend.Seconds(), f.Cook.Minutes()
+	m.WaterC, m.RoomC, m.Coarse, m.Covered, m.HotFill = f.WaterTemp, f.Kitchen, f.Coarse, f.Covered, f.HotFill
 	errs := []error{
 		f.inRange("blend", m.Seconds, 0, 600, "s"), f.inRange("cook", m.Minutes, 0, 600, "minutes"),
-		f.inRange("water-temp", f.waterTemp, 0, 100, "°C"), f.inRange("kitchen", f.kitchen, -10, 60, "°C"),
+		f.inRange("water-temp", f.WaterTemp, 0, 100, "°C"), f.inRange("kitchen", f.Kitchen, -10, 60, "°C"),
 	}
-	switch f.blender {
+	switch f.Blender {
 	case "regular":
 	case "high-speed":
 		m.HighSpeed = true
 	default:
-		errs = append(errs, fault.New("--blender", f.blender, "is not a kind of blender", "use regular or high-speed"))
+		errs = append(errs, fault.New("--blender", f.Blender, "is not a kind of blender", "use regular or high-speed"))
 	}
 	var err error
 	if f.given["heat"] {
-		m.Heat, err = process.ParseHeat(f.heat)
-		if f.heat == "" {
+		m.Heat, err = process.ParseHeat(f.Heat)
+		if f.Heat == "" {
 			err = fault.New("heat", "", "is empty", "use none, warm, under-boil, simmer or boil")
 		}
 		errs = append(errs, fault.In("--heat", err))
 	}
 	if f.given["pan"] {
-		m.PanCM, err = suffixed("--pan", f.pan, "cm", 5, 80)
+		m.PanCM, err = suffixed("--pan", f.Pan, "cm", 5, 80)
 		errs = append(errs, err)
 	}
 	if f.given["brew-used"] {
-		m.BrewUsed, err = suffixed("--brew-used", f.brewUsed, "%", 1, 100)
+		m.BrewUsed, err = suffixed("--brew-used", f.BrewUsed, "%", 1, 100)
 		m.BrewUsed /= 100
 		errs = append(errs, err)
 	}
@@ -247,14 +196,14 @@ func firstError(errs []error) error {
 	return nil
 }
 
-func (f *reckonFlags) volume(name, text string, system quantity.System) (float64, error) {
+func (f *reckonCommand) volume(name, text string, system quantity.System) (float64, error) {
 	if !f.given[name] {
 		return 0, nil
 	}
 	return f.measure(name, text, "a volume such as 240ml", func(a quantity.Amount) (float64, bool) { return a.Volume(system) })
 }
 
-func (f *reckonFlags) measure(name, text, accepts string, of func(quantity.Amount) (float64, bool)) (float64, error) {
+func (f *reckonCommand) measure(name, text, accepts string, of func(quantity.Amount) (float64, bool)) (float64, error) {
 	a, err := quantity.ParseAmount(text)
 	if err != nil {
 		return 0, fault.In("--"+name, err)
@@ -266,7 +215,7 @@ func (f *reckonFlags) measure(name, text, accepts string, of func(quantity.Amoun
 	return v, nil
 }
 
-func (f *reckonFlags) size(system quantity.System) (formula.Size, error) {
+func (f *reckonCommand) size(system quantity.System) (formula.Size, error) {
 	asked := []string{}
 	for _, name := range []string{"make", "servings", "base", "times"} {
 		if f.given[name] {
@@ -281,14 +230,14 @@ func (f *reckonFlags) size(system quantity.System) (formula.Size, error) {
 	switch {
 	case f.given["make"]:
 		size.By = formula.ByVolume
-		size.Value, err = f.volume("make", f.makeVolume, system)
+		size.Value, err = f.volume("make", f.Make, system)
 	case f.given["servings"]:
-		size = formula.Size{By: formula.ByServings, Value: f.servings}
+		size = formula.Size{By: formula.ByServings, Value: f.Servings}
 	case f.given["times"]:
-		size = formula.Size{By: formula.ByTimes, Value: f.times}
+		size = formula.Size{By: formula.ByTimes, Value: f.Times}
 	case f.given["base"]:
 		size.By = formula.ByBase
-		size.Value, err = f.measure("base", f.base, "a mass such as 180g", func(a quantity.Amount) (float64, bool) { return a.Mass(system) })
+		size.Value, err = f.measure("base", f.Base, "a mass such as 180g", func(a quantity.Amount) (float64, bool) { return a.Mass(system) })
 	}
 	if err == nil && len(asked) == 1 {
 		err = fault.In(asked[0], size.Check())
@@ -296,17 +245,17 @@ func (f *reckonFlags) size(system quantity.System) (formula.Size, error) {
 	return size, err
 }
 
-func (f *reckonFlags) inRange(name string, v, low, high float64, unit string) error {
+func (f *reckonCommand) inRange(name string, v, low, high float64, unit string) error {
 	if v >= low && v <= high {
 		return nil
 	}
 	return fault.New("--"+name, fmt.Sprint(v), "is out of range", strings.TrimSpace(fmt.Sprintf("use %g to %g %s", low, high, unit)))
 }
 
-func (f *reckonFlags) targets() error {
+func (f *reckonCommand) targets() error {
 	return errors.Join(
-		f.inRange("sweetness", f.sweetness, 0, 100, "g per 100 mL"),
-		f.inRange("fat", f.fat, 0, 90, "%"),
+		f.inRange("sweetness", f.Sweetness, 0, 100, "g per 100 mL"),
+		f.inRange("fat", f.Fat, 0, 90, "%"),
 	)
 }
 
@@ -328,13 +277,13 @@ func (s swaps) check() error {
 // solve makes the swaps and then brings the drink to the targets; the size
 // comes after, so that both hold. texts are the lines as written, notes what
 // is worth knowing of what was done.
-func (f *reckonFlags) solve(d *formula.Drink, texts []string) (solved formula.Drink, lines, notes []string, err error) {
+func (f *reckonCommand) solve(d *formula.Drink, texts []string) (solved formula.Drink, lines, notes []string, err error) {
 	solved, lines = *d, texts
 	solved.Size = formula.Size{}
 	if r, err := solved.Reckon(); err != nil || r.Drink == nil {
 		return *d, texts, nil, err // nothing to solve; a refused base is said by its caution
 	}
-	for _, swap := range f.swaps {
+	for _, swap := range f.Swap {
 		said, err := swapAll(&solved, swap)
 		if err != nil {
 			return solved, nil, nil, err
@@ -343,10 +292,10 @@ func (f *reckonFlags) solve(d *formula.Drink, texts []string) (solved formula.Dr
 	}
 	turn := formula.Turn{To: map[formula.DialName]float64{}}
 	if f.given["sweetness"] {
-		turn.To[formula.Sweetness] = f.sweetness
+		turn.To[formula.Sweetness] = f.Sweetness
 	}
 	if f.given["fat"] {
-		turn.To[formula.Fat] = f.fat
+		turn.To[formula.Fat] = f.Fat
 	}
 	if len(turn.To) > 0 {
 		said, err := turnTo(&solved, turn)
@@ -435,7 +384,7 @@ func readFile(name string, stdin io.Reader) ([]byte, error) {
 	return data, nil
 }
 
-func reckonRecipe(f *reckonFlags, d formula.Drink, recipe exchange.Recipe, notes []string, stdout, stderr io.Writer) int {
+func (f *reckonCommand) reckon(d formula.Drink, recipe exchange.Recipe, notes []string, s streams) int {
 	d.Name = recipe.Name
 	understood := 0
 	for _, text := range recipe.Lines {
@@ -445,33 +394,33 @@ func reckonRecipe(f *reckonFlags, d formula.Drink, recipe exchange.Recipe, notes
 		}
 		if line.Ingredient != nil {
 			understood++
-		} else if f.strict {
-			fmt.Fprintf(stderr, "plushladle reckon: line %q is not understood; correct it, or leave --strict away\n", text)
+		} else if f.Strict {
+			fmt.Fprintf(s.err, "plushladle reckon: line %q is not understood; correct it, or leave --strict away\n", text)
 			return exitWrong
 		}
 		d.Lines = append(d.Lines, line)
 	}
 	if understood == 0 {
-		fmt.Fprintln(stderr, "plushladle reckon: no line was understood; write one ingredient a line, such as: 1 cup almonds")
+		fmt.Fprintln(s.err, "plushladle reckon: no line was understood; write one ingredient a line, such as: 1 cup almonds")
 		return exitWrong
 	}
 	solved, texts, said, err := f.solve(&d, recipe.Lines)
 	if err != nil {
-		return fail(stderr, err)
+		return s.refuse("reckon", err)
 	}
 	r, err := solved.Reckon()
 	if err != nil { // a size that these lines cannot reach; its form was checked with the flags
 		said = append(said, "the size was not reached, and the amounts are as written: "+fieldless(err))
 		solved.Size = formula.Size{}
 		if r, err = solved.Reckon(); err != nil {
-			return fail(stderr, err)
+			return s.refuse("reckon", err)
 		}
 	}
 	out := exchange.Export(&solved, texts, r, append(notes, said...))
-	if f.json {
-		return printJSON(stdout, stderr, out)
+	if f.JSON {
+		return printJSON(s, out)
 	}
-	printTable(stdout, out)
+	printTable(s.out, out)
 	return exitOK
 }
 
@@ -484,12 +433,12 @@ func fieldless(err error) string {
 	return err.Error()
 }
 
-func printJSON(stdout, stderr io.Writer, out exchange.Reckoning) int {
-	encoder := json.NewEncoder(stdout)
+func printJSON(s streams, out exchange.Reckoning) int {
+	encoder := json.NewEncoder(s.out)
 	encoder.SetIndent("", "  ")
 	encoder.SetEscapeHTML(false)
 	if err := encoder.Encode(out); err != nil {
-		fmt.Fprintln(stderr, "plushladle reckon:", err)
+		s.refuse("reckon", err)
 		return exitWrong
 	}
 	return exitOK

@@ -3,9 +3,7 @@ package main
 import (
 	"context"
 	"errors"
-	"flag"
 	"fmt"
-	"io"
 	"log/slog"
 	"net"
 	"os"
@@ -24,44 +22,38 @@ import (
 	"plushladle/web"
 )
 
-const (
-	defaultListen = "127.0.0.1:8642"
-	drainTime     = 10 * time.Second
-)
+const drainTime = 10 * time.Second
 
-// serveFlags are the flags of serve and demo.
-type serveFlags struct {
-	listen, data string
+// listenFlag is where serve and demo listen.
+type listenFlag struct {
+	Listen string `default:"127.0.0.1:8642" help:"address and port to listen on"`
 }
 
-func parseServeFlags(name string, args []string, stderr io.Writer) (*serveFlags, error) {
-	f := &serveFlags{}
-	set := flag.NewFlagSet(name, flag.ContinueOnError)
-	set.SetOutput(io.Discard)
-	set.StringVar(&f.listen, "listen", defaultListen, "address and port to listen on")
-	set.StringVar(&f.data, "data", "", "the kitchen's file (serve: plushladle.db in your configuration folder; demo: a throwaway copy)")
-	err := set.Parse(args)
-	if errors.Is(err, flag.ErrHelp) {
-		fmt.Fprintln(stderr, "usage: plushladle", name, "[flags]")
-		set.SetOutput(stderr)
-		set.PrintDefaults()
-	}
-	if err == nil && set.NArg() > 0 {
-		err = fmt.Errorf("%q is not a flag; %s takes only flags", set.Arg(0), name)
-	}
-	return f, err
+// dataFlag is the kitchen's file.
+type dataFlag struct {
+	Data string `help:"the kitchen's file (plushladle.db in your configuration folder)"`
 }
 
-// serve opens the kitchen until it is told to stop.
-func serve(args []string, stdin io.Reader, stdout, stderr io.Writer) int {
-	f, err := parseServeFlags("serve", args, stderr)
-	if err == nil && f.data == "" {
-		f.data, err = defaultData()
+// file is the kitchen's file, the usual one where none is named.
+func (f dataFlag) file() (string, error) {
+	if f.Data != "" {
+		return f.Data, nil
 	}
+	return defaultData()
+}
+
+type serveCommand struct {
+	listenFlag
+	dataFlag
+}
+
+// run opens the kitchen until it is told to stop.
+func (c *serveCommand) run(_ flags, s streams) int {
+	data, err := c.file()
 	if err != nil {
-		return refuse("serve", err, stderr)
+		return s.refuse("serve", err)
 	}
-	return open(f, "serve", func(s *store.Store) (func(), error) { return keepCopies(s), nil }, stdin, stdout, stderr)
+	return open("serve", c.Listen, data, func(s *store.Store) (func(), error) { return keepCopies(s), nil }, s)
 }
 
 // keepCopies copies the kitchen daily, beside everything else, until it is told
@@ -98,30 +90,22 @@ func copyDaily(ctx context.Context, s *store.Store) {
 	}
 }
 
-// serveDemo opens the demo kitchen on a copy that is thrown away, unless a
-// file is named.
-func serveDemo(args []string, stdin io.Reader, stdout, stderr io.Writer) int {
-	f, err := parseServeFlags("demo", args, stderr)
-	if err != nil {
-		return refuse("demo", err, stderr)
-	}
-	if f.data == "" {
-		folder, err := os.MkdirTemp("", "plushladle-demo-")
-		if err != nil {
-			return refuse("demo", err, stderr)
-		}
-		defer func() { _ = os.RemoveAll(folder) }()
-		f.data = filepath.Join(folder, "demo.db")
-	}
-	return open(f, "demo", fillIfEmpty, stdin, stdout, stderr)
+type demoCommand struct {
+	listenFlag
+	Data string `help:"the demo kitchen's file (a throwaway copy)"`
 }
 
-func refuse(name string, err error, stderr io.Writer) int {
-	if errors.Is(err, flag.ErrHelp) {
-		return exitOK
+// run opens the demo kitchen on a copy that is thrown away, unless a file is named.
+func (c *demoCommand) run(_ flags, s streams) int {
+	if c.Data == "" {
+		folder, err := os.MkdirTemp("", "plushladle-demo-")
+		if err != nil {
+			return s.refuse("demo", err)
+		}
+		defer func() { _ = os.RemoveAll(folder) }()
+		c.Data = filepath.Join(folder, "demo.db")
 	}
-	fmt.Fprintf(stderr, "plushladle %s: %s\n", name, strings.ReplaceAll(err.Error(), "\n", " "))
-	return exitUsage
+	return open("demo", c.Listen, c.Data, fillIfEmpty, s)
 }
 
 func defaultData() (string, error) {
@@ -145,40 +129,40 @@ func fillIfEmpty(s *store.Store) (func(), error) {
 // begin readies an open kitchen, and tells how to end what it began.
 type begin func(*store.Store) (end func(), err error)
 
-func open(f *serveFlags, name string, begin begin, stdin io.Reader, stdout, stderr io.Writer) int {
-	log := slog.New(slog.NewTextHandler(stderr, nil))
+func open(name, address, data string, begin begin, s streams) int {
+	log := slog.New(slog.NewTextHandler(s.err, nil))
 	slog.SetDefault(log)
-	kitchen, err := store.Open(f.data, time.Now)
+	kitchen, err := store.Open(data, time.Now)
 	if err != nil {
-		return refuse(name, err, stderr)
+		return s.refuse(name, err)
 	}
 	defer func() { _ = kitchen.Close() }()
-	beyond := isBeyond(f.listen)
+	beyond := isBeyond(address)
 	if beyond {
-		err = needsPassphrase(kitchen, stdin, stderr)
+		err = needsPassphrase(kitchen, s)
 	}
 	if err != nil {
-		return refuse(name, err, stderr)
+		return s.refuse(name, err)
 	}
 	end, err := begin(kitchen)
 	if err != nil {
-		return refuse(name, err, stderr)
+		return s.refuse(name, err)
 	}
 	defer end()
-	listener, err := net.Listen("tcp", f.listen)
+	listener, err := net.Listen("tcp", address)
 	if err != nil {
-		return refuse(name, fmt.Errorf("cannot listen on %s: %w; name another address with --listen", f.listen, err), stderr)
+		return s.refuse(name, fmt.Errorf("cannot listen on %s: %w; name another address with --listen", address, err))
 	}
-	config := server.Config{Store: kitchen, Now: time.Now, Web: web.Dist(), Hosts: hostsOf(f.listen), Beyond: beyond, Log: log}
+	config := server.Config{Store: kitchen, Now: time.Now, Web: web.Dist(), Hosts: hostsOf(address), Beyond: beyond, Log: log}
 	if beyond {
-		config.URL = ownURL(f.listen, listener.Addr())
+		config.URL = ownURL(address, listener.Addr())
 	}
 	app := server.New(config)
 	stop, cancel := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
 	defer cancel()
-	fmt.Fprintf(stdout, "Plush Ladle is open at http://%s\n", atHome(listener.Addr()))
+	fmt.Fprintf(s.out, "Plush Ladle is open at http://%s\n", atHome(listener.Addr()))
 	if config.URL != "" {
-		fmt.Fprintf(stdout, "Other devices find it, and show its passphrase, at %s\n", config.URL)
+		fmt.Fprintf(s.out, "Other devices find it, and show its passphrase, at %s\n", config.URL)
 	}
 	return listen(stop, app, listener, log)
 }

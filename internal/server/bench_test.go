@@ -32,7 +32,7 @@ func BenchmarkReckonAgainstEmptyHandlers(b *testing.B) {
 	require.NoError(b, err)
 	s := &server{known: &known{}, seen: &recordKept{}, store: c.store, now: func() time.Time { return c.now }, log: c.log}
 	app := fiber.New(fiber.Config{ReadBufferSize: bufferSize, WriteBufferSize: bufferSize})
-	app.Use(calmly(c.log), guard(nil), headers)
+	app.Use(recoverPanic(c.log), guard(nil), headers)
 	api := NewAPI(app)
 	s.register(api)
 	operation(s, api, http.MethodPost, "/api/empty", "empty", "", func(*toReckonInput) (Nothing, error) { return Nothing{}, nil })

@@ -15,6 +15,7 @@ import (
 	"strings"
 
 	"github.com/gofiber/fiber/v3"
+	recoverer "github.com/gofiber/fiber/v3/middleware/recover"
 	"github.com/valyala/fasthttp"
 )
 
@@ -127,29 +128,17 @@ func headers(c fiber.Ctx) error {
 	return c.Next()
 }
 
-// panicError carries the id under which a panic was logged.
-type panicError struct {
-	id    string
-	cause any
-}
+// faultKey is where a request keeps the id under which its panic was logged.
+type faultKey struct{}
 
-func (p *panicError) Error() string { return fmt.Sprintf("panic %s: %v", p.id, p.cause) }
-
-// calmly turns a panic into an answer: it is logged under an id the cook can
-// quote, and the process lives on.
-func calmly(log *slog.Logger) fiber.Handler {
-	return func(c fiber.Ctx) (err error) {
-		defer func() {
-			cause := recover()
-			if cause == nil {
-				return
-			}
-			id := make([]byte, 4)
-			_, _ = rand.Read(id)
-			p := &panicError{id: hex.EncodeToString(id), cause: cause}
-			log.Error("panic", "id", p.id, "path", c.Path(), "cause", fmt.Sprint(cause), "stack", string(debug.Stack()))
-			err = p
-		}()
-		return c.Next()
-	}
+// recoverPanic turns a panic into an answer: it is logged under an id the cook can
+// quote, its cause stays out of the answer, and the process lives on.
+func recoverPanic(log *slog.Logger) fiber.Handler {
+	return recoverer.New(recoverer.Config{EnableStackTrace: true, StackTraceHandler: func(c fiber.Ctx, cause any) {
+		id := make([]byte, 4)
+		_, _ = rand.Read(id)
+		fault := hex.EncodeToString(id)
+		c.Locals(faultKey{}, fault)
+		log.Error("panic", "id", fault, "path", c.Path(), "cause", fmt.Sprint(cause), "stack", string(debug.Stack()))
+	}})
 }

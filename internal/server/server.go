@@ -4,6 +4,7 @@ package server
 
 import (
 	"errors"
+	"fmt"
 	"io"
 	"io/fs"
 	"log/slog"
@@ -79,7 +80,7 @@ func New(c Config) *fiber.App {
 		ErrorHandler: problemHandler(c.Log),
 	})
 	app.Server().HeaderReceived = beforeBody
-	app.Use(unreadCloses, calmly(c.Log), headers, guard(c.Hosts), within)
+	app.Use(unreadCloses, recoverPanic(c.Log), headers, guard(c.Hosts), within)
 	s := &server{known: &known{}, seen: &recordKept{}, store: c.Store, now: c.Now, log: c.Log, beyond: c.Beyond, url: c.URL, told: newChanges(), desk: newDesk(c.Scale), probe: &probe{meter: c.Thermometer}}
 	s.now = s.inZone(c.Now)
 	if c.Scale == nil {
@@ -182,13 +183,12 @@ func problemHandler(log *slog.Logger) fiber.ErrorHandler {
 	return func(c fiber.Ctx, err error) error {
 		status, detail := http.StatusInternalServerError, "something went wrong in the kitchen; try again"
 		var fiberError *fiber.Error
-		var panicked *panicError
 		var said *huma.ErrorModel
 		switch {
 		case errors.As(err, &said):
 			return c.Status(said.Status).JSON(said, "application/problem+json")
-		case errors.As(err, &panicked):
-			detail += " (fault " + panicked.id + ")"
+		case c.Locals(faultKey{}) != nil:
+			detail += fmt.Sprintf(" (fault %v)", c.Locals(faultKey{}))
 		case errors.As(err, &fiberError):
 			status, detail = fiberError.Code, fiberError.Message
 		}

@@ -269,7 +269,7 @@ func TestAPanicIsAnsweredWithAnIDAndTheKitchenLivesOn(t *testing.T) {
 	t.Parallel()
 	c := newClient(t)
 	app := fiber.New(fiber.Config{ErrorHandler: problemHandler(c.log)})
-	app.Use(calmly(c.log))
+	app.Use(recoverPanic(c.log))
 	app.Get("/api/burnt", func(fiber.Ctx) error { panic("the pan boiled over") })
 	c.app = app
 	p := c.refused("GET", "/api/burnt", nil)
