@@ -94,7 +94,7 @@ func telling[In, Out any](s *server, handle func(*In) (Out, error)) func(*In) (O
 	return func(in *In) (Out, error) {
 		out, err := handle(in)
 		if err == nil {
-			s.refreshScale()
+			s.station.Refresh()
 			s.told.tell()
 		}
 		return out, err

@@ -91,7 +91,7 @@ func (s *server) happened(seen stale) {
 	if seen.record {
 		s.forgetRecord()
 	}
-	s.refreshScale()
+	s.station.Refresh()
 	s.told.tell()
 }
 

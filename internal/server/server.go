@@ -20,6 +20,7 @@ import (
 	"github.com/gofiber/fiber/v3/middleware/etag"
 
 	"plushladle/core/formula"
+	"plushladle/internal/app/weighing"
 	"plushladle/internal/device"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
@@ -58,17 +59,17 @@ type Config struct {
 }
 
 type server struct {
-	store  *store.Store
-	now    func() time.Time
-	log    *slog.Logger
-	beyond bool
-	url    string
-	known  *known
-	told   *changes
-	desk   *desk
-	probe  *probe
-	seen   *recordKept
-	stale  *stale // inside an act; nil otherwise
+	store   *store.Store
+	now     func() time.Time
+	log     *slog.Logger
+	beyond  bool
+	url     string
+	known   *known
+	told    *changes
+	station *weighing.Station
+	probe   *probe
+	seen    *recordKept
+	stale   *stale // inside an act; nil otherwise
 }
 
 // New builds the app.
@@ -81,11 +82,12 @@ func New(c Config) *fiber.App {
 	})
 	app.Server().HeaderReceived = beforeBody
 	app.Use(unreadCloses, recoverPanic(c.Log), headers, guard(c.Hosts), within)
-	s := &server{known: &known{}, seen: &recordKept{}, store: c.Store, now: c.Now, log: c.Log, beyond: c.Beyond, url: c.URL, told: newChanges(), desk: newDesk(c.Scale), probe: &probe{meter: c.Thermometer}}
+	s := &server{known: &known{}, seen: &recordKept{}, store: c.Store, now: c.Now, log: c.Log, beyond: c.Beyond, url: c.URL, told: newChanges(), probe: &probe{meter: c.Thermometer}}
 	s.now = s.inZone(c.Now)
 	if c.Scale == nil {
-		s.desk.scale = device.NewStandIn(1, uint64(c.Now().UnixNano()))
+		c.Scale = device.NewStandIn(1, uint64(c.Now().UnixNano()))
 	}
+	s.station = weighing.New(c.Scale, worktop{s}, c.Log)
 	if c.Thermometer == nil {
 		s.probe.meter = device.NewStandInFridge(formula.DefaultFridgeC, usualRoomC, uint64(c.Now().UnixNano()))
 	}
@@ -145,9 +147,8 @@ func nothingThere(c fiber.Ctx) error {
 
 // close ends what would hold up stopping: streams, and the scale.
 func (s *server) close() error {
-	if _, err := s.disconnectScale(nil); err != nil {
-		return err
-	}
+	s.station.Disconnect()
+	s.station.Close()
 	s.probe.meter.Disconnect()
 	return s.told.close()
 }

@@ -46,8 +46,8 @@ func (s *scripted) rests(massG float64) {
 	}
 }
 
-// weighing is a kitchen with a spiced almond milk on the plan and on the scale.
-func weighing(t *testing.T, lines ...string) *client {
+// onTheScale is a kitchen with a spiced almond milk on the plan and on the scale.
+func onTheScale(t *testing.T, lines ...string) *client {
 	t.Helper()
 	c := newClient(t)
 	drink := call[Drink](c, "POST", "/api/drinks", NewDrink{"Almond milk"})
@@ -72,7 +72,7 @@ func usedOfFront(i PlanItem, n int) *kitchen.Weighed { return i.Steps[i.Front.St
 
 func TestAScaleWeighsOutLineByLine(t *testing.T) {
 	t.Parallel()
-	c := weighing(t, "200 g almonds", "800 g water", "20 g maple syrup, after straining", "1 g salt")
+	c := onTheScale(t, "200 g almonds", "800 g water", "20 g maple syrup, after straining", "1 g salt")
 	now := call[ScaleNow](c, "POST", "/api/scale/connect", ForItem{1})
 	assert.True(t, now.Connected)
 	assert.Equal(t, "Almonds", now.Amount)
@@ -101,7 +101,7 @@ func TestAScaleWeighsOutLineByLine(t *testing.T) {
 
 func TestUnpluggedMidPourNothingIsLost(t *testing.T) {
 	t.Parallel()
-	c := weighing(t, "200 g almonds", "800 g water")
+	c := onTheScale(t, "200 g almonds", "800 g water")
 	call[ScaleNow](c, "POST", "/api/scale/connect", ForItem{1})
 	c.scale.rests(130)
 	close(c.scale.readings)
@@ -122,7 +122,7 @@ func TestUnpluggedMidPourNothingIsLost(t *testing.T) {
 
 func TestTooMuchIsTakenOrFollowed(t *testing.T) {
 	t.Parallel()
-	c := weighing(t, "200 g almonds", "800 g water", "20 g maple syrup, after straining")
+	c := onTheScale(t, "200 g almonds", "800 g water", "20 g maple syrup, after straining")
 	call[ScaleNow](c, "POST", "/api/scale/connect", ForItem{1})
 	c.scale.rests(240)
 	require.Eventually(t, func() bool { return c.plan().Front.Over != nil }, 5*time.Second, 5*time.Millisecond)
@@ -178,7 +178,7 @@ func TestTooMuchIsTakenOrFollowed(t *testing.T) {
 // back from the milk and the pulp.
 func TestABatchRecordsHowItWasReallyMade(t *testing.T) {
 	t.Parallel()
-	c := weighing(t, "200 g almonds", "water", "20 g maple syrup, after straining", "1 g salt")
+	c := onTheScale(t, "200 g almonds", "water", "20 g maple syrup, after straining", "1 g salt")
 	call[Pantry](c, "PUT", "/api/pantry/stock/almond", StockOf{1000})
 	item := c.plan()
 	require.Len(t, item.Ready.Lines, 3)
@@ -227,7 +227,7 @@ func TestABatchRecordsHowItWasReallyMade(t *testing.T) {
 
 func TestSoyIsNeverLeftRaw(t *testing.T) {
 	t.Parallel()
-	c := weighing(t, "100 g soybeans", "700 g water")
+	c := onTheScale(t, "100 g soybeans", "700 g water")
 	drink := call[Drink](c, "GET", "/api/drinks/1", nil)
 	f := drink.Draft
 	f.Heat, f.CookMin = "simmer", 15

@@ -129,3 +129,6 @@ func Unapplied(c process.Change) string {
 	}
 	return fmt.Sprintf("%s hangs on a step that is not there now: %s. It is kept.", what, cmp.Or(c.To.Kind, c.At.Kind))
 }
+
+// ScaleGone says that the scale went away by itself.
+const ScaleGone = "The scale is gone. What was taken down is safe, and what lay on it is remembered. Plug it in and connect it again, or type what you weigh."

@@ -3541,6 +3541,8 @@ export interface components {
              * @description how far the bar is filled
              */
             fillPct: number;
+            /** @description it went away by itself: what lay on it is remembered */
+            gone: boolean;
             /** Format: double */
             highPct: number;
             /**

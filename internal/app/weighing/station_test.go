@@ -1,0 +1,138 @@
+package weighing
+
+import (
+	"log/slog"
+	"sync"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"plushladle/core/plan"
+	"plushladle/internal/device"
+)
+
+// scripted is a scale that reads what a test says.
+type scripted struct {
+	device.Scale
+	readings chan device.Reading
+	tares    int
+	at       time.Time
+}
+
+func (s *scripted) Name() string { return "scripted scale" }
+func (s *scripted) Tare() error  { s.tares++; return nil }
+func (s *scripted) Disconnect()  {}
+func (s *scripted) Connect() (<-chan device.Reading, error) {
+	s.readings = make(chan device.Reading)
+	return s.readings, nil
+}
+
+// rests lets the scale come to rest at a mass for two seconds.
+func (s *scripted) rests(massG float64) {
+	for range 20 {
+		s.at = s.at.Add(100 * time.Millisecond)
+		s.readings <- device.Reading{MassG: massG, Unit: "g", Steady: true, At: s.at}
+	}
+}
+
+// worktop is a drink with some amounts, and what was taken down of them.
+type worktop struct {
+	mu    sync.Mutex
+	left  []Amount
+	taken []Taken
+	shown Now
+}
+
+func (w *worktop) ToWeigh(int64) (inTurn, all []Amount) { return w.left, w.left }
+func (w *worktop) TakeDown(t Taken) error {
+	w.mu.Lock()
+	defer w.mu.Unlock()
+	w.taken = append(w.taken, t)
+	if len(w.left) > 0 && (t.AsItIs || w.left[0].Band.Judge(t.MassG) == plan.Within) {
+		w.left = w.left[1:]
+	}
+	return nil
+}
+
+func (w *worktop) Show(n Now) {
+	w.mu.Lock()
+	defer w.mu.Unlock()
+	w.shown = n
+}
+
+func station(amounts ...Amount) (*Station, *scripted, *worktop) {
+	scale, kitchen := &scripted{at: time.Date(2026, 11, 24, 9, 0, 0, 0, time.UTC)}, &worktop{left: amounts}
+	return New(scale, kitchen, slog.New(slog.DiscardHandler)), scale, kitchen
+}
+
+func amount(key string, g float64) Amount {
+	return Amount{Key: key, Name: key, MassG: g, Band: plan.BandOf(g, .02, 1)}
+}
+
+func TestOneAmountIsWeighedAfterTheOther(t *testing.T) {
+	t.Parallel()
+	s, scale, kitchen := station(amount("almonds", 200), amount("salt", 10))
+	require.NoError(t, s.Connect(3, .1))
+	now := s.Now()
+	assert.Equal(t, []any{"almonds", int64(3), 1, 200.}, []any{now.Amount, now.ItemID, now.Decimals, now.ToGoG})
+	scale.rests(150)
+	assert.Equal(t, plan.Under, s.Now().Verdict)
+	assert.Empty(t, kitchen.taken, "the pour is not over")
+	scale.rests(199.94)
+	assert.Equal(t, []Taken{{ItemID: 3, Key: "almonds", MassG: 199.9}}, kitchen.taken, "to what the scale reads")
+	assert.Equal(t, "salt", s.Now().Amount, "with a tare in between")
+	assert.Equal(t, 2, scale.tares)
+	scale.rests(14)
+	assert.Equal(t, plan.Over, s.Now().Verdict)
+	assert.Len(t, kitchen.taken, 2, "over is taken down too, and stays on the scale")
+	assert.Equal(t, "salt", s.Now().Amount)
+	require.NoError(t, s.Take())
+	s.Refresh()
+	assert.True(t, kitchen.taken[2].AsItIs)
+	assert.Empty(t, s.Now().Key, "all of it is weighed")
+	assert.ErrorContains(t, s.Take(), "the scale shows nothing")
+}
+
+func TestUnpluggedWhatLayOnItIsRemembered(t *testing.T) {
+	t.Parallel()
+	s, scale, kitchen := station(amount("almonds", 200))
+	require.NoError(t, s.Connect(1, 1))
+	scale.rests(130)
+	close(scale.readings)
+	require.Eventually(t, func() bool { return s.Now().Gone }, 5*time.Second, time.Millisecond)
+	assert.Equal(t, 130., s.Now().MassG)
+	require.NoError(t, s.Connect(1, 1))
+	assert.False(t, s.Now().Gone)
+	scale.rests(70)
+	s.Refresh()
+	assert.Equal(t, 200., kitchen.taken[0].MassG, "before and after together")
+	s.Disconnect()
+	assert.False(t, s.Now().Gone, "disconnected by the cook is no fault")
+	assert.ErrorContains(t, s.Choose("salt"), "is not to be weighed now")
+}
+
+// Everything at once, from everywhere: whoever asks gets an answer, and the race
+// detector has nothing to say.
+func TestManyAskAtOnce(t *testing.T) {
+	t.Parallel()
+	s, scale, _ := station(amount("almonds", 200), amount("water", 800))
+	require.NoError(t, s.Connect(1, 1))
+	var asking sync.WaitGroup
+	for range 8 {
+		asking.Go(func() {
+			for range 50 {
+				s.Now()
+				s.Refresh()
+				_ = s.Choose("water")
+				_ = s.Tare()
+			}
+		})
+	}
+	for g := range 5 {
+		scale.rests(float64(g))
+	}
+	asking.Wait()
+	assert.True(t, s.Now().Connected)
+}
