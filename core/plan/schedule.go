@@ -65,8 +65,8 @@ type Job struct {
 
 // Pin is when a block of work is to begin.
 type Pin struct {
-	Block int // its place among the blocks, from 0
-	At    time.Time
+	Block int       `json:"block"` // its place among the blocks, from 0
+	At    time.Time `json:"at"`
 }
 
 // Span is a stretch of time.
@@ -88,10 +88,21 @@ type Lane struct {
 
 // Plan is when everything is done.
 type Plan struct {
-	Lanes   []Lane
-	Visits  int           // to the kitchen; what follows within a quarter of an hour is one
-	HandsOn time.Duration // in all
-	Proved  bool          // no plan lies nearer to the ideal lengths
+	Lanes  []Lane
+	Proved bool // no plan lies nearer to the ideal lengths
+}
+
+// Work are the stretches that need hands.
+func (p Plan) Work() []Span {
+	var out []Span
+	for _, lane := range p.Lanes {
+		for _, s := range lane.Steps {
+			if s.HandsOn {
+				out = append(out, Span{s.Start, s.End})
+			}
+		}
+	}
+	return out
 }
 
 // Problem says which constraint leaves no plan, and the least change that would.
@@ -642,7 +653,6 @@ func polish(chains []*chain, all []placed) []placed {
 // present puts the placed chains back into times.
 func (g *grid) present(jobs []Job, chains []*chain, all []placed, fridge []bool, proved bool) Plan {
 	p := Plan{Proved: proved}
-	var busy []span
 	for n, c := range chains {
 		lane := Lane{JobID: jobs[n].ID, Fridge: fridge[n], ReadyBy: jobs[n].ReadyBy, Steps: make([]Timed, len(c.steps))}
 		for k, s := range all[n].starts {
@@ -653,15 +663,8 @@ func (g *grid) present(jobs []Job, chains []*chain, all []placed, fridge []bool,
 			}
 			lane.placeWait(c, k, until)
 		}
-		for _, i := range lane.Steps {
-			if i.HandsOn {
-				p.HandsOn += i.End.Sub(i.Start)
-			}
-		}
-		busy = append(busy, c.spans(all[n])...)
 		p.Lanes = append(p.Lanes, lane)
 	}
-	p.Visits = visits(busy)
 	return p
 }
 
@@ -686,18 +689,6 @@ func (l *Lane) placeWait(c *chain, k int, until time.Time) {
 		l.Steps[i] = Timed{c.steps[i], at, end}
 		at = end
 	}
-}
-
-func visits(busy []span) int {
-	slices.SortFunc(busy, func(a, b span) int { return a.from - b.from })
-	count, end := 0, -1<<30
-	for _, s := range busy {
-		if s.from > end+oneVisit {
-			count++
-		}
-		end = max(end, s.to)
-	}
-	return count
 }
 
 // explain finds which constraint leaves no plan, and how much later would do.

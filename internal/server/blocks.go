@@ -6,7 +6,6 @@ import (
 
 	"plushladle/core/fault"
 	"plushladle/core/plan"
-	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
 )
 
@@ -50,8 +49,8 @@ func (s *server) blockMoved(in *blockInput) ([]store.PlanItem, error) {
 	if err != nil {
 		return nil, err
 	}
-	pins := slices.DeleteFunc(slices.Clone(items[n].Pins), func(p kitchen.Pin) bool { return p.Block == in.Block })
-	items[n].Pins = append(pins, kitchen.Pin{Block: in.Block, At: at})
+	pins := slices.DeleteFunc(slices.Clone(items[n].Pins), func(p plan.Pin) bool { return p.Block == in.Block })
+	items[n].Pins = append(pins, plan.Pin{Block: in.Block, At: at})
 	planned, err := s.scheduled(items, n)
 	if err != nil {
 		return nil, s.notThere(items, n, in, err)
@@ -90,6 +89,6 @@ func (s *server) freeBlocks(in *ByID) (Plan, error) {
 	if err != nil {
 		return Plan{}, err
 	}
-	items[at].Pins = []kitchen.Pin{}
+	items[at].Pins = []plan.Pin{}
 	return s.keepPlan(items, at)
 }

@@ -56,11 +56,11 @@ func (s *server) bottleItem(in *bottlingInput) (Plan, error) {
 	if err := canBeMade(made, r); err != nil {
 		return Plan{}, err
 	}
-	steps, err := marked(items[at].Steps, Done{Step: bottleStep(items[at].Steps)}, l.now)
+	steps, err := plan.Mark(items[at].Steps, bottleStep(items[at].Steps), plan.Marking{}, l.now)
 	if err != nil {
 		return Plan{}, err
 	}
-	begun := lifeBegan(steps, l.now)
+	begun := plan.LifeBegan(steps, l.now)
 	r.Keeps = presentKeeps(r.Keeps.life, keep.School(r.Keeps.School), begun)
 	batch := store.NewBatch{DrinkID: items[at].DrinkID, MadeOn: l.now.Format(dateLayout), ForecastML: r.DrinkML, MeasuredML: in.Body.MeasuredML}
 	for _, b := range in.Body.Bottles {
@@ -78,23 +78,8 @@ func (s *server) bottleItem(in *bottlingInput) (Plan, error) {
 	return s.plan(nil)
 }
 
-// lifeBegan is when a drink that was cooked began to keep: when what stays in it
-// was last ground, strained or heated, as it was marked.
-func lifeBegan(steps []kitchen.PlanStep, now time.Time) time.Time {
-	began := now
-	for _, s := range steps {
-		switch plan.Kind(s.Kind) {
-		case plan.Grind, plan.Strain, plan.RinsePulp, plan.SecondGrind, plan.Heat:
-			if s.DoneAt != nil && !s.Skipped {
-				began = sooner(*s.DoneAt, now)
-			}
-		}
-	}
-	return began
-}
-
-func bottleStep(steps []kitchen.PlanStep) int {
-	return slices.IndexFunc(steps, func(s kitchen.PlanStep) bool { return s.Kind == string(plan.Bottle) })
+func bottleStep(steps []plan.ItemStep) int {
+	return slices.IndexFunc(steps, func(s plan.ItemStep) bool { return s.Kind == string(plan.Bottle) })
 }
 
 // asMade reckons a planned drink with what really went in; what was left open
@@ -109,7 +94,7 @@ func (s *server) asMade(item store.PlanItem, l look, in Bottling) (asMade, error
 		return m, err
 	}
 	m.item.Steps = withUsed(item.Steps, l.weighings[item.ID])
-	used := usedG(m.item.Steps)
+	used := plan.UsedG(m.item.Steps)
 	m.drink = d.AsUsed(planned, used)
 	if m.reckoned, err = m.drink.Reckon(); err != nil || in.MeasuredML == nil || in.PulpG == nil {
 		return m, err
@@ -176,7 +161,7 @@ func (m asMade) used() []kitchen.UsedLine {
 }
 
 // plannedG is what was planned of an amount before anything was rescaled.
-func (m asMade) plannedG(a kitchen.PlanAmount) float64 {
+func (m asMade) plannedG(a plan.ItemAmount) float64 {
 	for n, line := range m.drink.Lines {
 		if now := m.planned.Lines[n].MassG; line.Key == a.Line && now > 0 && m.firstG[line.Key] > 0 {
 			return a.MassG * m.firstG[line.Key] / now
@@ -232,7 +217,7 @@ func (m asMade) stockG() map[string]float64 {
 	return used
 }
 
-func timesOf(steps []kitchen.PlanStep) []kitchen.StepTaken {
+func timesOf(steps []plan.ItemStep) []kitchen.StepTaken {
 	out := []kitchen.StepTaken{}
 	for _, s := range steps {
 		if s.DoneAt != nil {

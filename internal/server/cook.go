@@ -42,38 +42,22 @@ type Front struct {
 	Over      *Overshoot `json:"over,omitempty" doc:"what to do about an amount that is over"`
 }
 
-// front is the first step that needs hands and is not done. A wait before it
-// holds only once what comes before the wait is done.
-func front(steps []kitchen.PlanStep, now time.Time) *Front {
-	f := Front{Step: -1, Undo: -1, Amount: -1}
-	for n, step := range steps {
-		switch {
-		case !step.HandsOn:
-			continue
-		case step.DoneAt != nil:
-			f.Undo, f.Place = n, f.Place+1
-		case f.Step < 0:
-			f.Step, f.Place = n, f.Place+1
-		}
-		f.Of++
-	}
-	if f.Step < 0 && f.Undo < 0 {
+// front is the step to do now, in words.
+func front(steps []plan.ItemStep, now time.Time) *Front {
+	f, ok := plan.FrontOf(steps, now)
+	if !ok {
 		return nil
 	}
+	out := Front{Step: f.Step, Place: f.Place, Of: f.Of, Undo: f.Done, TooEarly: f.TooEarly, ToFridge: f.ToFridge, Cools: f.Cools, Amount: -1}
 	if f.Step >= 0 {
-		f.Amount = toWeigh(steps[f.Step])
+		out.Amount = steps[f.Step].ToWeigh()
 	}
-	f.Cools = f.Step >= 1 && f.Undo >= 0 && steps[f.Step-1].Kind == string(plan.Cool)
-	if f.Step < 1 || steps[f.Step-1].HandsOn || f.Undo < 0 || !steps[f.Step].Start.After(now) {
-		return &f
+	if f.Wait >= 0 {
+		wait := steps[f.Wait]
+		out.Wait, out.WaitRight, out.WaitMind = wait.Title, wait.Right, wait.Caution
+		out.WaitUntil, out.WaitS = &f.Until, max(0, seconds(f.Until.Sub(now)))
 	}
-	wait, until := steps[f.Step-1], steps[f.Step].Start
-	if most := steps[f.Undo].DoneAt.Add(wait.Most.Sub(wait.Start)); until.After(most) {
-		until, f.TooEarly, f.ToFridge = most, true, wait.Kind == string(plan.Soak) && !wait.Fridge
-	}
-	f.WaitRight, f.WaitMind = wait.Right, wait.Caution
-	f.Wait, f.WaitUntil, f.WaitS = wait.Title, &until, max(0, seconds(until.Sub(now)))
-	return &f
+	return &out
 }
 
 func seconds(d time.Duration) int { return int(math.Ceil(d.Seconds())) }

@@ -10,7 +10,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
-	"plushladle/internal/kitchen"
+	"plushladle/core/plan"
 )
 
 func TestATimerIsAMomentAndNotACounter(t *testing.T) {
@@ -96,7 +96,7 @@ func TestASoakBegunTooEarlyIsSaid(t *testing.T) {
 	t.Parallel()
 	now := time.Date(2026, 11, 24, 9, 30, 0, 0, time.UTC)
 	planned := now.AddDate(0, 0, 2)
-	steps := []kitchen.PlanStep{
+	steps := []plan.ItemStep{
 		{Kind: "get ready", HandsOn: true, DoneAt: &now, End: planned},
 		{Kind: "soak", Title: "Soak the almonds", Start: planned, Most: planned.Add(12 * time.Hour)},
 		{Kind: "drain", HandsOn: true, Start: planned.Add(10 * time.Hour)},

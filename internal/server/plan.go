@@ -56,21 +56,21 @@ type Plan struct {
 
 // PlanItem is a drink on the plan.
 type PlanItem struct {
-	ID      int64              `json:"id"`
-	DrinkID int64              `json:"drinkID"`
-	Name    string             `json:"name"`
-	ML      float64            `json:"ml"`
-	ReadyBy time.Time          `json:"readyBy"`
-	Fridge  bool               `json:"fridge" doc:"it soaks in the fridge, since the bench left no time that fits"`
-	Made    bool               `json:"made" doc:"all that needs hands is done"`
-	BatchID int64              `json:"batchID" doc:"once it is bottled; 0 before"`
-	BowlID  int64              `json:"bowlID" doc:"the bowl its base is drawn from; 0 for none"`
-	Steps   []kitchen.PlanStep `json:"steps"`
-	Blocks  []Block            `json:"blocks" doc:"its work, in goes"`
-	Front   *Front             `json:"front,omitempty" doc:"what to do now"`
-	ForWhom []ForWhom          `json:"forWhom" doc:"the kitchen's drinkers, and why it is not for some"`
-	Trouble string             `json:"trouble" doc:"why it could not be planned with the others, and stays as it was; empty where it could"`
-	Ready   *ReadyList         `json:"ready,omitempty" doc:"what to have out; absent once it is begun"`
+	ID      int64           `json:"id"`
+	DrinkID int64           `json:"drinkID"`
+	Name    string          `json:"name"`
+	ML      float64         `json:"ml"`
+	ReadyBy time.Time       `json:"readyBy"`
+	Fridge  bool            `json:"fridge" doc:"it soaks in the fridge, since the bench left no time that fits"`
+	Made    bool            `json:"made" doc:"all that needs hands is done"`
+	BatchID int64           `json:"batchID" doc:"once it is bottled; 0 before"`
+	BowlID  int64           `json:"bowlID" doc:"the bowl its base is drawn from; 0 for none"`
+	Steps   []plan.ItemStep `json:"steps"`
+	Blocks  []Block         `json:"blocks" doc:"its work, in goes"`
+	Front   *Front          `json:"front,omitempty" doc:"what to do now"`
+	ForWhom []ForWhom       `json:"forWhom" doc:"the kitchen's drinkers, and why it is not for some"`
+	Trouble string          `json:"trouble" doc:"why it could not be planned with the others, and stays as it was; empty where it could"`
+	Ready   *ReadyList      `json:"ready,omitempty" doc:"what to have out; absent once it is begun"`
 }
 
 // Block is work done in one go.
@@ -175,7 +175,8 @@ func (s *server) presentPlan(items []store.PlanItem) (Plan, error) {
 	p.Soakable = soakable(l.ways)
 	p.From = beginning(l.now, p.Items)
 	slices.SortStableFunc(p.Next, func(a, b NextStep) int { return a.At.Compare(b.At) })
-	p.Visits = visitsOf(p.Next)
+	effort := plan.EffortOf(stretches(p.Next))
+	p.Visits, p.HandsOn = effort.Visits, int(effort.HandsOn.Minutes())
 	p.More = max(0, dueBy(p.Next, endOfDay(l.now))-1)
 	p.To = p.To.Add(2 * time.Hour)
 	p.Quiet = s.quiet(quiet, p.From, p.To)
@@ -215,9 +216,9 @@ func (p *Plan) add(item store.PlanItem, d *formula.Drink, r *formula.Reckoning, 
 		BatchID: item.BatchID, BowlID: item.BowlID, Steps: item.Steps, Blocks: blocksOf(item), Front: front(item.Steps, l.now),
 	}
 	if out.Front != nil && out.Front.Step >= 0 {
-		out.Front.Over = overshoot(item.Steps, out.Front, d, r)
+		out.Front.Over = overshoot(item.Steps, out.Front.Step, d, r)
 	}
-	if !slices.ContainsFunc(item.Steps, func(s kitchen.PlanStep) bool { return s.DoneAt != nil }) {
+	if !slices.ContainsFunc(item.Steps, func(s plan.ItemStep) bool { return s.DoneAt != nil }) {
 		out.Ready = l.readyList(d, r, needs)
 	}
 	out.ForWhom, out.Trouble = presentForWhom(r.ForWhom), troubleOf(item)
@@ -238,7 +239,6 @@ func (p *Plan) add(item store.PlanItem, d *formula.Drink, r *formula.Reckoning, 
 		late := step.End.Before(l.now)
 		out.Made, p.Late = false, p.Late || late
 		minutes := int(step.End.Sub(step.Start).Round(time.Minute).Minutes())
-		p.HandsOn += minutes
 		ask, _ := aheadWords(item, n, l.now)
 		p.Next = append(p.Next, NextStep{Ask: ask, ItemID: item.ID, Step: n, Drink: item.DrinkName, Title: step.Title, At: step.Start, Minute: minutes, Late: late})
 	}
@@ -258,7 +258,7 @@ func unreckoned(item store.PlanItem, err error) PlanItem {
 
 // troubleOf says why a drink could not be planned with the others.
 func troubleOf(item store.PlanItem) string {
-	if item.Trouble == "" || isMade(item) {
+	if item.Trouble == "" || plan.IsMade(item.Steps) {
 		return ""
 	}
 	words := item.DrinkName + " " + troubleWords[item.Trouble]
@@ -278,7 +278,7 @@ func blocksOf(item store.PlanItem) []Block {
 			continue
 		}
 		if !open {
-			pinned := slices.ContainsFunc(item.Pins, func(p kitchen.Pin) bool { return p.Block == len(out) })
+			pinned := slices.ContainsFunc(item.Pins, func(p plan.Pin) bool { return p.Block == len(out) })
 			out = append(out, Block{From: step.Start, Words: step.Title, Pinned: pinned})
 			open = true
 		}
@@ -362,20 +362,13 @@ func soonest(items []PlanItem) time.Time {
 	return first
 }
 
-// oneVisit is how near steps lie that are done in one visit to the kitchen.
-const oneVisit = 15 * time.Minute
-
-func visitsOf(next []NextStep) int {
-	count, end := 0, time.Time{}
-	for _, n := range next {
-		if count == 0 || n.At.After(end.Add(oneVisit)) {
-			count++
-		}
-		if until := n.At.Add(time.Duration(n.Minute) * time.Minute); until.After(end) {
-			end = until
-		}
+// stretches are those of what still needs hands.
+func stretches(next []NextStep) []plan.Span {
+	out := make([]plan.Span, len(next))
+	for n, s := range next {
+		out[n] = plan.Span{From: s.At, To: s.At.Add(time.Duration(s.Minute) * time.Minute)}
 	}
-	return count
+	return out
 }
 
 func (s *server) handsQuiet() (plan.Quiet, error) {

@@ -70,9 +70,9 @@ func (s *server) startNow(items []store.PlanItem) error {
 	if !ok {
 		return fault.New("readyBy", items[last].DrinkName, "cannot be begun now and finished within four days", "shorten the quiet hours, or take a drink off the plan")
 	}
-	items[last].ReadyBy, items[last].Pins = job.ReadyBy, []kitchen.Pin{}
+	items[last].ReadyBy, items[last].Pins = job.ReadyBy, []plan.Pin{}
 	for _, p := range job.Pins {
-		items[last].Pins = append(items[last].Pins, kitchen.Pin(p))
+		items[last].Pins = append(items[last].Pins, plan.Pin(p))
 	}
 	return nil
 }
@@ -139,7 +139,7 @@ func (s *server) work(items []store.PlanItem, asked int) (work, error) {
 	}
 	for n := range w.items {
 		item := &w.items[n]
-		if isMade(*item) {
+		if plan.IsMade(item.Steps) {
 			continue
 		}
 		if item.DrawnG == 0 && l.bowl(item.BowlID) == nil {
@@ -161,9 +161,9 @@ func (s *server) work(items []store.PlanItem, asked int) (work, error) {
 }
 
 // livePins are the pins of blocks that are not begun and not past.
-func (s *server) livePins(item store.PlanItem) []kitchen.Pin {
-	begun := len(begun(item.Steps))
-	out := []kitchen.Pin{}
+func (s *server) livePins(item store.PlanItem) []plan.Pin {
+	begun := len(plan.Begun(item.Steps))
+	out := []plan.Pin{}
 	for _, p := range item.Pins {
 		if p.Block >= begun && !p.At.Before(s.now()) {
 			out = append(out, p)
@@ -209,10 +209,6 @@ func (w *work) setAside(p *plan.Problem, asked int) bool {
 	return true
 }
 
-func isMade(item store.PlanItem) bool {
-	return len(item.Steps) > 0 && !slices.ContainsFunc(item.Steps, func(s kitchen.PlanStep) bool { return s.HandsOn && s.DoneAt == nil })
-}
-
 func (s *server) rules(settings store.Settings) (plan.Rules, error) {
 	rules := plan.Rules{From: s.now()}
 	var err error
@@ -229,7 +225,7 @@ func (s *server) job(item store.PlanItem, l look) (plan.Job, error) {
 		return plan.Job{}, err
 	}
 	zone := s.now().Location()
-	job := plan.Job{Name: item.DrinkName, ReadyBy: item.ReadyBy.In(zone), Begun: begun(item.Steps)}
+	job := plan.Job{Name: item.DrinkName, ReadyBy: item.ReadyBy.In(zone), Begun: plan.Begun(item.Steps)}
 	if item.BowlID != 0 {
 		job.Bench = plan.Steps(d, r, l.room, plan.FromABowl)
 		if b := l.bowl(item.BowlID); b != nil && len(job.Begun) == 0 {
@@ -251,27 +247,6 @@ func (s *server) job(item store.PlanItem, l look) (plan.Job, error) {
 	return job, nil
 }
 
-// begun are when the blocks of work began that have a step done, reckoned back
-// from the first that was.
-func begun(steps []kitchen.PlanStep) []time.Time {
-	var out []time.Time
-	inBlock, lead, found := false, time.Duration(0), false
-	for _, s := range steps {
-		if !s.HandsOn {
-			inBlock = false
-			continue
-		}
-		if !inBlock {
-			inBlock, lead, found = true, 0, false
-		}
-		lead += s.End.Sub(s.Start)
-		if s.DoneAt != nil && !found {
-			out, found = append(out, s.DoneAt.Add(-lead)), true
-		}
-	}
-	return out
-}
-
 // timed is the item with the lane's times. What was done stays done, though
 // there may be more loads now than there were.
 func timed(item store.PlanItem, lane plan.Lane) store.PlanItem {
@@ -279,22 +254,22 @@ func timed(item store.PlanItem, lane plan.Lane) store.PlanItem {
 		kind string
 		nth  int
 	}
-	before, count := map[which]kitchen.PlanStep{}, map[string]int{}
+	before, count := map[which]plan.ItemStep{}, map[string]int{}
 	for _, old := range item.Steps {
 		before[which{old.Kind, count[old.Kind]}] = old
 		count[old.Kind]++
 	}
 	clear(count)
-	steps := make([]kitchen.PlanStep, len(lane.Steps))
+	steps := make([]plan.ItemStep, len(lane.Steps))
 	moved := len(steps) != len(item.Steps)
 	for n, s := range lane.Steps {
-		steps[n] = kitchen.PlannedStep(s)
+		steps[n] = plan.ItemStepOf(s)
 		old, known := before[which{steps[n].Kind, count[steps[n].Kind]}]
 		count[steps[n].Kind]++
 		steps[n].DoneAt, steps[n].Skipped = old.DoneAt, old.Skipped
 		moved = moved || !known || !old.Start.Equal(steps[n].Start)
 	}
-	item.Fridge = lane.Fridge || item.Fridge && len(begun(item.Steps)) > 0
+	item.Fridge = lane.Fridge || item.Fridge && len(plan.Begun(item.Steps)) > 0
 	item.Steps = steps
 	if moved {
 		item.Sequence++
@@ -370,7 +345,7 @@ func (s *server) moved(in *moveInput) ([]store.PlanItem, int, error) {
 		return nil, 0, err
 	}
 	items[at].ReadyBy = readyBy
-	items[at].Pins = []kitchen.Pin{} // its blocks follow it
+	items[at].Pins = []plan.Pin{} // its blocks follow it
 	return items, at, nil
 }
 
@@ -394,7 +369,7 @@ func (s *server) takeOffPlan(in *ByID) (Plan, error) {
 		return Plan{}, err
 	}
 	used := map[string]float64{}
-	if isMade(items[at]) {
+	if plan.IsMade(items[at].Steps) {
 		l, err := s.look()
 		if err != nil {
 			return Plan{}, err
@@ -433,7 +408,7 @@ func (s *server) stepDone(in *doneInput) (Plan, error) {
 	if err != nil {
 		return Plan{}, err
 	}
-	steps, err := marked(items[at].Steps, in.Body, s.now())
+	steps, err := plan.Mark(items[at].Steps, in.Body.Step, plan.Marking{Undo: in.Body.Undo, Skip: in.Body.Skip}, s.now())
 	if err != nil {
 		return Plan{}, err
 	}
@@ -455,10 +430,6 @@ func (s *server) stepDone(in *doneInput) (Plan, error) {
 	return s.plan(nil)
 }
 
-// aheadOf is how far ahead of its time a step is marked without a question (a
-// judgement, no source).
-const aheadOf = 12 * time.Hour
-
 // askAhead refuses to mark what is far ahead, or what would mark others along,
 // until it is said that it is meant: one wrong tap is not to end a plan.
 func askAhead(item store.PlanItem, d Done, now time.Time) error {
@@ -476,39 +447,18 @@ func askAhead(item store.PlanItem, d Done, now time.Time) error {
 // along; "" where it is due and alone.
 func aheadWords(item store.PlanItem, n int, now time.Time) (text string, along []string) {
 	step := item.Steps[n]
-	for _, s := range item.Steps[:n] {
-		if s.HandsOn && s.DoneAt == nil {
-			along = append(along, s.Title)
-		}
+	places, ahead := plan.MarksAlong(item.Steps, n, now)
+	for _, k := range places {
+		along = append(along, item.Steps[k].Title)
 	}
 	var said []string
-	if step.Start.Sub(now) > aheadOf {
+	if ahead {
 		said = append(said, fmt.Sprintf("%q is planned for %s.", step.Title, step.Start.In(now.Location()).Format("Mon 2 Jan, 15:04")))
 	}
 	if len(along) > 0 {
 		said = append(said, "Marking it now marks these as done too: "+strings.Join(along, "; ")+".")
 	}
 	return strings.Join(said, " "), along
-}
-
-// marked are the steps with one marked, and all before it that were not.
-func marked(steps []kitchen.PlanStep, d Done, now time.Time) ([]kitchen.PlanStep, error) {
-	if d.Step >= len(steps) || !steps[d.Step].HandsOn {
-		return nil, fault.New("step", fmt.Sprint(d.Step), "is not a step to do", "choose one that needs hands")
-	}
-	if never := steps[d.Step].Never; d.Skip && never != "" {
-		return nil, fault.New("step", steps[d.Step].Title, "is not left out", never)
-	}
-	steps = slices.Clone(steps)
-	for n := range steps {
-		switch {
-		case d.Undo && n >= d.Step:
-			steps[n].DoneAt, steps[n].Skipped = nil, false
-		case !d.Undo && n <= d.Step && steps[n].HandsOn && steps[n].DoneAt == nil:
-			steps[n].DoneAt, steps[n].Skipped = &now, d.Skip && n == d.Step
-		}
-	}
-	return steps, nil
 }
 
 func (s *server) planAnew(*noInput) (Plan, error) {

@@ -104,8 +104,8 @@ func (w worktop) ToWeigh(itemID int64) (inTurn, all []weighing.Amount) {
 		return nil, nil
 	}
 	steps := withUsed(items[at].Steps, l.weighings[itemID])
-	f := front(steps, l.now)
-	if f == nil || f.Step < 0 {
+	f, ok := plan.FrontOf(steps, l.now)
+	if !ok || f.Step < 0 {
 		return nil, nil
 	}
 	for _, a := range steps[f.Step].Amounts {
@@ -114,7 +114,7 @@ func (w worktop) ToWeigh(itemID int64) (inTurn, all []weighing.Amount) {
 		}
 		amount := weighing.Amount{Key: a.Key, Name: a.Name, MassG: a.MassG, Band: plan.Band{LowG: a.LowG, HighG: a.HighG}, Open: a.Open}
 		all = append(all, amount)
-		if isWeighed(steps[f.Step], a) {
+		if steps[f.Step].Weighs(a) {
 			inTurn = append(inTurn, amount)
 		}
 	}

@@ -10,7 +10,6 @@ import (
 	"plushladle/core/fault"
 	"plushladle/core/formula"
 	"plushladle/core/plan"
-	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
 )
 
@@ -23,12 +22,12 @@ func (s *server) registerWeigh(api huma.API) {
 }
 
 // withUsed are the steps with what really went in of their amounts.
-func withUsed(steps []kitchen.PlanStep, weighed map[string]store.Weighing) []kitchen.PlanStep {
+func withUsed(steps []plan.ItemStep, weighed map[string]store.Weighing) []plan.ItemStep {
 	out := slices.Clone(steps)
 	for n := range out {
 		out[n].Amounts = slices.Clone(out[n].Amounts)
 		if out[n].Amounts == nil {
-			out[n].Amounts = []kitchen.PlanAmount{}
+			out[n].Amounts = []plan.ItemAmount{}
 		}
 		for k := range out[n].Amounts {
 			a := &out[n].Amounts[k]
@@ -40,62 +39,12 @@ func withUsed(steps []kitchen.PlanStep, weighed map[string]store.Weighing) []kit
 	return out
 }
 
-func usedOf(a kitchen.PlanAmount, w store.Weighing) *kitchen.Weighed {
-	verdict := plan.Band{LowG: a.LowG, HighG: a.HighG}.Judge(w.MassG)
-	used := kitchen.Weighed{MassG: w.MassG, By: "typed", Verdict: verdict, Settled: plan.Settled(verdict, w.Taken), At: w.At}
+func usedOf(a plan.ItemAmount, w store.Weighing) *plan.Weighed {
+	by := "typed"
 	if w.ByScale {
-		used.By = "scale"
+		by = "scale"
 	}
-	if !a.Open {
-		used.OffBy = w.MassG - a.MassG
-	}
-	return &used
-}
-
-// isWeighed tells whether an amount is one to put on the scale: what soaked
-// goes in whole, unless it comes out of a bowl or is shared among loads; what
-// goes in to taste is weighed where the cook says so.
-func isWeighed(step kitchen.PlanStep, a kitchen.PlanAmount) bool {
-	switch {
-	case a.Extra:
-		return false
-	case a.Soaked:
-		return step.Loads > 1 || step.Kind == string(plan.GetReady)
-	}
-	return true
-}
-
-// toWeigh is the first amount of a step that is still to be weighed; -1 where
-// none is.
-func toWeigh(step kitchen.PlanStep) int {
-	return slices.IndexFunc(step.Amounts, func(a kitchen.PlanAmount) bool {
-		return isWeighed(step, a) && (a.Used == nil || !a.Used.Settled)
-	})
-}
-
-// usedG is what went in of the lines of which something was weighed or left
-// out; what was not weighed yet counts as planned.
-func usedG(steps []kitchen.PlanStep) map[string]float64 {
-	sums, touched := map[string]float64{}, map[string]bool{}
-	for _, step := range steps {
-		for _, a := range step.Amounts {
-			switch {
-			case a.Soaked:
-			case a.Used != nil:
-				sums[a.Line] += a.Used.MassG
-				touched[a.Line] = true
-			case step.Skipped:
-				touched[a.Line] = true
-			default:
-				sums[a.Line] += a.MassG
-			}
-		}
-	}
-	out := map[string]float64{}
-	for line := range touched {
-		out[line] = sums[line]
-	}
-	return out
+	return a.Weigh(w.MassG, by, w.Taken, w.At)
 }
 
 // Overshoot is an amount that went over, and what either way out comes to.
@@ -109,22 +58,20 @@ type Overshoot struct {
 	Rescaled   string  `json:"rescaled" doc:"what the drink comes to where that follows"`
 }
 
-// overshoot is the first amount of the front step that is over and not taken.
-func overshoot(steps []kitchen.PlanStep, f *Front, d *formula.Drink, r *formula.Reckoning) *Overshoot {
-	step := steps[f.Step]
-	at := slices.IndexFunc(step.Amounts, func(a kitchen.PlanAmount) bool {
-		return a.Used != nil && a.Used.Verdict == plan.Over && !a.Used.Settled
-	})
+// overshoot is the first amount of the step in front that is over and not taken.
+func overshoot(steps []plan.ItemStep, front int, d *formula.Drink, r *formula.Reckoning) *Overshoot {
+	step := steps[front]
+	at := step.Over()
 	if at < 0 {
 		return nil
 	}
 	a := step.Amounts[at]
 	out := Overshoot{Key: a.Key, Name: a.Name, OverG: a.Used.OffBy, UsedG: a.Used.MassG}
-	asUsed := d.AsUsed(r, usedG(steps))
+	asUsed := d.AsUsed(r, plan.UsedG(steps))
 	if taken, err := asUsed.Reckon(); err == nil {
 		out.AsItIs = comesTo(formula.Apart(r, taken))
 	}
-	scaled, followers := followed(steps, a, d, r)
+	scaled, followers := plan.Followed(steps, a, d, r)
 	if after, err := scaled.Reckon(); err == nil && followers > 0 {
 		out.CanRescale, out.Rescaled = true, comesTo(formula.Apart(r, after))
 	}
@@ -136,30 +83,6 @@ func comesTo(apart string) string {
 		return "no figure changes"
 	}
 	return apart
-}
-
-// followed is the drink with what is still to come following an amount, and
-// how many lines follow.
-func followed(steps []kitchen.PlanStep, a kitchen.PlanAmount, d *formula.Drink, r *formula.Reckoning) (formula.Drink, int) {
-	used := usedG(steps)
-	isIn := map[string]bool{}
-	for _, step := range steps {
-		for _, b := range step.Amounts {
-			isIn[b.Line] = isIn[b.Line] || step.DoneAt != nil
-		}
-	}
-	followers := 0
-	for n, line := range d.Lines {
-		l := r.Lines[n]
-		if _, weighed := used[line.Key]; !weighed && !isIn[line.Key] && !line.Locked && l.MassG > 0 {
-			followers++
-		}
-		if line.Key == a.Line && a.MassG > 0 {
-			used[line.Key] = l.MassG * a.Used.MassG / a.MassG
-		}
-	}
-	scaled, _ := d.Rescaled(r, used, a.Line, func(key string) bool { return isIn[key] })
-	return scaled, followers
 }
 
 // WeighedNow is what really went in of an amount.
@@ -191,14 +114,14 @@ func (s *server) weigh(in *weighInput) (Plan, error) {
 }
 
 // amount finds an amount of a planned drink, with the drink as it is.
-func (s *server) amount(id int64, key string) (store.PlanItem, kitchen.PlanAmount, error) {
+func (s *server) amount(id int64, key string) (store.PlanItem, plan.ItemAmount, error) {
 	items, at, err := s.item(id)
 	if err != nil {
-		return store.PlanItem{}, kitchen.PlanAmount{}, err
+		return store.PlanItem{}, plan.ItemAmount{}, err
 	}
 	l, err := s.look()
 	if err != nil {
-		return store.PlanItem{}, kitchen.PlanAmount{}, err
+		return store.PlanItem{}, plan.ItemAmount{}, err
 	}
 	item := items[at]
 	item.Steps = withUsed(item.Steps, l.weighings[id])
@@ -209,7 +132,7 @@ func (s *server) amount(id int64, key string) (store.PlanItem, kitchen.PlanAmoun
 			}
 		}
 	}
-	return item, kitchen.PlanAmount{}, fault.New("key", key, "is not an amount of this drink any more", "look at the step again")
+	return item, plan.ItemAmount{}, fault.New("key", key, "is not an amount of this drink any more", "look at the step again")
 }
 
 type unweighInput struct {
@@ -255,7 +178,7 @@ func (s *server) rescale(in *rescaleInput) (Plan, error) {
 	if err != nil {
 		return Plan{}, err
 	}
-	scaled, followers := followed(item.Steps, a, d, r)
+	scaled, followers := plan.Followed(item.Steps, a, d, r)
 	if followers == 0 {
 		return Plan{}, fault.New("key", a.Name, "has nothing to follow it: all the rest is in already", "leave it as it is")
 	}

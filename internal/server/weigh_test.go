@@ -10,6 +10,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"plushladle/core/plan"
 	"plushladle/internal/device"
 	"plushladle/internal/kitchen"
 )
@@ -68,7 +69,7 @@ func (c *client) done(step int) PlanItem {
 	return call[Plan](c, "POST", "/api/plan/items/1/done", Done{Step: step, Ahead: true}).Items[0]
 }
 
-func usedOfFront(i PlanItem, n int) *kitchen.Weighed { return i.Steps[i.Front.Step].Amounts[n].Used }
+func usedOfFront(i PlanItem, n int) *plan.Weighed { return i.Steps[i.Front.Step].Amounts[n].Used }
 
 func TestAScaleWeighsOutLineByLine(t *testing.T) {
 	t.Parallel()

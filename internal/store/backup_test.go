@@ -11,6 +11,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"plushladle/core/plan"
 	"plushladle/internal/kitchen"
 )
 
@@ -32,7 +33,7 @@ func TestABackupIsRestoredByteForByte(t *testing.T) {
 	require.NoError(t, s.SetStock("almond", 123.4))
 	require.NoError(t, s.StartBowl("almond", 100, true))
 	require.NoError(t, s.StartTimer("soak", 60))
-	require.NoError(t, s.KeepPlan([]PlanItem{{DrinkID: d.ID, DrinkName: "nog", Formula: d.Draft, ReadyBy: time.Now(), Steps: []kitchen.PlanStep{}}}))
+	require.NoError(t, s.KeepPlan([]PlanItem{{DrinkID: d.ID, DrinkName: "nog", Formula: d.Draft, ReadyBy: time.Now(), Steps: []plan.ItemStep{}}}))
 	require.NoError(t, s.Weigh(Weighing{ItemID: 1, Key: "line-1", MassG: 99.5}))
 	require.NoError(t, s.KeepTemperatures([]Temperature{{1, 4.2}, {2, -1}}))
 	require.NoError(t, s.SetPassphrase("hashed", 0))

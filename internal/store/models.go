@@ -3,6 +3,7 @@ package store
 import (
 	"time"
 
+	"plushladle/core/plan"
 	"plushladle/internal/kitchen"
 )
 
@@ -152,17 +153,17 @@ type PlanItem struct {
 	DrinkName string
 	Formula   kitchen.Formula `gorm:"serializer:json"` // as it was when it was planned
 	ReadyBy   time.Time
-	Fridge    bool               // it soaks in the fridge
-	Sequence  int                // grows with every change of its times
-	Steps     []kitchen.PlanStep `gorm:"serializer:json"`
-	Proved    bool               // no plan of all drinks lay nearer to the ideal lengths
-	Pins      []kitchen.Pin      `gorm:"serializer:json"` // blocks at a time of the cook's own
-	AsPlanned *kitchen.Formula   `gorm:"serializer:json"` // where it was rescaled since; nil otherwise
-	BowlID    int64              // the bowl its base is drawn from; 0 for none
-	DrawnG    float64            // what was drawn from it, as it was dry
-	BatchID   int64              // once it is bottled; 0 before
-	Trouble   string             // the code of what keeps it from being planned; "" for nothing
-	LaterMin  int                // so many minutes later it would fit; 0 where that is not known
+	Fridge    bool             // it soaks in the fridge
+	Sequence  int              // grows with every change of its times
+	Steps     []plan.ItemStep  `gorm:"serializer:json"`
+	Proved    bool             // no plan of all drinks lay nearer to the ideal lengths
+	Pins      []plan.Pin       `gorm:"serializer:json"` // blocks at a time of the cook's own
+	AsPlanned *kitchen.Formula `gorm:"serializer:json"` // where it was rescaled since; nil otherwise
+	BowlID    int64            // the bowl its base is drawn from; 0 for none
+	DrawnG    float64          // what was drawn from it, as it was dry
+	BatchID   int64            // once it is bottled; 0 before
+	Trouble   string           // the code of what keeps it from being planned; "" for nothing
+	LaterMin  int              // so many minutes later it would fit; 0 where that is not known
 	CreatedAt time.Time
 }
 

@@ -4,7 +4,7 @@ import (
 	"gorm.io/gorm"
 	"gorm.io/gorm/clause"
 
-	"plushladle/internal/kitchen"
+	"plushladle/core/plan"
 )
 
 // Plan lists what is planned, what is ready first first.
@@ -18,7 +18,7 @@ func (s *Store) KeepPlan(items []PlanItem) error {
 	return s.db.Transaction(func(tx *gorm.DB) error {
 		for n := range items {
 			if items[n].Pins == nil {
-				items[n].Pins = []kitchen.Pin{}
+				items[n].Pins = []plan.Pin{}
 			}
 			if items[n].CreatedAt.IsZero() {
 				items[n].CreatedAt = s.now()

@@ -7,6 +7,7 @@ import (
 
 	"gorm.io/gorm"
 
+	"plushladle/core/plan"
 	"plushladle/internal/kitchen"
 )
 
@@ -29,7 +30,7 @@ type Cooked struct {
 	Used    []kitchen.UsedLine
 	Times   []kitchen.StepTaken
 	StockG  map[string]float64 // what it took from the stock
-	Steps   []kitchen.PlanStep // of the plan, as they are now
+	Steps   []plan.ItemStep    // of the plan, as they are now
 }
 
 // ErrBottled says that a planned drink is in bottles already.

@@ -2441,6 +2441,99 @@ export interface components {
             /** Format: double */
             totalML: number;
         };
+        ItemAmount: {
+            /** @description only where the taste asks for it */
+            extra: boolean;
+            /** @description finer than the scale reads: spoons tell better */
+            fine: boolean;
+            /** Format: double */
+            highG: number;
+            /** @description the same however often it is planned */
+            key: string;
+            /** @description the key of its line */
+            line: string;
+            /**
+             * Format: double
+             * @description from here on it is near enough; 0 with highG 0 for what was left open
+             */
+            lowG: number;
+            /** Format: double */
+            massG: number;
+            name: string;
+            /** @description no amount was given: what goes in is taken down */
+            open: boolean;
+            /** @description counted when it went to soak; weighs what it took up besides */
+            soaked: boolean;
+            text: string;
+            /** @description absent until it is weighed */
+            used?: components["schemas"]["Weighed"];
+            /**
+             * Format: double
+             * @description of its mass, what it took up
+             */
+            wetG: number;
+        };
+        ItemStep: {
+            amounts: components["schemas"]["ItemAmount"][];
+            blender: boolean;
+            caution: string;
+            /** Format: date-time */
+            doneAt?: string;
+            /** Format: date-time */
+            end: string;
+            fridge: boolean;
+            handsOn: boolean;
+            kind: string;
+            /**
+             * Format: date-time
+             * @description the earliest end that still is long enough
+             */
+            least: string;
+            /**
+             * Format: int64
+             * @description it takes or waits
+             */
+            leastMinutes: number;
+            /**
+             * Format: int64
+             * @description which filling of the jug, from 1; 0 where it is not filled
+             */
+            load: number;
+            /**
+             * Format: int64
+             * @description fillings of the jug or of the strainer
+             */
+            loads: number;
+            /**
+             * Format: date-time
+             * @description the latest end that still is not too long
+             */
+            most: string;
+            /**
+             * Format: int64
+             * @description the same as the least where it has its time; 0 where there is no end to it
+             */
+            mostMinutes: number;
+            /** @description why it must not be left out; empty where it may be */
+            never: string;
+            /** @description what right looks like */
+            right: string;
+            /** @description left out, at the time it is marked done */
+            skipped: boolean;
+            /** Format: date-time */
+            start: string;
+            /**
+             * Format: double
+             * @description it is done or stands at; 0 where it does not matter
+             */
+            tempC: number;
+            /**
+             * Format: int64
+             * @description what a timer is set to meanwhile; 0 where none helps
+             */
+            timerS: number;
+            title: string;
+        };
         Jug: {
             /** Format: double */
             fillML: number;
@@ -3070,38 +3163,6 @@ export interface components {
              */
             volumeML: number;
         };
-        PlanAmount: {
-            /** @description only where the taste asks for it */
-            extra: boolean;
-            /** @description finer than the scale reads: spoons tell better */
-            fine: boolean;
-            /** Format: double */
-            highG: number;
-            /** @description the same however often it is planned */
-            key: string;
-            /** @description the key of its line */
-            line: string;
-            /**
-             * Format: double
-             * @description from here on it is near enough; 0 with highG 0 for what was left open
-             */
-            lowG: number;
-            /** Format: double */
-            massG: number;
-            name: string;
-            /** @description no amount was given: what goes in is taken down */
-            open: boolean;
-            /** @description counted when it went to soak; weighs what it took up besides */
-            soaked: boolean;
-            text: string;
-            /** @description absent until it is weighed */
-            used?: components["schemas"]["Weighed"];
-            /**
-             * Format: double
-             * @description of its mass, what it took up
-             */
-            wetG: number;
-        };
         PlanItem: {
             /**
              * Format: int64
@@ -3134,70 +3195,9 @@ export interface components {
             ready?: components["schemas"]["ReadyList"];
             /** Format: date-time */
             readyBy: string;
-            steps: components["schemas"]["PlanStep"][];
+            steps: components["schemas"]["ItemStep"][];
             /** @description why it could not be planned with the others, and stays as it was; empty where it could */
             trouble: string;
-        };
-        PlanStep: {
-            amounts: components["schemas"]["PlanAmount"][];
-            blender: boolean;
-            caution: string;
-            /** Format: date-time */
-            doneAt?: string;
-            /** Format: date-time */
-            end: string;
-            fridge: boolean;
-            handsOn: boolean;
-            kind: string;
-            /**
-             * Format: date-time
-             * @description the earliest end that still is long enough
-             */
-            least: string;
-            /**
-             * Format: int64
-             * @description it takes or waits
-             */
-            leastMinutes: number;
-            /**
-             * Format: int64
-             * @description which filling of the jug, from 1; 0 where it is not filled
-             */
-            load: number;
-            /**
-             * Format: int64
-             * @description fillings of the jug or of the strainer
-             */
-            loads: number;
-            /**
-             * Format: date-time
-             * @description the latest end that still is not too long
-             */
-            most: string;
-            /**
-             * Format: int64
-             * @description the same as the least where it has its time; 0 where there is no end to it
-             */
-            mostMinutes: number;
-            /** @description why it must not be left out; empty where it may be */
-            never: string;
-            /** @description what right looks like */
-            right: string;
-            /** @description left out, at the time it is marked done */
-            skipped: boolean;
-            /** Format: date-time */
-            start: string;
-            /**
-             * Format: double
-             * @description it is done or stands at; 0 where it does not matter
-             */
-            tempC: number;
-            /**
-             * Format: int64
-             * @description what a timer is set to meanwhile; 0 where none helps
-             */
-            timerS: number;
-            title: string;
         };
         Portion: {
             /** @description what joins it */
@@ -4073,6 +4073,8 @@ export type FridgeDrive = components['schemas']['FridgeDrive'];
 export type Front = components['schemas']['Front'];
 export type Giver = components['schemas']['Giver'];
 export type InTheCup = components['schemas']['InTheCup'];
+export type ItemAmount = components['schemas']['ItemAmount'];
+export type ItemStep = components['schemas']['ItemStep'];
 export type Jug = components['schemas']['Jug'];
 export type Keeps = components['schemas']['Keeps'];
 export type Kitchen = components['schemas']['Kitchen'];
@@ -4116,9 +4118,7 @@ export type Paste = components['schemas']['Paste'];
 export type Pasted = components['schemas']['Pasted'];
 export type PastedLine = components['schemas']['PastedLine'];
 export type Plan = components['schemas']['Plan'];
-export type PlanAmount = components['schemas']['PlanAmount'];
 export type PlanItem = components['schemas']['PlanItem'];
-export type PlanStep = components['schemas']['PlanStep'];
 export type Portion = components['schemas']['Portion'];
 export type Poured = components['schemas']['Poured'];
 export type PouredDay = components['schemas']['PouredDay'];

@@ -2,7 +2,7 @@ import { Check, Undo2 } from 'lucide-react'
 import { type FormEvent, useState } from 'react'
 import { answer, api, Refused } from '../../api/client'
 import { usePlanChange, useScale, useScaleChange } from '../../api/hooks'
-import type { Front, PlanAmount, PlanItem, PlanStep, WeighedNow } from '../../api/schema'
+import type { Front, ItemAmount, ItemStep, PlanItem, WeighedNow } from '../../api/schema'
 import { Button, IconButton } from '../../ui/Button'
 import { classes } from '../../ui/classes'
 import { ErrorText, Field } from '../../ui/Field'
@@ -13,7 +13,7 @@ import { Over } from './Over'
 import { Scale } from './Scale'
 import { StandIn } from './StandIn'
 
-type Props = { item: PlanItem; step: PlanStep; front: Front }
+type Props = { item: PlanItem; step: ItemStep; front: Front }
 
 /** Amounts is what goes in at the step, weighed on the scale or typed by hand. */
 export function Amounts({ item, step, front }: Props) {
@@ -22,7 +22,7 @@ export function Amounts({ item, step, front }: Props) {
   const put = useScaleChange((key: string) => answer(api.POST('/api/scale/amount', { body: { key } })))
   const onScale = scale?.connected && scale.itemID === item.id
   const active = onScale ? scale.key : (chosen ?? step.amounts[front.amount]?.key)
-  const choose = (a: PlanAmount) => (onScale ? put.mutate(a.key) : setChosen(a.key))
+  const choose = (a: ItemAmount) => (onScale ? put.mutate(a.key) : setChosen(a.key))
   return (
     <Tray label="What goes in" className="grid content-start gap-4">
       <Scale itemID={item.id} />
@@ -44,7 +44,7 @@ export function Amounts({ item, step, front }: Props) {
   )
 }
 
-type RowProps = { item: PlanItem; amount: PlanAmount; active: boolean; onChoose: () => void; onDone: () => void }
+type RowProps = { item: PlanItem; amount: ItemAmount; active: boolean; onChoose: () => void; onDone: () => void }
 
 function AmountRow({ item, amount, active, onChoose, onDone }: RowProps) {
   const path = { path: { id: item.id } }
@@ -91,13 +91,13 @@ function AmountRow({ item, amount, active, onChoose, onDone }: RowProps) {
   )
 }
 
-function howMuch(a: PlanAmount): string {
+function howMuch(a: ItemAmount): string {
   if (a.extra) return 'a little more, if it needs it'
   return a.open ? 'as much as it takes' : toGrams(a.massG)
 }
 
 /** Typed takes down what was weighed by hand. */
-function Typed({ item, amount, onDone }: { item: PlanItem; amount: PlanAmount; onDone: () => void }) {
+function Typed({ item, amount, onDone }: { item: PlanItem; amount: ItemAmount; onDone: () => void }) {
   const [typed, setTyped] = useState('')
   const weigh = usePlanChange((body: WeighedNow) =>
     answer(api.POST('/api/plan/items/{id}/weighings', { params: { path: { id: item.id } }, body })),

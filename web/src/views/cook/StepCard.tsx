@@ -1,5 +1,5 @@
 import { SkipForward, Undo2 } from 'lucide-react'
-import type { Front, PlanItem, PlanStep } from '../../api/schema'
+import type { Front, ItemStep, PlanItem } from '../../api/schema'
 import { Button } from '../../ui/Button'
 import { toDayAndClock, toGrams, toMinutes } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
@@ -65,7 +65,7 @@ export function StepCard({ item, front, onDone, onSkip, onUndo, onBottle }: Prop
   )
 }
 
-const timerName = (item: PlanItem, front: Front, step: PlanStep) => `${front.wait || step.title}, ${item.name}`
+const timerName = (item: PlanItem, front: Front, step: ItemStep) => `${front.wait || step.title}, ${item.name}`
 
 function Wait({ front }: { front: Front }) {
   return (
@@ -85,7 +85,7 @@ function Wait({ front }: { front: Front }) {
   )
 }
 
-function Work({ step }: { step: PlanStep }) {
+function Work({ step }: { step: ItemStep }) {
   return (
     <>
       <h1 className="text-[44px] leading-tight max-sm:text-[32px]">{step.title}</h1>
@@ -98,13 +98,13 @@ function Work({ step }: { step: PlanStep }) {
 }
 
 /** takes says how long the step has hands, what it occupies, and at how many degrees. */
-const takes = (s: PlanStep) =>
+const takes = (s: ItemStep) =>
   [`${toMinutes(s.leastMinutes)} of your hands`, s.blender && 'the blender runs', s.tempC > 0 && `at ${s.tempC} °C`]
     .filter(Boolean)
     .join(' · ')
 
 /** GoesInWhole is what needs no weighing: it was weighed before, and all of it goes in. */
-function GoesInWhole({ step }: { step: PlanStep }) {
+function GoesInWhole({ step }: { step: ItemStep }) {
   return (
     <Tray label="What goes in">
       <h2 className="text-xl">All of it goes in</h2>

@@ -1,4 +1,4 @@
-import type { Plan, PlanItem, PlanStep } from '../../api/schema'
+import type { ItemStep, Plan, PlanItem } from '../../api/schema'
 import { classes } from '../../ui/classes'
 import { hoursFromMidnight, toClock, toMillilitres, toWeekday } from '../../ui/format'
 import { Tray } from '../../ui/Tray'
@@ -149,13 +149,13 @@ function Lane({ item, scale }: { item: PlanItem; scale: Scale }) {
   )
 }
 
-const later = (s: PlanStep) => (s.most > s.end ? s.most : s.end)
+const later = (s: ItemStep) => (s.most > s.end ? s.most : s.end)
 
-const titleOf = (s: PlanStep) => `${s.title}, ${toClock(s.start)} to ${toClock(s.end)}`
+const titleOf = (s: ItemStep) => `${s.title}, ${toClock(s.start)} to ${toClock(s.end)}`
 
-const wordOf = (s: PlanStep) => (s.kind === 'soak' ? (s.fridge ? 'soak, in the fridge' : 'soak') : s.kind)
+const wordOf = (s: ItemStep) => (s.kind === 'soak' ? (s.fridge ? 'soak, in the fridge' : 'soak') : s.kind)
 
-function colourOf(s: PlanStep): string {
+function colourOf(s: ItemStep): string {
   if (s.handsOn) return s.doneAt ? 'bg-pandan' : 'bg-rim'
   if (s.kind === 'chill') return 'bg-pandan-pale text-ink'
   return 'bg-[#8fb9ca] text-[#18213d]'
