@@ -11,14 +11,6 @@ type Pulp struct {
 // driedWaterShare is the water in dried pulp (common practice, no source).
 const driedWaterShare = 0.08
 
-// How long pulp keeps, in days: by caution and by custom in the fridge, and
-// frozen (common practice, no source).
-const (
-	PulpCautiousDays  = 2
-	PulpCustomaryDays = 3
-	PulpFrozenDays    = 60
-)
-
 func pulpOf(c ingredient.Content) Pulp {
 	wet := c.MassG()
 	return Pulp{

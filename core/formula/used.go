@@ -75,6 +75,42 @@ func (d *Drink) WorkBack(milkG, pulpG float64) ([]WorkedBack, error) {
 	return out, nil
 }
 
+// Outcome is what came out, as it was measured.
+type Outcome struct{ MilkML, PulpG float64 }
+
+// plantMilkGPerML is the density of a drink whose lines do not tell it yet
+// (common practice, no source).
+const plantMilkGPerML = 1.01
+
+// Made is the drink with what really went in, reckoned; what was left open and never
+// weighed is worked back where milk and pulp tell of it, and stays unknown where not.
+// worked is by the lines' keys; out is nil where nothing was measured.
+func (d *Drink) Made(planned *Reckoning, usedG map[string]float64, out *Outcome) (made Drink, r *Reckoning, worked map[string]WorkedBack, err error) {
+	made, worked = d.AsUsed(planned, usedG), map[string]WorkedBack{}
+	if r, err = made.Reckon(); err != nil || out == nil {
+		return made, r, worked, err
+	}
+	open := made
+	for range 2 { // the second time with the drink's own density
+		density := plantMilkGPerML
+		if r.Drink != nil {
+			density = r.Drink.MassG / r.Drink.VolumeML
+		}
+		found, err := open.WorkBack(out.MilkML*density, out.PulpG)
+		if err != nil || len(found) == 0 {
+			return made, r, worked, nil
+		}
+		for _, w := range found {
+			worked[w.Key], usedG[w.Key] = w, w.MassG
+		}
+		made = d.AsUsed(planned, usedG)
+		if r, err = made.Reckon(); err != nil {
+			return made, r, worked, err
+		}
+	}
+	return made, r, worked, nil
+}
+
 // openLines are the places of the lines with no amount that reach the bottle.
 func (d *Drink) openLines() []int {
 	var open []int

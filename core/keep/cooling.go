@@ -191,3 +191,68 @@ func (c Cooling) Helps(clock CoolingClock, nowC float64, now time.Time) []Help {
 	}
 	return out
 }
+
+// CoolingVerdict is how a drink on its way down stands.
+type CoolingVerdict string
+
+// The verdicts. Missed ones are not kept; late ones would be, left as they are.
+const (
+	MissedFirst CoolingVerdict = "missed-first" // still above 21 °C after its time
+	MissedCold  CoolingVerdict = "missed-cold"  // still above 5 °C after its time
+	CoolsInTime CoolingVerdict = "in-time"
+	NeverFirst  CoolingVerdict = "never-first" // that bath never brings it to 21 °C
+	LateFirst   CoolingVerdict = "late-first"
+	NeverCold   CoolingVerdict = "never-cold"
+	LateCold    CoolingVerdict = "late-cold"
+)
+
+// IsMissed tells whether it is past keeping.
+func (v CoolingVerdict) IsMissed() bool { return v == MissedFirst || v == MissedCold }
+
+// Verdict is how a drink stands that is at nowC now.
+func (k CoolingClock) Verdict(nowC float64, now time.Time) CoolingVerdict {
+	switch {
+	case nowC > FirstC && now.After(k.FirstBy):
+		return MissedFirst
+	case nowC > ColdC && now.After(k.ColdBy):
+		return MissedCold
+	case k.InTime():
+		return CoolsInTime
+	case k.First.IsZero():
+		return NeverFirst
+	case k.First.After(k.FirstBy):
+		return LateFirst
+	case k.Cold.IsZero():
+		return NeverCold
+	}
+	return LateCold
+}
+
+// Warning is when it is asked how cold a drink is, before a point that it must meet.
+type Warning struct {
+	TempC float64
+	By    time.Time     // the point
+	In    time.Duration // from now; a minute at the least
+}
+
+// How long before the two points it is asked how cold it is: long enough for an
+// ice bath to help (a judgement, no source).
+const (
+	firstWarning = 40 * time.Minute
+	coldWarning  = 90 * time.Minute
+)
+
+// Warnings are those for the points that are still to come.
+func (k CoolingClock) Warnings(now time.Time) []Warning {
+	var out []Warning
+	for _, w := range []struct {
+		tempC float64
+		by    time.Time
+		ahead time.Duration
+	}{{FirstC, k.FirstBy, firstWarning}, {ColdC, k.ColdBy, coldWarning}} {
+		if left := w.by.Sub(now); left > 0 {
+			out = append(out, Warning{w.tempC, w.by, max(time.Minute, left-w.ahead)})
+		}
+	}
+	return out
+}

@@ -3,6 +3,7 @@ package plan
 import (
 	"math"
 	"slices"
+	"time"
 )
 
 // Week marks days of the week, Sunday first as in time.Weekday.
@@ -228,4 +229,109 @@ func Lasts(lots []Lot) (days float64, passed []float64) {
 		}
 	}
 	return days, left
+}
+
+// Known is what an amount drunk in a day is known from.
+type Known string
+
+// The sources, the surest first.
+const (
+	FromPours    Known = "pours"    // of two weeks
+	FromDrinkers Known = "drinkers" // who drinks here, until pours tell
+	FromAServing Known = "serving"  // a serving a day, until either tells
+	AsSaid       Known = "said"     // by the cook
+)
+
+// LearnFrom is how long there have to be pours before they tell what is drunk.
+const LearnFrom = 14 * 24 * time.Hour
+
+// PouredSince is what was poured of a drink since a first pour.
+type PouredSince struct {
+	First time.Time // zero where nothing was
+	ML    float64
+}
+
+// PerDayML is what is drunk of a drink in a day: what the pours of two weeks tell, or
+// else the drinkers' servings, or else one serving.
+func PerDayML(poured PouredSince, servingsDay, servingML float64, now time.Time) (float64, Known) {
+	switch {
+	case !poured.First.IsZero() && now.Sub(poured.First) >= LearnFrom && poured.ML > 0:
+		return poured.ML / (LearnFrom.Hours() / 24), FromPours
+	case servingsDay > 0:
+		return servingsDay * servingML, FromDrinkers
+	}
+	return servingML, FromAServing
+}
+
+// HabitFrom is how far back batches tell a habit, and habitBatches how many it takes
+// (a judgement, no source).
+const (
+	HabitFrom    = 8 * 7 * 24 * time.Hour
+	habitBatches = 3
+)
+
+// MadeOnce is a batch that was made.
+type MadeOnce struct {
+	On time.Time
+	ML float64
+}
+
+// HabitOf is how a drink is made as its batches tell, the first of them first; ok is
+// false of too few.
+func HabitOf(made []MadeOnce) (h Habit, ok bool) {
+	if len(made) < habitBatches {
+		return Habit{}, false
+	}
+	ml := 0.
+	for _, m := range made {
+		ml += m.ML
+	}
+	last := len(made) - 1
+	apartDays := made[last].On.Sub(made[0].On).Hours() / 24 / float64(last)
+	return Habit{BatchML: ml / float64(len(made)), EveryDays: apartDays}, apartDays > 0
+}
+
+// readyHour is when a making day's drink is to be ready.
+const readyHour = 18
+
+// NextFrom is the first evening from which on the next is to be made: not before what
+// is there runs out, less a day, nor within the hour.
+func NextFrom(lastsDays float64, now time.Time) time.Time {
+	from := now.Add(time.Duration(max(0, lastsDays-1) * 24 * float64(time.Hour)))
+	y, m, d := from.Date()
+	at := time.Date(y, m, d, readyHour, 0, 0, 0, now.Location())
+	if !at.After(now.Add(time.Hour)) {
+		at = at.AddDate(0, 0, 1)
+	}
+	return at
+}
+
+// LongestAgo is the drink that was not made for longest, by the days they were made
+// last; of equals the first.
+func LongestAgo(lastMade []string) int {
+	turn := 0
+	for n, day := range lastMade {
+		if day < lastMade[turn] {
+			turn = n
+		}
+	}
+	return turn
+}
+
+// Next is the first making from a moment on, and when it is ready. Of the drinks that
+// may be made then, it is the turn of the one that was not made for longest. ok is
+// false of a round without makings.
+func (r Rhythm) Next(from time.Time, lastMade []string) (next Making, at time.Time, ok bool) {
+	for day := range len(Week{}) {
+		at = from.AddDate(0, 0, day)
+		for _, making := range r.Makings {
+			if int(at.Weekday()) == making.Day && (!ok || lastMade[making.Drink] < lastMade[next.Drink]) {
+				next, ok = making, true
+			}
+		}
+		if ok {
+			return next, at, true
+		}
+	}
+	return Making{}, time.Time{}, false
 }

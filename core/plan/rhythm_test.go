@@ -2,6 +2,7 @@ package plan
 
 import (
 	"testing"
+	"time"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -209,4 +210,46 @@ func TestWhatSpoilsFirstIsDrunkFirst(t *testing.T) {
 		assert.InDelta(t, tt.days, days, 1e-9, tt.what)
 		assert.InDeltaSlice(t, tt.passed, passed, 1e-9, tt.what)
 	}
+}
+
+func TestWhatIsDrunkAndHowItIsMade(t *testing.T) {
+	t.Parallel()
+	now := at(26, 12, 0)
+	for _, c := range []struct {
+		poured   PouredSince
+		servings float64
+		ml       float64
+		from     Known
+	}{
+		{PouredSince{now.Add(-LearnFrom), 1400}, 4, 100, FromPours},
+		{PouredSince{now.Add(-LearnFrom + time.Minute), 1400}, 4, 120, FromDrinkers},
+		{PouredSince{}, 0, 30, FromAServing},
+	} {
+		ml, from := PerDayML(c.poured, c.servings, 30, now)
+		assert.InDelta(t, c.ml, ml, 1e-9)
+		assert.Equal(t, c.from, from)
+	}
+	made := []MadeOnce{{at(5, 0, 0), 600}, {at(8, 0, 0), 700}, {at(13, 0, 0), 800}}
+	habit, ok := HabitOf(made)
+	assert.True(t, ok)
+	assert.Equal(t, Habit{700, 4}, habit)
+	_, ok = HabitOf(made[:2])
+	assert.False(t, ok, "two batches are no habit")
+	_, ok = HabitOf([]MadeOnce{made[0], made[0], made[0]})
+	assert.False(t, ok, "all on one day")
+}
+
+func TestWhatIsMadeNext(t *testing.T) {
+	t.Parallel()
+	assert.Equal(t, at(26, 18, 0), NextFrom(0, at(26, 12, 0)))
+	assert.Equal(t, at(27, 18, 0), NextFrom(0, at(26, 17, 5)), "not within the hour")
+	assert.Equal(t, at(28, 18, 0), NextFrom(3, at(26, 12, 0)), "a day before the last is gone")
+	friday := int(at(27, 0, 0).Weekday())
+	round := Rhythm{Makings: []Making{{Day: friday, Drink: 0}, {Day: friday, Drink: 1}, {Day: (friday + 2) % 7, Drink: 0}}}
+	next, when, ok := round.Next(at(26, 18, 0), []string{"2026-11-20", "2026-11-13"})
+	assert.True(t, ok)
+	assert.Equal(t, []any{1, at(27, 18, 0)}, []any{next.Drink, when}, "the one that was not made for longest")
+	assert.Equal(t, 1, LongestAgo([]string{"2026-11-20", "2026-11-13", "2026-11-13"}))
+	_, _, ok = Rhythm{}.Next(at(26, 18, 0), nil)
+	assert.False(t, ok)
 }

@@ -5,7 +5,6 @@ import (
 	"time"
 
 	"plushladle/core/formula"
-	"plushladle/core/keep"
 	"plushladle/core/plan"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
@@ -50,10 +49,7 @@ func (s *server) bottleItem(in *bottlingInput) (Plan, error) {
 	if err != nil {
 		return Plan{}, err
 	}
-	keys := make([]string, len(m.drink.Lines))
-	r := present(&m.drink, keys, make([]error, len(keys)), m.reckoned, l.now)
-	made := NewBatch{MeasuredML: in.Body.MeasuredML, Bottles: in.Body.Bottles}
-	if err := canBeMade(made, r); err != nil {
+	if err := canBeMade(in.Body.Bottles, in.Body.MeasuredML, m.reckoned); err != nil {
 		return Plan{}, err
 	}
 	steps, err := plan.Mark(items[at].Steps, bottleStep(items[at].Steps), plan.Marking{}, l.now)
@@ -61,10 +57,9 @@ func (s *server) bottleItem(in *bottlingInput) (Plan, error) {
 		return Plan{}, err
 	}
 	begun := plan.LifeBegan(steps, l.now)
-	r.Keeps = presentKeeps(r.Keeps.life, keep.School(r.Keeps.School), begun)
-	batch := store.NewBatch{DrinkID: items[at].DrinkID, MadeOn: l.now.Format(dateLayout), ForecastML: r.DrinkML, MeasuredML: in.Body.MeasuredML}
+	batch := store.NewBatch{DrinkID: items[at].DrinkID, MadeOn: l.now.Format(dateLayout), ForecastML: m.reckoned.Drink.VolumeML, MeasuredML: in.Body.MeasuredML}
 	for _, b := range in.Body.Bottles {
-		batch.Bottles = append(batch.Bottles, fill(b, r, begun))
+		batch.Bottles = append(batch.Bottles, fill(b, m.reckoned, m.drink.School, begun))
 	}
 	batch.Pulp = pulpOf(m.reckoned, in.Body.PulpG)
 	batch.Cooked = &store.Cooked{
@@ -94,37 +89,12 @@ func (s *server) asMade(item store.PlanItem, l look, in Bottling) (asMade, error
 		return m, err
 	}
 	m.item.Steps = withUsed(item.Steps, l.weighings[item.ID])
-	used := plan.UsedG(m.item.Steps)
-	m.drink = d.AsUsed(planned, used)
-	if m.reckoned, err = m.drink.Reckon(); err != nil || in.MeasuredML == nil || in.PulpG == nil {
-		return m, err
+	var out *formula.Outcome
+	if in.MeasuredML != nil && in.PulpG != nil {
+		out = &formula.Outcome{MilkML: *in.MeasuredML, PulpG: *in.PulpG}
 	}
-	for range 2 { // the second time with the drink's own density
-		found, err := m.drink.WorkBack(*in.MeasuredML*m.density(), *in.PulpG)
-		if err != nil || len(found) == 0 {
-			return m, nil // what it was stays unknown, which is no reason not to bottle it
-		}
-		for _, w := range found {
-			m.worked[w.Key], used[w.Key] = w, w.MassG
-		}
-		known := d.AsUsed(planned, used)
-		if m.reckoned, err = known.Reckon(); err != nil {
-			return m, err
-		}
-	}
-	m.drink = d.AsUsed(planned, used)
-	return m, nil
-}
-
-// plantMilkGPerML is the density of a drink whose lines do not tell it yet
-// (common practice, no source).
-const plantMilkGPerML = 1.01
-
-func (m asMade) density() float64 {
-	if m.reckoned.Drink == nil {
-		return plantMilkGPerML
-	}
-	return m.reckoned.Drink.MassG / m.reckoned.Drink.VolumeML
+	m.drink, m.reckoned, m.worked, err = d.Made(planned, plan.UsedG(m.item.Steps), out)
+	return m, err
 }
 
 // used is what went in, line by line, and how that is known.

@@ -2,12 +2,12 @@ package server
 
 import (
 	"fmt"
-	"math"
 	"time"
 
 	"plushladle/core/fault"
 	"plushladle/core/keep"
 	"plushladle/internal/store"
+	"plushladle/internal/wording"
 )
 
 // CoolingWay is what a cooked drink stands in.
@@ -92,7 +92,17 @@ func (s *server) cooling(in *coolingInput) (CoolingFigure, error) {
 		FromC: c.FromC, Began: began, FirstBy: clock.FirstBy, ColdBy: clock.ColdBy, InTime: clock.InTime(), Helps: []string{},
 		First: momentOrNil(clock.First), Cold: momentOrNil(clock.Cold),
 	}
-	out.say(c, clock, nowC, now)
+	verdict := clock.Verdict(nowC, now)
+	out.Words = wording.Cooling(verdict, clock, nowC, now.Location())
+	if verdict.IsMissed() || verdict == keep.CoolsInTime {
+		return out, nil
+	}
+	for _, h := range c.Helps(clock, nowC, now) {
+		out.Helps = append(out.Helps, wording.Help(h, now.Location()))
+	}
+	if len(out.Helps) == 0 {
+		out.Words += wording.NothingCools
+	}
 	return out, nil
 }
 
@@ -102,54 +112,6 @@ func momentOrNil(at time.Time) *time.Time {
 	}
 	return &at
 }
-
-// say puts the way down in words, with what would help where it misses.
-func (out *CoolingFigure) say(c keep.Cooling, clock keep.CoolingClock, nowC float64, now time.Time) {
-	at := func(t time.Time) string { return t.In(now.Location()).Format("15:04") }
-	switch {
-	case nowC > keep.FirstC && now.After(clock.FirstBy):
-		out.Words = fmt.Sprintf("It was to be at 21 °C by %s and is still at about %.0f °C. It is not kept: throw it out.", at(clock.FirstBy), nowC)
-		return
-	case nowC > keep.ColdC && now.After(clock.ColdBy):
-		out.Words = fmt.Sprintf("It was to be at 5 °C by %s and is still at about %.0f °C. It is not kept: throw it out.", at(clock.ColdBy), nowC)
-		return
-	case clock.InTime():
-		out.Words = fmt.Sprintf("21 °C at about %s (%s at the latest), 5 °C at about %s (%s at the latest).", at(clock.First), at(clock.FirstBy), at(clock.Cold), at(clock.ColdBy))
-		return
-	case clock.First.IsZero():
-		out.Words = fmt.Sprintf("This way it never comes down to 21 °C, and it has to by %s.", at(clock.FirstBy))
-	case clock.First.After(clock.FirstBy):
-		out.Words = fmt.Sprintf("Too slow: 21 °C only at about %s, and %s is the latest.", at(clock.First), at(clock.FirstBy))
-	case clock.Cold.IsZero():
-		out.Words = fmt.Sprintf("This way it never comes down to 5 °C, and it has to by %s.", at(clock.ColdBy))
-	default:
-		out.Words = fmt.Sprintf("Too slow: 5 °C only at about %s, and %s is the latest.", at(clock.Cold), at(clock.ColdBy))
-	}
-	for _, h := range c.Helps(clock, nowC, now) {
-		out.Helps = append(out.Helps, fmt.Sprintf("%s: 21 °C at %s, 5 °C at %s", helpWords(h), at(h.Cooling.First), at(h.Cooling.Cold)))
-	}
-	if len(out.Helps) == 0 {
-		out.Words += " Nothing would bring it down in time any more: drink it now, or throw it out."
-	}
-}
-
-func helpWords(h keep.Help) string {
-	words := "into an ice bath, stirred"
-	if h.DepthCM > 0 {
-		words += fmt.Sprintf(", no deeper than %.0f cm", h.DepthCM)
-	}
-	if h.Vessels > 1 {
-		words += fmt.Sprintf(", divided among %d vessels", h.Vessels)
-	}
-	return words
-}
-
-// How long before the two points it is asked how cold it is: long enough for
-// an ice bath to help (a judgement, no source).
-const (
-	firstWarning = 40 * time.Minute
-	coldWarning  = 90 * time.Minute
-)
 
 // watchCooling starts a timer before each point that is still to come.
 func (s *server) watchCooling(in *coolingInput) (Timers, error) {
@@ -162,18 +124,9 @@ func (s *server) watchCooling(in *coolingInput) (Timers, error) {
 		return Timers{}, err
 	}
 	now := s.now()
-	for _, w := range []struct {
-		tempC float64
-		by    time.Time
-		ahead time.Duration
-	}{{keep.FirstC, figure.FirstBy, firstWarning}, {keep.ColdC, figure.ColdBy, coldWarning}} {
-		left := w.by.Sub(now)
-		if left <= 0 {
-			continue
-		}
-		name := fmt.Sprintf("%s: %.0f °C by %s? Measure it; ice helps", item.DrinkName, w.tempC, w.by.In(now.Location()).Format("15:04"))
-		minutes := math.Max(1, (left - w.ahead).Minutes())
-		if _, err := s.startTimer(&body[NewTimer]{NewTimer{Name: name, Minute: minutes}}); err != nil {
+	clock := keep.CoolingClock{FirstBy: figure.FirstBy, ColdBy: figure.ColdBy}
+	for _, w := range clock.Warnings(now) {
+		if _, err := s.startTimer(&body[NewTimer]{NewTimer{Name: wording.Measure(item.DrinkName, w, now.Location()), Minute: w.In.Minutes()}}); err != nil {
 			return Timers{}, err
 		}
 	}

@@ -3,7 +3,6 @@ package server
 import (
 	"fmt"
 	"math"
-	"slices"
 	"time"
 
 	"plushladle/core/keep"
@@ -93,7 +92,7 @@ func (l lifeLook) present(b *store.Bottle) Bottle {
 		School: string(l.school), OtherSchool: string(l.school.Other()), Reasons: append(weighed(mine.Reasons), b.Reasons...),
 		Allergens: orEmpty(b.Allergens), State: b.State, EndedWhy: b.EndedWhy, Out: mine.Out, Longer: orEmpty(mine.Longer), LeftDays: mine.LeftDays,
 		ForWhom: []ForWhom{}, Pigment: pigmentMilk,
-		CanFreeze: b.Place != store.Freezer && !slices.ContainsFunc(kept.Stays, func(s keep.Stay) bool { return s.Place == keep.InFreezer }),
+		CanFreeze: keep.CanFreeze(placesOf(kept.Stays)...),
 	}
 	out.OtherGood = !other.Past
 	if mine.Out != "" {
@@ -109,6 +108,14 @@ func (l lifeLook) present(b *store.Bottle) Bottle {
 	out.Standing, out.DaysLeft, out.TimeLeft = string(standing), left, keep.InWords(left)
 	out.LifeShare = keep.LifeShare(kept.Made, mine.UseBy, l.now)
 	out.CanFreeze = out.CanFreeze && !mine.Past
+	return out
+}
+
+func placesOf(stays []keep.Stay) []keep.Place {
+	out := make([]keep.Place, len(stays))
+	for n, s := range stays {
+		out[n] = s.Place
+	}
 	return out
 }
 

@@ -12,6 +12,7 @@ import (
 	"plushladle/core/keep"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
+	"plushladle/internal/wording"
 )
 
 // PackFigure is an open pack on the shelf.
@@ -88,7 +89,7 @@ func (s *server) pack(p store.Pack, ways kitchen.Ways, school keep.School, recip
 	last := printed
 	if i, ok := ways.Catalogue.ByID(p.Ingredient); ok {
 		life := keep.OpenedLife(i)
-		out.Name, out.Where, out.Why = i.Name, life.Where, "opened, and "+daysWords(int(life.Days(school)))+" from then"
+		out.Name, out.Where, out.Why = i.Name, life.Where, "opened, and "+wording.Days(int(life.Days(school)))+" from then"
 		last = life.UseBy(opened, printed, school)
 	}
 	if !printed.IsZero() && last.Equal(printed) {

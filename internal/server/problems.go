@@ -16,6 +16,7 @@ import (
 	"plushladle/core/fault"
 	"plushladle/internal/device"
 	"plushladle/internal/store"
+	"plushladle/internal/wording"
 )
 
 // problem turns an error into an answer (RFC 9457) that names the field.
@@ -40,7 +41,7 @@ func (s *server) problem(err error) error {
 	case errors.As(err, &tooLittle):
 		return fieldProblem("bowlID", tooLittle.Error()+"; top it up, or draw less", "")
 	case errors.As(err, &merge):
-		return fieldProblem("other", "cannot be poured together: "+merge.Error(), "")
+		return fieldProblem("other", "cannot be poured together: "+wording.NotTogether(merge.Why, merge.TogetherML, merge.LargestML), "")
 	case errors.Is(err, store.ErrFrozenOnce):
 		return fieldProblem("place", "cannot be the freezer: "+err.Error()+"; use it up, or leave it in the fridge", "")
 	case errors.Is(err, store.ErrNothingPoured):

@@ -43,13 +43,7 @@ func (s *server) pulps() ([]PulpFigure, error) {
 	}
 	out := make([]PulpFigure, len(kept))
 	for n, p := range kept {
-		days := formula.PulpCautiousDays
-		switch {
-		case p.Place == store.Freezer:
-			days = formula.PulpFrozenDays
-		case settings.School == string(keep.Customary):
-			days = formula.PulpCustomaryDays
-		}
+		days := keep.PulpDays(p.Place == store.Freezer, keep.School(settings.School))
 		useBy := p.Since.In(s.now().Location()).AddDate(0, 0, days-1) // the day it is made being day 1
 		standing, left := keep.On(s.now(), useBy)
 		out[n] = PulpFigure{

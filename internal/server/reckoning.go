@@ -116,7 +116,6 @@ type Keeps struct {
 	FreezerDays    int      `json:"freezerDays"`
 	FreezerUseBy   string   `json:"freezerUseBy"`
 	Reasons        []string `json:"reasons"`
-	life           keep.Life
 }
 
 // SoakFigure is the longest soak.
@@ -311,7 +310,7 @@ func presentKeeps(l keep.Life, school keep.School, madeOn time.Time) Keeps {
 		Known: l.Known(), School: string(school), OtherSchool: string(other),
 		CautiousDays: l.CautiousDays, CustomaryDays: l.CustomaryDays, FreezerDays: l.FreezerDays(school),
 		FreezerUseBy: keep.FrozenUntil(madeOn, l.FreezerDays(school)).Format(dateLayout),
-		Reasons:      orEmpty(l.Reasons), life: l,
+		Reasons:      orEmpty(l.Reasons),
 	}
 	if !l.Known() {
 		return k

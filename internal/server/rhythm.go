@@ -3,9 +3,7 @@ package server
 import (
 	"errors"
 	"fmt"
-	"math"
 	"slices"
-	"strconv"
 	"strings"
 	"time"
 
@@ -14,6 +12,7 @@ import (
 	"plushladle/core/keep"
 	"plushladle/core/plan"
 	"plushladle/internal/store"
+	"plushladle/internal/wording"
 )
 
 // RhythmWays are which drinks take turns, and when the cook is willing to make
@@ -202,12 +201,14 @@ func (s *server) rhythmDrink(id int64, perDayML float64) (RhythmDrink, error) {
 	if r.Drink == nil || !r.Keeps.Known() {
 		return RhythmDrink{}, fault.New("drinkIDs", drink.Name, "has no known life yet", "give it a base or a liquid whose life is known")
 	}
-	out := RhythmDrink{DrinkID: id, DrinkName: drink.Name, PerDayML: perDayML, From: "as you said", LifeDays: keep.WholeDays(r.Keeps.Days(d.School))}
+	out := RhythmDrink{DrinkID: id, DrinkName: drink.Name, PerDayML: perDayML, LifeDays: keep.WholeDays(r.Keeps.Days(d.School))}
+	known := plan.AsSaid
 	if perDayML == 0 {
-		if out.PerDayML, out.From, err = s.drunkADay(id, &d, r); err != nil {
+		if out.PerDayML, known, err = s.drunkADay(id, &d, r); err != nil {
 			return out, err
 		}
 	}
+	out.From = wording.KnownFrom(known)
 	if r.Cost.Known {
 		out.perLitre = r.Cost.PerLitre
 	}
@@ -219,62 +220,39 @@ func (s *server) rhythmDrink(id int64, perDayML float64) (RhythmDrink, error) {
 	return out, s.addHabit(&out)
 }
 
-// learnFrom is how long there have to be pours before they tell what is drunk.
-const learnFrom = 14 * 24 * time.Hour
-
 // drunkADay is what the pours of two weeks tell, or else the drinkers.
-func (s *server) drunkADay(drinkID int64, d *formula.Drink, r *formula.Reckoning) (float64, string, error) {
+func (s *server) drunkADay(drinkID int64, d *formula.Drink, r *formula.Reckoning) (float64, plan.Known, error) {
 	now := s.now()
-	first, ml, err := s.store.DrunkSince(drinkID, now.Add(-learnFrom))
+	first, ml, err := s.store.DrunkSince(drinkID, now.Add(-plan.LearnFrom))
 	if err != nil {
 		return 0, "", err
 	}
-	if !first.IsZero() && now.Sub(first) >= learnFrom && ml > 0 {
-		return ml / (learnFrom.Hours() / 24), "from two weeks of pours", nil
-	}
 	servings := 0.
 	for n, p := range d.Drinkers {
-		if n < len(r.ForWhom) && r.ForWhom[n].Not {
-			continue
-		}
-		if p.ServingsDay > 0 {
+		if n >= len(r.ForWhom) || !r.ForWhom[n].Not {
 			servings += p.ServingsDay
 		}
 	}
-	if servings == 0 {
-		return r.Servings.SizeML, "a serving a day, until you say or two weeks of pours tell", nil
-	}
-	return servings * r.Servings.SizeML, "from who drinks here, until two weeks of pours tell", nil
+	perDay, known := plan.PerDayML(plan.PouredSince{First: first, ML: ml}, servings, r.Servings.SizeML, now)
+	return perDay, known, nil
 }
-
-// habitFrom is how far back batches tell a habit, and how many it takes (a
-// judgement, no source).
-const (
-	habitFrom    = 8 * 7 * 24 * time.Hour
-	habitBatches = 3
-)
 
 // addHabit says how the drink is made now, as its batches tell, or else once a
 // week, and what that wastes where nothing is frozen.
 func (s *server) addHabit(d *RhythmDrink) error {
-	made, err := s.store.MadeSince(d.DrinkID, s.now().Add(-habitFrom))
+	made, err := s.store.MadeSince(d.DrinkID, s.now().Add(-plan.HabitFrom))
 	if err != nil {
 		return err
 	}
-	habit := d.keeping.OnceAWeek()
-	d.Habit = "One batch a week, none of it frozen,"
-	if len(made) >= habitBatches {
-		last := len(made) - 1
-		ml := 0.
-		for _, m := range made {
-			ml += m.ML
-		}
-		apart := parseDate(made[last].MadeOn).Sub(parseDate(made[0].MadeOn)).Hours() / 24 / float64(last)
-		if apart > 0 {
-			habit = plan.Habit{BatchML: ml / float64(len(made)), EveryDays: apart}
-			d.Habit = fmt.Sprintf("As you make it now, %s about every %s as your last %d batches tell, none of it frozen,", volumeWords(habit.BatchML), daysWords(int(math.Round(apart))), len(made))
-		}
+	batches := make([]plan.MadeOnce, len(made))
+	for n, m := range made {
+		batches[n] = plan.MadeOnce{On: parseDate(m.MadeOn), ML: m.ML}
 	}
+	habit, known := plan.HabitOf(batches)
+	if !known {
+		habit, batches = d.keeping.OnceAWeek(), nil
+	}
+	d.Habit = wording.Habit(habit, len(batches))
 	waste := d.keeping.Wastes(habit)
 	d.WasteML, d.WasteCost, d.DryDays = waste.ML, d.perLitre*waste.ML/1000, waste.DryDays
 	return nil
@@ -363,7 +341,7 @@ func (s *server) addThrown(out *Rhythm, since time.Time) error {
 			if d.DrinkID == t.DrinkID {
 				out.ThrownML += t.ML
 				out.ThrownFor += d.perLitre * t.ML / 1000
-				out.Thrown = append(out.Thrown, fmt.Sprintf("%s, %s", t.Why, volumeWords(t.ML)))
+				out.Thrown = append(out.Thrown, fmt.Sprintf("%s, %s", t.Why, wording.Volume(t.ML)))
 			}
 		}
 	}
@@ -372,14 +350,13 @@ func (s *server) addThrown(out *Rhythm, since time.Time) error {
 
 // propose finds the round, or says why there is none.
 func (out *Rhythm) propose(now time.Time) error {
-	from := out.nextFrom(now)
+	from := plan.NextFrom(out.LastsDays, now)
 	drinking := plan.Drinking{From: int(from.Weekday())}
+	lastMade := make([]string, len(out.Drinks))
 	for n, d := range out.Drinks {
-		drinking.Drinks = append(drinking.Drinks, d.keeping)
-		if d.lastMade < out.Drinks[drinking.Turn].lastMade {
-			drinking.Turn = n
-		}
+		drinking.Drinks, lastMade[n] = append(drinking.Drinks, d.keeping), d.lastMade
 	}
+	drinking.Turn = plan.LongestAgo(lastMade)
 	copy(drinking.Willing[:], out.Days)
 	round, ok := drinking.Propose()
 	if !ok {
@@ -390,62 +367,23 @@ func (out *Rhythm) propose(now time.Time) error {
 	for _, m := range round.Makings {
 		name, day := out.Drinks[m.Drink].DrinkName, time.Weekday(m.Day).String()
 		out.Makings = append(out.Makings, MakingFigure{m.Week + 1, day, name, m.LastsDays, m.BatchML, m.FreezeML})
-		said = append(said, fmt.Sprintf("%s, %s for %s", day, volumeWords(m.BatchML), daysWords(m.LastsDays)))
+		said = append(said, fmt.Sprintf("%s, %s for %s", day, wording.Volume(m.BatchML), wording.Days(m.LastsDays)))
 	}
 	if len(out.Drinks) == 1 {
 		out.Words = "Make it on " + strings.Join(said, "; on ") + "."
 	}
-	out.Next = out.next(round, from)
+	out.Next = out.next(round, from, lastMade)
 	return nil
 }
 
-// volumeWords writes 733 mL, and 1.5 L from a litre on.
-func volumeWords(ml float64) string {
-	if ml < 1000 {
-		return fmt.Sprintf("%.0f mL", ml)
+// next is the making that comes next, to be planned with.
+func (out *Rhythm) next(round plan.Rhythm, from time.Time, lastMade []string) *NextMaking {
+	making, at, ok := round.Next(from, lastMade)
+	if !ok {
+		return nil
 	}
-	return strconv.FormatFloat(math.Round(ml/10)/100, 'f', -1, 64) + " L"
-}
-
-func daysWords(n int) string {
-	if n == 1 {
-		return "a day"
-	}
-	return fmt.Sprintf("%d days", n)
-}
-
-// readyHour is when a making day's drink is to be ready.
-const readyHour = 18
-
-// nextFrom is the first evening from which on the next is to be made: not
-// before what is there runs out, less a day, nor within the hour.
-func (out *Rhythm) nextFrom(now time.Time) time.Time {
-	from := now.Add(time.Duration(max(0, out.LastsDays-1) * 24 * float64(time.Hour)))
-	y, m, d := from.Date()
-	at := time.Date(y, m, d, readyHour, 0, 0, 0, now.Location())
-	if !at.After(now.Add(time.Hour)) {
-		at = at.AddDate(0, 0, 1)
-	}
-	return at
-}
-
-// next is the first making from a day on. Of the drinks that may be made then,
-// it is the turn of the one that was not made for longest.
-func (out *Rhythm) next(round plan.Rhythm, from time.Time) *NextMaking {
-	for day := range len(plan.Week{}) {
-		at := from.AddDate(0, 0, day)
-		var turn *plan.Making
-		for n, making := range round.Makings {
-			if int(at.Weekday()) == making.Day && (turn == nil || out.Drinks[making.Drink].lastMade < out.Drinks[turn.Drink].lastMade) {
-				turn = &round.Makings[n]
-			}
-		}
-		if turn != nil {
-			d := out.Drinks[turn.Drink]
-			return &NextMaking{DrinkID: d.DrinkID, DrinkName: d.DrinkName, ReadyBy: at.Format("2006-01-02T15:04"), BatchML: turn.BatchML, FreezeML: turn.FreezeML}
-		}
-	}
-	return nil
+	d := out.Drinks[making.Drink]
+	return &NextMaking{DrinkID: d.DrinkID, DrinkName: d.DrinkName, ReadyBy: at.Format("2006-01-02T15:04"), BatchML: making.BatchML, FreezeML: making.FreezeML}
 }
 
 // markPlanned marks the next making where it is on the plan already.

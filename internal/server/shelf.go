@@ -6,6 +6,7 @@ import (
 	"time"
 
 	"plushladle/core/fault"
+	"plushladle/core/formula"
 	"plushladle/core/keep"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
@@ -29,10 +30,6 @@ type batchInput struct {
 	Body NewBatch
 }
 
-// overfill is how much more than the batch the bottles may hold in all: what a
-// jug's scale can be misread by.
-const overfill = 1.02
-
 func (s *server) makeBatch(in *batchInput) ([]Bottle, error) {
 	madeOn, err := s.madeOn(in.Body.MadeOn)
 	if err != nil {
@@ -42,23 +39,22 @@ func (s *server) makeBatch(in *batchInput) ([]Bottle, error) {
 	if err != nil {
 		return nil, err
 	}
-	d, lineErrors, err := s.read(drink.Name, drink.Draft)
+	d, _, err := s.read(drink.Name, drink.Draft)
 	if err != nil {
 		return nil, err
 	}
-	reckoned, err := d.Reckon()
+	r, err := d.Reckon()
 	if err != nil {
 		return nil, err
 	}
-	r := present(&d, make([]string, len(d.Lines)), lineErrors, reckoned, madeOn)
-	if err := canBeMade(in.Body, r); err != nil {
+	if err := canBeMade(in.Body.Bottles, in.Body.MeasuredML, r); err != nil {
 		return nil, err
 	}
-	made := store.NewBatch{DrinkID: in.ID, MadeOn: madeOn.Format(dateLayout), ForecastML: r.DrinkML, MeasuredML: in.Body.MeasuredML}
+	made := store.NewBatch{DrinkID: in.ID, MadeOn: madeOn.Format(dateLayout), ForecastML: r.Drink.VolumeML, MeasuredML: in.Body.MeasuredML}
 	for _, b := range in.Body.Bottles {
-		made.Bottles = append(made.Bottles, fill(b, r, madeOn))
+		made.Bottles = append(made.Bottles, fill(b, r, d.School, madeOn))
 	}
-	made.Pulp = pulpOf(reckoned, nil)
+	made.Pulp = pulpOf(r, nil)
 	defer s.changed()
 	batch, err := s.store.MakeBatch(made)
 	if err != nil {
@@ -78,40 +74,39 @@ func (s *server) makeBatch(in *batchInput) ([]Bottle, error) {
 }
 
 // canBeMade tells whether there is a drink, and whether it fills the bottles.
-func canBeMade(made NewBatch, r Reckoning) error {
-	if !r.Reckoned {
+func canBeMade(bottles []NewBottle, measuredML *float64, r *formula.Reckoning) error {
+	if r.Drink == nil {
 		return fault.New("bottles", "", "there is no drink to bottle yet", "give the drink a base and amounts first")
 	}
-	if !r.Keeps.Known {
+	if !r.Keeps.Known() {
 		return fault.New("bottles", "", "how long it keeps is not known, so it cannot be dated", "add a base or a liquid whose fridge life is known")
 	}
-	there := r.DrinkML
-	if made.MeasuredML != nil {
-		there = *made.MeasuredML
+	there, filled := r.Drink.VolumeML, 0.
+	if measuredML != nil {
+		there = *measuredML
 	}
-	filled := 0.
-	for _, b := range made.Bottles {
+	for _, b := range bottles {
 		filled += b.VolumeML
 	}
-	if filled > there*overfill {
+	if !keep.Fills(there, filled) {
 		return fault.New("bottles", "", fmt.Sprintf("the bottles hold %.0f mL in all and the batch gave %.0f mL", filled, there),
 			"fill less, or enter what the batch really gave")
 	}
 	return nil
 }
 
-// fill is the bottle with its dates.
-func fill(b NewBottle, r Reckoning, begun time.Time) store.Bottle {
-	life := r.Keeps.life
+// fill is the bottle with its dates, of a drink whose life began at a moment.
+func fill(b NewBottle, r *formula.Reckoning, school keep.School, begun time.Time) store.Bottle {
+	life, dates := r.Keeps, presentKeeps(r.Keeps, school, begun)
 	bottle := store.Bottle{
-		VolumeML: b.VolumeML, LeftML: b.VolumeML, ServingML: r.ServingML, Place: b.Place,
-		UseBy: r.Keeps.UseBy, OtherUseBy: r.Keeps.OtherUseBy, School: r.Keeps.School,
-		Reasons: r.Keeps.Reasons, Allergens: r.Allergens, CautiousDays: life.AtFour[0], CustomaryDays: life.AtFour[1], Steady: life.Steady,
+		VolumeML: b.VolumeML, LeftML: b.VolumeML, ServingML: r.Servings.SizeML, Place: b.Place,
+		UseBy: dates.UseBy, OtherUseBy: dates.OtherUseBy, School: dates.School,
+		Reasons: dates.Reasons, Allergens: r.Allergens, CautiousDays: life.AtFour[0], CustomaryDays: life.AtFour[1], Steady: life.Steady,
 		FrozenCautious: life.FreezerDays(keep.Cautious), FrozenCustomary: life.FreezerDays(keep.Customary),
 		BegunAt: &begun,
 	}
 	if b.Place == store.Freezer {
-		bottle.UseBy, bottle.OtherUseBy = r.Keeps.FreezerUseBy, r.Keeps.FreezerUseBy
+		bottle.UseBy, bottle.OtherUseBy = dates.FreezerUseBy, dates.FreezerUseBy
 	}
 	return bottle
 }

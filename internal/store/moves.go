@@ -6,6 +6,8 @@ import (
 	"slices"
 
 	"gorm.io/gorm"
+
+	"plushladle/core/keep"
 )
 
 // ErrFrozenOnce says that a bottle that was thawed is not frozen again.
@@ -33,9 +35,16 @@ func (s *Store) Move(id int64, place string) (*Bottle, error) {
 }
 
 // MergeError says why two bottles are not poured together.
-type MergeError struct{ Why string }
+type MergeError struct {
+	Why                   keep.Apart
+	TogetherML, LargestML float64
+}
 
-func (e *MergeError) Error() string { return e.Why }
+func (e *MergeError) Error() string { return "not poured together: " + string(e.Why) }
+
+func leftover(b *Bottle, drink int64) keep.Leftover {
+	return keep.Leftover{Bottle: b.ID, Drink: drink, InUse: b.State == InUse, Frozen: b.Place == Freezer, VolumeML: b.VolumeML, LeftML: b.LeftML}
+}
 
 // Merge pours a leftover into another of the same drink. shorter is the one
 // with the shorter life, whose life the whole takes; it goes on, in the larger
@@ -50,18 +59,9 @@ func (s *Store) Merge(shorter, other int64) (*Bottle, error) {
 		if err := tx.First(&mine, b.BatchID).Error; err != nil {
 			return err
 		}
-		largest := max(b.VolumeML, o.VolumeML)
-		switch {
-		case b.ID == o.ID || b.State != InUse || o.State != InUse:
-			return &MergeError{"they have to be two bottles in use"}
-		case mine.DrinkID != o.Batch.DrinkID:
-			return &MergeError{"they are two drinks"}
-		case b.Place == Freezer || o.Place == Freezer:
-			return &MergeError{"what is frozen is thawed first"}
-		case b.LeftML == b.VolumeML || o.LeftML == o.VolumeML:
-			return &MergeError{"one of them is full: fresh milk poured onto old is as old as the old; use that up first"}
-		case b.LeftML+o.LeftML > largest+nothingML:
-			return &MergeError{fmt.Sprintf("together they are %.0f mL, and the larger holds %.0f", b.LeftML+o.LeftML, largest)}
+		largest, why := leftover(b, mine.DrinkID).Pour(leftover(&o, o.Batch.DrinkID))
+		if why != keep.Together {
+			return &MergeError{Why: why, TogetherML: b.LeftML + o.LeftML, LargestML: largest}
 		}
 		b.VolumeML, b.LeftML = largest, min(largest, b.LeftML+o.LeftML)
 		for _, a := range o.Allergens {
