@@ -44,7 +44,7 @@ const find = (role, name) => {
   return { X, Y, There: true, Able, Value: String(el.value ?? '') }
 }
 const shown = () =>
-  [document.body.innerText, ...[...document.querySelectorAll('input, textarea')].filter(visible).map((i) => i.value)].join('\n')
+  [document.body?.innerText ?? '', ...[...document.querySelectorAll('input, textarea')].filter(visible).map((i) => i.value)].join('\n')
 const sees = (text) => shown().replace(/\s+/g, ' ').includes(text)
 const region = (name) =>
   [...document.querySelectorAll('section, [role=region], [role=dialog]')].find((e) => nameOf(e) === name)?.innerText ?? ''

@@ -115,9 +115,25 @@ func evaluate[T any](p *page, call string, args ...any) T {
 		encoded[n] = string(data)
 	}
 	expression := fmt.Sprintf("(%s)(%s)", call, strings.Join(encoded, ","))
-	value, err := chromedp.Run(p.ctx, chromedp.Evaluate[T](expression))
-	require.NoError(p.t, err, "%s(%v)", call, args)
-	return value
+	for tries := 0; ; tries++ {
+		value, err := chromedp.Run(p.ctx, chromedp.Evaluate[T](expression))
+		if err != nil && tries < betweenPages && isBetweenPages(err) {
+			time.Sleep(50 * time.Millisecond)
+			continue
+		}
+		require.NoError(p.t, err, "%s(%v)", call, args)
+		return value
+	}
+}
+
+// betweenPages is how often a page is asked again that was just being left.
+const betweenPages = 20
+
+// isBetweenPages tells whether a page could not be asked because it was being left,
+// and the next had not begun.
+func isBetweenPages(err error) bool {
+	said := err.Error()
+	return strings.Contains(said, "context") || strings.Contains(said, "is not defined") || strings.Contains(said, "navigated")
 }
 
 // until waits for a condition and says what was on the page where it fails.

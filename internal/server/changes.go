@@ -26,13 +26,14 @@ func newChanges() *changes {
 // listener is one who follows the cook.
 type listener struct {
 	changed chan struct{} // several changes before it is read are told as one
+	weighed chan []byte   // what was weighed, in order; who is too far behind asks for all of it
 	scale   chan []byte   // what the scale shows; only the last is kept
 	gone    chan struct{} // closed once it may listen no more
 	device  int64         // that listens; 0 at the machine itself
 }
 
 func (h *changes) listen(device int64) *listener {
-	l := &listener{make(chan struct{}, 1), make(chan []byte, 1), make(chan struct{}), device}
+	l := &listener{make(chan struct{}, 1), make(chan []byte, fallBehind), make(chan []byte, 1), make(chan struct{}), device}
 	h.mu.Lock()
 	defer h.mu.Unlock()
 	h.listeners[l] = struct{}{}
@@ -66,6 +67,25 @@ func (h *changes) tell() {
 		select {
 		case l.changed <- struct{}{}:
 		default: // it has yet to read of the last one
+		}
+	}
+}
+
+// fallBehind is how many weighings one may not have read yet.
+const fallBehind = 16
+
+// weighed sends all what one weighing changed.
+func (h *changes) weighed(change []byte) {
+	h.mu.Lock()
+	defer h.mu.Unlock()
+	for l := range h.listeners {
+		select {
+		case l.weighed <- change:
+		default:
+			select {
+			case l.changed <- struct{}{}:
+			default:
+			}
 		}
 	}
 }
@@ -136,6 +156,8 @@ func (h *changes) stream(c fiber.Ctx) error {
 			select {
 			case <-l.changed:
 				text = streamEvent
+			case change := <-l.weighed:
+				text = "event: weighed\ndata: " + string(change) + "\n\n"
 			case scale := <-l.scale:
 				text = "event: scale\ndata: " + string(scale) + "\n\n"
 			case <-over:

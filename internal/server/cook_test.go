@@ -85,7 +85,7 @@ func TestACookGoesOnWithTheClockSetBack(t *testing.T) {
 	item := c.plan()
 	require.NotNil(t, item.Steps[0].DoneAt)
 	assert.Equal(t, 2, item.Front.Place)
-	call[Plan](c, "POST", "/api/plan/items/1/weighings", WeighedNow{item.Steps[0].Amounts[0].Key, 143, false})
+	call[WeighedChange](c, "POST", "/api/plan/items/1/weighings", WeighedNow{item.Steps[0].Amounts[0].Key, 143, false})
 	item = c.done(item.Front.Step)
 	assert.Equal(t, 3, item.Front.Place)
 	c.now = c.now.Add(5 * time.Hour)

@@ -19,7 +19,7 @@ func (s *server) registerScale(api huma.API) {
 	operation(s, api, http.MethodPost, "/api/scale/disconnect", "disconnect-scale", "Read the scale no more", s.disconnectScale)
 	operation(s, api, http.MethodPost, "/api/scale/tare", "tare-scale", "Make what lies on the scale the new zero", s.tareScale)
 	operation(s, api, http.MethodPost, "/api/scale/amount", "choose-amount", "Weigh another amount next", s.chooseAmount)
-	operation(s, api, http.MethodPost, "/api/scale/take", "take-reading", "Take down what the scale shows as it is", telling(s, s.takeReading))
+	operation(s, api, http.MethodPost, "/api/scale/take", "take-reading", "Take down what the scale shows as it is", s.takeReading)
 	operation(s, api, http.MethodPost, "/api/scale/stand-in", "drive-stand-in", "Pour onto the stand-in scale, or pull its plug", s.driveStandIn)
 }
 
@@ -83,11 +83,13 @@ func (s *server) chooseAmount(in *body[ForAmount]) (ScaleNow, error) {
 }
 
 // takeReading takes down what the scale shows, as it is.
-func (s *server) takeReading(*noInput) (Plan, error) {
-	if err := s.station.Take(); err != nil {
-		return Plan{}, err
+func (s *server) takeReading(*noInput) (WeighedChange, error) {
+	taken, err := s.station.Take()
+	if err != nil {
+		return WeighedChange{}, err
 	}
-	return s.plan(nil)
+	s.station.Refresh()
+	return s.weighedChange(taken.ItemID, taken.Key)
 }
 
 // worktop is what the weighing station needs of the kitchen.
@@ -126,8 +128,8 @@ func (w worktop) TakeDown(t weighing.Taken) error {
 	if err := w.store.Weigh(store.Weighing{ItemID: t.ItemID, Key: t.Key, MassG: t.MassG, ByScale: true, Taken: t.AsItIs}); err != nil {
 		return err
 	}
-	w.told.tell()
-	return nil
+	_, err := w.wasWeighed(t.ItemID, t.Key)
+	return err
 }
 
 // Show sends what the scale shows to those who follow.

@@ -6,6 +6,7 @@ import (
 	"slices"
 
 	"github.com/danielgtaylor/huma/v2"
+	"github.com/goccy/go-json"
 
 	"plushladle/core/fault"
 	"plushladle/core/formula"
@@ -14,8 +15,8 @@ import (
 )
 
 func (s *server) registerWeigh(api huma.API) {
-	operation(s, api, http.MethodPost, "/api/plan/items/{id}/weighings", "weigh", "Take down what really went in", telling(s, s.weigh))
-	operation(s, api, http.MethodDelete, "/api/plan/items/{id}/weighings", "unweigh", "Forget what went in of an amount", telling(s, s.unweigh))
+	operation(s, api, http.MethodPost, "/api/plan/items/{id}/weighings", "weigh", "Take down what really went in", s.weigh)
+	operation(s, api, http.MethodDelete, "/api/plan/items/{id}/weighings", "unweigh", "Forget what went in of an amount", s.unweigh)
 	act(s, api, http.MethodPost, "/api/plan/items/{id}/batch", "bottle-item", "Bottle a cooked drink, and record how it was made", undoable, (*server).bottleItem)
 	operation(s, api, http.MethodGet, "/api/batches/{id}", "batch", "How a drink was really made", s.batch)
 	operation(s, api, http.MethodPost, "/api/plan/items/{id}/rescale", "rescale", "Let what is still to come follow an amount that is over or under", telling(s, s.rescale))
@@ -99,18 +100,61 @@ type weighInput struct {
 
 const mostWeighedG = 100_000
 
-func (s *server) weigh(in *weighInput) (Plan, error) {
+// WeighedChange is what a weighing changed: it is put into the plan that the page has.
+type WeighedChange struct {
+	ItemID int64         `json:"itemID"`
+	Key    string        `json:"key" doc:"of the amount"`
+	Used   *plan.Weighed `json:"used,omitempty" doc:"absent where it was forgotten"`
+	Front  *Front        `json:"front,omitempty" doc:"of the drink, as it is now"`
+}
+
+// weighedChange reads what a weighing changed.
+func (s *server) weighedChange(itemID int64, key string) (WeighedChange, error) {
+	out := WeighedChange{ItemID: itemID, Key: key}
+	item, a, err := s.amount(itemID, key)
+	if err != nil {
+		return out, err
+	}
+	out.Used, out.Front = a.Used, front(item.Steps, s.now())
+	if out.Front == nil || out.Front.Step < 0 || item.Steps[out.Front.Step].Over() < 0 {
+		return out, nil
+	}
+	ways, err := s.ways()
+	if err != nil {
+		return out, err
+	}
+	r, d, err := s.reckonItem(item, ways)
+	if err == nil {
+		out.Front.Over = overshoot(item.Steps, out.Front.Step, d, r)
+	}
+	return out, err
+}
+
+// wasWeighed tells those who follow of a weighing, and the scale what comes next.
+func (s *server) wasWeighed(itemID int64, key string) (WeighedChange, error) {
+	change, err := s.weighedChange(itemID, key)
+	if err != nil {
+		return change, err
+	}
+	if data, err := json.Marshal(change); err == nil {
+		s.told.weighed(data)
+	}
+	return change, nil
+}
+
+func (s *server) weigh(in *weighInput) (WeighedChange, error) {
 	if !(in.Body.MassG > 0 && in.Body.MassG <= mostWeighedG) {
-		return Plan{}, fault.New("massG", fmt.Sprint(in.Body.MassG), "is not a mass that goes in", "enter grams above 0, at most 100000")
+		return WeighedChange{}, fault.New("massG", fmt.Sprint(in.Body.MassG), "is not a mass that goes in", "enter grams above 0, at most 100000")
 	}
 	if _, _, err := s.amount(in.ID, in.Body.Key); err != nil {
-		return Plan{}, err
+		return WeighedChange{}, err
 	}
 	err := s.store.Weigh(store.Weighing{ItemID: in.ID, Key: in.Body.Key, MassG: in.Body.MassG, Taken: in.Body.Taken})
 	if err != nil {
-		return Plan{}, err
+		return WeighedChange{}, err
 	}
-	return s.plan(nil)
+	s.station.Refresh()
+	return s.wasWeighed(in.ID, in.Body.Key)
 }
 
 // amount finds an amount of a planned drink, with the drink as it is.
@@ -140,11 +184,12 @@ type unweighInput struct {
 	Key string `query:"key" maxLength:"200" required:"true"`
 }
 
-func (s *server) unweigh(in *unweighInput) (Plan, error) {
+func (s *server) unweigh(in *unweighInput) (WeighedChange, error) {
 	if err := s.store.Unweigh(in.ID, in.Key); err != nil {
-		return Plan{}, err
+		return WeighedChange{}, err
 	}
-	return s.plan(nil)
+	s.station.Refresh()
+	return s.wasWeighed(in.ID, in.Key)
 }
 
 // Rescale names the amount that the rest is to follow.

@@ -139,7 +139,11 @@ func TestTooMuchIsTakenOrFollowed(t *testing.T) {
 	require.Eventually(t, func() bool { return c.plan().Front.Over == nil }, 5*time.Second, 5*time.Millisecond, "some was taken out again")
 
 	weigh := func(g float64, taken bool) PlanItem {
-		return call[Plan](c, "POST", "/api/plan/items/1/weighings", WeighedNow{key, g, taken}).Items[0]
+		change := call[WeighedChange](c, "POST", "/api/plan/items/1/weighings", WeighedNow{key, g, taken})
+		item := c.plan()
+		assert.Equal(t, item.Front, change.Front, "what is sent is what the plan says")
+		assert.Equal(t, usedOfFront(item, 0), change.Used)
+		return item
 	}
 	require.NotNil(t, weigh(250, false).Front.Over)
 	assert.Nil(t, weigh(250, true).Front.Over, "taken as it is")
@@ -160,11 +164,11 @@ func TestTooMuchIsTakenOrFollowed(t *testing.T) {
 	}
 	assert.Equal(t, "body.massG", c.refused("POST", "/api/plan/items/1/weighings", WeighedNow{key, 0, false}).Errors[0].Location)
 	assert.Equal(t, "body.key", c.refused("POST", "/api/plan/items/1/weighings", WeighedNow{"gone", 5, false}).Errors[0].Location)
-	item = call[Plan](c, "DELETE", "/api/plan/items/1/weighings?key="+key, nil).Items[0]
-	assert.Nil(t, usedOfFront(item, 0))
+	assert.Nil(t, call[WeighedChange](c, "DELETE", "/api/plan/items/1/weighings?key="+key, nil).Used)
+	assert.Nil(t, usedOfFront(c.plan(), 0))
 
 	weigh(240, true)
-	call[Plan](c, "POST", "/api/plan/items/1/weighings", WeighedNow{"taste/line-3", 6, false})
+	call[WeighedChange](c, "POST", "/api/plan/items/1/weighings", WeighedNow{"taste/line-3", 6, false})
 	call[Plan](c, "POST", "/api/plan/items/1/batch", Bottling{nil, nil, []NewBottle{{500, "fridge"}}})
 	used := call[Batch](c, "GET", "/api/batches/1", nil).Used
 	assert.InDelta(t, 200, used[0].PlannedG, .01, "what was planned first")
@@ -186,7 +190,7 @@ func TestABatchRecordsHowItWasReallyMade(t *testing.T) {
 	assert.Equal(t, 2, item.Ready.Short, "syrup and salt are not in")
 	assert.NotEmpty(t, item.Ready.Tools)
 	key := item.Steps[0].Amounts[0].Key
-	call[Plan](c, "POST", "/api/plan/items/1/weighings", WeighedNow{key, 204, false})
+	call[WeighedChange](c, "POST", "/api/plan/items/1/weighings", WeighedNow{key, 204, false})
 	begun := c.now
 	item = c.done(0)
 	assert.Nil(t, item.Ready, "it is begun")
@@ -305,4 +309,18 @@ func TestABlockIsMovedAndLetGo(t *testing.T) {
 	assert.True(t, free.Items[0].Blocks[1].From.Equal(block.From))
 	c.done(0)
 	assert.Equal(t, "body.at", c.refused("PUT", "/api/plan/items/1/blocks/0", to).Errors[0].Location, "what is begun is not moved")
+}
+
+// Recording a weight moves what changed, not the plan: with the event that tells the
+// others of it, under two kilobytes, also where it went over.
+func TestAWeighingIsSmall(t *testing.T) {
+	t.Parallel()
+	c := onTheScale(t, "200 g almonds", "800 g water", "20 g maple syrup, after straining", "1 g salt", "2 dates", "1/2 tsp cinnamon")
+	key := c.plan().Steps[0].Amounts[0].Key
+	_, whole, _ := c.send(request("GET", "/api/plan", nil))
+	for _, g := range []float64{200, 260} {
+		_, change, _ := c.send(request("POST", "/api/plan/items/1/weighings", WeighedNow{key, g, false}))
+		assert.Less(t, 2*len(change), 2000, change)
+		assert.Less(t, 4*len(change), len(whole))
+	}
 }

@@ -200,9 +200,9 @@ func (s *Station) Choose(key string) (err error) {
 }
 
 // Take takes down what the scale shows, as it is. The error names "massG".
-func (s *Station) Take() (err error) {
+func (s *Station) Take() (taken Taken, err error) {
 	s.tell(func(d *desk) {
-		taken := d.taken()
+		taken = d.taken()
 		taken.AsItIs = true
 		if d.readings == nil || !d.has || taken.MassG <= 0 {
 			err = fault.New("massG", "", "is not there to be taken: the scale shows nothing", "pour first, or type what you weighed")
@@ -210,7 +210,7 @@ func (s *Station) Take() (err error) {
 		}
 		err = s.kitchen.TakeDown(taken)
 	})
-	return err
+	return taken, err
 }
 
 // Refresh looks what the drink's step weighs next, after something of it changed.

@@ -88,11 +88,14 @@ func TestOneAmountIsWeighedAfterTheOther(t *testing.T) {
 	assert.Equal(t, plan.Over, s.Now().Verdict)
 	assert.Len(t, kitchen.taken, 2, "over is taken down too, and stays on the scale")
 	assert.Equal(t, "salt", s.Now().Amount)
-	require.NoError(t, s.Take())
+	taken, err := s.Take()
+	require.NoError(t, err)
+	assert.Equal(t, "salt", taken.Key)
 	s.Refresh()
 	assert.True(t, kitchen.taken[2].AsItIs)
 	assert.Empty(t, s.Now().Key, "all of it is weighed")
-	assert.ErrorContains(t, s.Take(), "the scale shows nothing")
+	_, err = s.Take()
+	assert.ErrorContains(t, err, "the scale shows nothing")
 }
 
 func TestUnpluggedWhatLayOnItIsRemembered(t *testing.T) {

@@ -1,4 +1,11 @@
-import { keepPreviousData, replaceEqualDeep, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import {
+  keepPreviousData,
+  type QueryClient,
+  replaceEqualDeep,
+  useMutation,
+  useQuery,
+  useQueryClient,
+} from '@tanstack/react-query'
 import { useEffect, useRef } from 'react'
 import { answer, api } from './client'
 import type {
@@ -13,7 +20,9 @@ import type {
   Reckoning,
   ScaleNow,
   Timers,
+  WeighedChange,
 } from './schema'
+import { withWeighed } from './weighed'
 
 export const useKitchen = () => useQuery({ queryKey: ['kitchen'], queryFn: () => answer(api.GET('/api/kitchen')) })
 
@@ -175,6 +184,7 @@ export function useFollow() {
       changes.onerror = () => {
         if (changes.readyState === EventSource.CLOSED) again = setTimeout(open, openAgainMS)
       }
+      changes.addEventListener('weighed', (e) => putWeighed(client, JSON.parse(e.data) as WeighedChange))
       changes.addEventListener('scale', (e) => client.setQueryData(['scale'], JSON.parse(e.data) as ScaleNow))
     }
     open()
@@ -242,6 +252,17 @@ export function useTimerChange<In>(change: (input: In) => Promise<Timers>) {
     mutationFn: change,
     onSuccess: (timers) => client.setQueryData(['timers'], timers),
   })
+}
+
+/** putWeighed puts what one weighing changed into the plan that is there. */
+function putWeighed(client: QueryClient, change: WeighedChange) {
+  client.setQueryData<Plan>(['plan'], (plan) => plan && withWeighed(plan, change))
+}
+
+/** useWeighing takes down, or forgets, what really went in. Only what changed is sent and put into the plan. */
+export function useWeighing<In>(change: (input: In) => Promise<WeighedChange>) {
+  const client = useQueryClient()
+  return useMutation({ mutationFn: change, onSuccess: (weighed) => putWeighed(client, weighed) })
 }
 
 /** usePlanChange makes one change to the plan. */

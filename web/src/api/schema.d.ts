@@ -3974,6 +3974,16 @@ export interface components {
             /** @enum {string} */
             verdict: "nothing" | "under" | "within" | "over";
         };
+        WeighedChange: {
+            /** @description of the drink, as it is now */
+            front?: components["schemas"]["Front"];
+            /** Format: int64 */
+            itemID: number;
+            /** @description of the amount */
+            key: string;
+            /** @description absent where it was forgotten */
+            used?: components["schemas"]["Weighed"];
+        };
         WeighedNow: {
             key: string;
             /**
@@ -4178,6 +4188,7 @@ export type Version = components['schemas']['Version'];
 export type VersionNote = components['schemas']['VersionNote'];
 export type WarmSpell = components['schemas']['WarmSpell'];
 export type Weighed = components['schemas']['Weighed'];
+export type WeighedChange = components['schemas']['WeighedChange'];
 export type WeighedNow = components['schemas']['WeighedNow'];
 export type Why = components['schemas']['Why'];
 export type Working = components['schemas']['Working'];
@@ -6582,7 +6593,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Plan"];
+                    "application/json": components["schemas"]["WeighedChange"];
                 };
             };
             /** @description Error */
@@ -6615,7 +6626,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Plan"];
+                    "application/json": components["schemas"]["WeighedChange"];
                 };
             };
             /** @description Error */
@@ -6964,7 +6975,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Plan"];
+                    "application/json": components["schemas"]["WeighedChange"];
                 };
             };
             /** @description Error */

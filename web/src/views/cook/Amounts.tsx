@@ -1,7 +1,7 @@
 import { Check, Undo2 } from 'lucide-react'
 import { type FormEvent, useState } from 'react'
 import { answer, api, Refused } from '../../api/client'
-import { usePlanChange, useScale, useScaleChange } from '../../api/hooks'
+import { useScale, useScaleChange, useWeighing } from '../../api/hooks'
 import type { Front, ItemAmount, ItemStep, PlanItem, WeighedNow } from '../../api/schema'
 import { Button, IconButton } from '../../ui/Button'
 import { classes } from '../../ui/classes'
@@ -48,7 +48,7 @@ type RowProps = { item: PlanItem; amount: ItemAmount; active: boolean; onChoose:
 
 function AmountRow({ item, amount, active, onChoose, onDone }: RowProps) {
   const path = { path: { id: item.id } }
-  const forget = usePlanChange(() =>
+  const forget = useWeighing(() =>
     answer(api.DELETE('/api/plan/items/{id}/weighings', { params: { ...path, query: { key: amount.key } } })),
   )
   const { used } = amount
@@ -99,7 +99,7 @@ function howMuch(a: ItemAmount): string {
 /** Typed takes down what was weighed by hand. */
 function Typed({ item, amount, onDone }: { item: PlanItem; amount: ItemAmount; onDone: () => void }) {
   const [typed, setTyped] = useState('')
-  const weigh = usePlanChange((body: WeighedNow) =>
+  const weigh = useWeighing((body: WeighedNow) =>
     answer(api.POST('/api/plan/items/{id}/weighings', { params: { path: { id: item.id } }, body })),
   )
   const { used } = amount

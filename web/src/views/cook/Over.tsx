@@ -1,5 +1,5 @@
 import { answer, api } from '../../api/client'
-import { usePlanChange } from '../../api/hooks'
+import { usePlanChange, useWeighing } from '../../api/hooks'
 import type { Overshoot, WeighedNow } from '../../api/schema'
 import { Button } from '../../ui/Button'
 import { ErrorText } from '../../ui/Field'
@@ -8,9 +8,7 @@ import { toGrams } from '../../ui/format'
 /** Over offers the ways out where too much went in: leave it, or let what is still to come follow. */
 export function Over({ itemID, over }: { itemID: number; over: Overshoot }) {
   const params = { path: { id: itemID } }
-  const leave = usePlanChange((body: WeighedNow) =>
-    answer(api.POST('/api/plan/items/{id}/weighings', { params, body })),
-  )
+  const leave = useWeighing((body: WeighedNow) => answer(api.POST('/api/plan/items/{id}/weighings', { params, body })))
   const follow = usePlanChange((key: string) =>
     answer(api.POST('/api/plan/items/{id}/rescale', { params, body: { key } })),
   )

@@ -1,6 +1,6 @@
 import { Scale as ScaleIcon } from 'lucide-react'
 import { answer, api, Refused } from '../../api/client'
-import { usePlanChange, useScale, useScaleChange } from '../../api/hooks'
+import { useScale, useScaleChange, useWeighing } from '../../api/hooks'
 import type { ScaleNow } from '../../api/schema'
 import { isTyping, useKeys } from '../../app/keys'
 import { Button } from '../../ui/Button'
@@ -17,7 +17,7 @@ export function Scale({ itemID }: { itemID: number }) {
   const connect = useScaleChange(() => answer(api.POST('/api/scale/connect', { body: { itemID } })))
   const disconnect = useScaleChange(() => answer(api.POST('/api/scale/disconnect')))
   const zero = useScaleChange(tare)
-  const take = usePlanChange(() => answer(api.POST('/api/scale/take')))
+  const take = useWeighing(() => answer(api.POST('/api/scale/take')))
   const mine = scale?.connected && scale.itemID === itemID
   useKeys((e) => {
     if (e.key.toLowerCase() !== 't' || isTyping(e) || e.altKey || e.ctrlKey || e.metaKey || !mine) return
