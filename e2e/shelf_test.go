@@ -30,8 +30,13 @@ func TestABottleIsCarriedFromPlaceToPlace(t *testing.T) {
 	p.fill("Another amount", "2")
 	p.click("combobox", "in")
 	p.click("option", "servings")
+	requests := func() int {
+		return evaluate[int](p, "(() => performance.getEntriesByType('resource').filter((e) => e.name.includes('/api/')).length)")
+	}
+	before := requests()
 	p.click("button", "Pour it")
 	p.sees("240 mL", "16 servings of 15 mL left")
+	assert.Equal(t, 1, requests()-before, "a pour makes one request")
 	p.click("button", walnut)
 	p.press(kb.ArrowDown, chromedp.ModifierAlt)
 	p.until("the bottle in the freezer", holds("Freezer"))

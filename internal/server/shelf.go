@@ -151,6 +151,7 @@ type Bottle struct {
 	// ForWhom are the kitchen's drinkers, and why it is not for some.
 	ForWhom []ForWhom `json:"forWhom"`
 	Pigment string    `json:"pigment" enum:"milk,oat,nut,cocoa" doc:"it is drawn in"`
+	ShelfML float64   `json:"shelfML,omitempty" doc:"in all bottles of the shelf, after a pour"`
 }
 
 // Shelf is what stands in fridge and freezer.
@@ -239,7 +240,17 @@ func (s *server) pour(in *pourInput) (Bottle, error) {
 	if ml < leastPourML {
 		return Bottle{}, fault.New("ml", "", "is too little to pour", "pour at least a millilitre, or so many servings")
 	}
-	return s.bottle(s.store.Pour(in.ID, ml))
+	return s.withShelf(s.bottle(s.store.Pour(in.ID, ml)))
+}
+
+// withShelf is a bottle with what the whole shelf holds now, so that the page need not
+// read the shelf again.
+func (s *server) withShelf(b Bottle, err error) (Bottle, error) {
+	if err != nil {
+		return b, err
+	}
+	b.ShelfML, err = s.store.ShelfML()
+	return b, err
 }
 
 func (s *server) finish(in *ByID) (Bottle, error) { return s.bottle(s.store.Finish(in.ID)) }
@@ -300,7 +311,9 @@ func (s *server) moveBottle(in *moveBottleInput) (Bottle, error) {
 	return s.bottle(s.store.Move(in.ID, in.Body.Place))
 }
 
-func (s *server) undoPour(in *ByID) (Bottle, error) { return s.bottle(s.store.UndoPour(in.ID)) }
+func (s *server) undoPour(in *ByID) (Bottle, error) {
+	return s.withShelf(s.bottle(s.store.UndoPour(in.ID)))
+}
 
 // MergeInto names the bottle that another is poured together with.
 type MergeInto struct {

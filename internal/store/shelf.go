@@ -128,6 +128,12 @@ func (s *Store) Shelf() ([]Bottle, error) {
 	return list[Bottle](s.db.Where("state = ?", InUse).Preload("Batch.Version").Preload("Moves", inOrder).Order("use_by, id"))
 }
 
+// ShelfML is what all bottles in use hold.
+func (s *Store) ShelfML() (ml float64, err error) {
+	err = s.db.Model(&Bottle{}).Where("state = ?", InUse).Select("COALESCE(sum(left_ml), 0)").Scan(&ml).Error
+	return ml, err
+}
+
 // Bottle finds one bottle.
 func (s *Store) Bottle(id int64) (*Bottle, error) {
 	var b Bottle

@@ -8,7 +8,9 @@ import {
 } from '@tanstack/react-query'
 import { useEffect, useRef } from 'react'
 import { answer, api } from './client'
+import { withBottle, withWeighed } from './patches'
 import type {
+  Bottle,
   Formula,
   Kitchen,
   KitchenNow,
@@ -19,10 +21,10 @@ import type {
   Poured,
   Reckoning,
   ScaleNow,
+  Shelf,
   Timers,
   WeighedChange,
 } from './schema'
-import { withWeighed } from './weighed'
 
 export const useKitchen = () => useQuery({ queryKey: ['kitchen'], queryFn: () => answer(api.GET('/api/kitchen')) })
 
@@ -102,21 +104,34 @@ export function useMakeBatch(id: number) {
   })
 }
 
-/** useBottle are the things done with a bottle; the shelf is read anew after each. */
+/** useBottle are the things done with a bottle. A pour answers with all that it changed of the shelf; after anything else the shelf is read anew. */
 export function useBottle(id: number) {
   const client = useQueryClient()
   const path = { params: { path: { id } } }
   const onSettled = () => client.invalidateQueries({ queryKey: ['shelf'] })
+  const onSuccess = (bottle: Bottle) => {
+    client.setQueryData<Shelf>(['shelf'], (shelf) => shelf && withBottle(shelf, bottle))
+    // what else hangs on it is read when it is looked at next
+    client.invalidateQueries({
+      predicate: (q) => q.queryKey[0] === 'shelf' && q.queryKey.length > 1,
+      refetchType: 'none',
+    })
+  }
   return {
     pour: useMutation({
       mutationFn: (body: Poured) => answer(api.POST('/api/bottles/{id}/pours', { ...path, body })),
-      onSettled,
+      onSuccess,
+      onError: onSettled,
     }),
     merge: useMutation({
       mutationFn: (other: number) => answer(api.POST('/api/bottles/{id}/merge', { ...path, body: { other } })),
       onSettled,
     }),
-    undo: useMutation({ mutationFn: () => answer(api.POST('/api/bottles/{id}/undo-pour', path)), onSettled }),
+    undo: useMutation({
+      mutationFn: () => answer(api.POST('/api/bottles/{id}/undo-pour', path)),
+      onSuccess,
+      onError: onSettled,
+    }),
     move: useMutation({
       mutationFn: (place: Moved['place']) => answer(api.POST('/api/bottles/{id}/move', { ...path, body: { place } })),
       onSettled,
@@ -140,7 +155,11 @@ export function useMoveBottle() {
 }
 
 export const useRhythm = () =>
-  useQuery({ queryKey: ['shelf', 'rhythm'], queryFn: () => answer(api.GET('/api/rhythm')) })
+  useQuery({
+    queryKey: ['shelf', 'rhythm'],
+    queryFn: () => answer(api.GET('/api/rhythm')),
+    refetchInterval: everyMinute,
+  })
 
 export const usePantry = () => useQuery({ queryKey: ['pantry'], queryFn: () => answer(api.GET('/api/pantry')) })
 

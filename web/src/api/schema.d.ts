@@ -1743,6 +1743,11 @@ export interface components {
              * @description left
              */
             servings: number;
+            /**
+             * Format: double
+             * @description in all bottles of the shelf, after a pour
+             */
+            shelfML?: number;
             /** @enum {string} */
             standing: "fine" | "soon" | "last day" | "past";
             state: string;

@@ -1,4 +1,4 @@
-import type { Plan, WeighedChange } from './schema'
+import type { Bottle, Plan, Shelf, WeighedChange } from './schema'
 
 /** withWeighed is the plan with what one weighing changed put into it; what it does not touch stays the same object. */
 export function withWeighed(plan: Plan, change: WeighedChange): Plan {
@@ -14,4 +14,12 @@ export function withWeighed(plan: Plan, change: WeighedChange): Plan {
       return { ...item, steps, front: change.front }
     }),
   }
+}
+
+/** withBottle is the shelf with a bottle as it is after a pour; one that is used up is gone from it. */
+export function withBottle(shelf: Shelf, bottle: Bottle): Shelf {
+  const bottles = shelf.bottles
+    .map((b) => (b.id === bottle.id ? bottle : b))
+    .filter((b) => b.id !== bottle.id || bottle.state === 'in use')
+  return { ...shelf, bottles, totalML: bottle.shelfML ?? shelf.totalML }
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import type { Plan, WeighedChange } from './schema'
-import { withWeighed } from './weighed'
+import { withBottle, withWeighed } from './patches'
+import type { Bottle, Plan, Shelf, WeighedChange } from './schema'
 
 const amount = (key: string) => ({ key, name: key })
 const plan = {
@@ -26,5 +26,20 @@ describe('withWeighed', () => {
     expect(plan.items[0]?.steps[0]?.amounts[1]).toEqual({ key: 'b', name: 'b' })
     const back = withWeighed(now, { ...change, used: undefined })
     expect(back.items[0]?.steps[0]?.amounts[1]?.used).toBeUndefined()
+  })
+})
+
+describe('withBottle', () => {
+  const bottle = (id: number, leftML: number, state = 'in use') =>
+    ({ id, leftML, state, shelfML: 900 }) as unknown as Bottle
+  const shelf = { bottles: [bottle(1, 400), bottle(2, 700)], totalML: 1100 } as unknown as Shelf
+
+  it('shows what is left, in the bottle and on the shelf', () => {
+    const now = withBottle(shelf, bottle(1, 200))
+    expect(now.bottles.map((b) => b.leftML)).toEqual([200, 700])
+    expect(now.totalML).toBe(900)
+  })
+  it('takes away what is used up', () => {
+    expect(withBottle(shelf, bottle(2, 0, 'finished')).bottles.map((b) => b.id)).toEqual([1])
   })
 })
