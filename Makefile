@@ -3,7 +3,7 @@
 #   make test   installs what is missing, and passes every test
 
 SHELL := /bin/bash
-VERSION := $(shell git describe --tags --always --dirty 2>/dev/null || echo dev)
+VERSION := $(shell cat VERSION)$(shell git describe --always --dirty --exclude "*" 2>/dev/null | sed "s,^,+,")
 WEB := web/node_modules/.installed
 TOOLS := web/tools/node_modules/.installed
 DIST := web/dist/index.html
@@ -13,7 +13,7 @@ LISTEN ?= 127.0.0.1:8642
 # of ours runs inside it or inside the hashes: they are built as usual.
 RACE := -race '-gcflags=modernc.org/...=-race=false' '-gcflags=github.com/glebarez/go-sqlite/...=-race=false' '-gcflags=golang.org/x/crypto/...=-race=false'
 
-.PHONY: demo test bench dev lint shots e2e axe build unit spec check chromium
+.PHONY: demo test bench dev lint shots e2e axe build unit spec check rooms notices chromium
 
 demo: build
 	bin/plushladle demo --listen $(LISTEN)
@@ -76,3 +76,11 @@ chromium:
 	command -v chromium >/dev/null || { \
 	  root=$$([ "$$(id -u)" = 0 ] || echo sudo); \
 	  $$root apt-get update -qq && $$root apt-get -o DPkg::Lock::Timeout=120 install -y -qq chromium; }
+
+# The picture of the rooms, from the imports as they are.
+rooms:
+	go run ./internal/tools/rooms > docs/rooms.svg
+
+# The licences of everything that ships, from the modules and packages themselves.
+notices: $(WEB)
+	go run ./internal/tools/notices > bin/notices.txt && mv bin/notices.txt internal/notices/notices.txt

@@ -10,6 +10,9 @@ import (
 	_ "time/tzdata" // zones by name, also where the system has none
 
 	"github.com/alecthomas/kong"
+
+	"plushladle/core/process"
+	"plushladle/internal/notices"
 )
 
 // version is set by the build.
@@ -23,6 +26,7 @@ type commands struct {
 	Backup     backupCommand     `cmd:"" help:"write everything in the kitchen as one JSON file"`
 	Restore    restoreCommand    `cmd:"" help:"put such a file, or a daily copy, in the place of everything there is"`
 	Passphrase passphraseCommand `cmd:"" help:"set what other devices show to come in"`
+	Licences   licencesCommand   `cmd:"" help:"print the licences of what it is built of"`
 	Version    versionCommand    `cmd:"" help:"say which version this is"`
 }
 
@@ -59,7 +63,7 @@ func run(args []string, s streams) int {
 	var all commands
 	helped := false
 	parser, err := kong.New(&all, kong.Name("plushladle"), kong.Writers(s.out, s.err), kong.Exit(func(int) { helped = true }),
-		kong.ConfigureHelp(kong.HelpOptions{Compact: true, NoExpandSubcommands: true}))
+		kong.Vars{"strainers": strainerNames()}, kong.ConfigureHelp(kong.HelpOptions{Compact: true, NoExpandSubcommands: true}))
 	if err != nil {
 		return s.refuse("", err)
 	}
@@ -87,12 +91,28 @@ func run(args []string, s streams) int {
 	return parsed.Selected().Target.Addr().Interface().(command).run(written, s)
 }
 
+// strainerNames are those that --strain takes.
+func strainerNames() string {
+	var names []string
+	for _, s := range process.Strainers() {
+		names = append(names, s.String())
+	}
+	return strings.Join(names, ", ")
+}
+
 // nameIn is the command that arguments begin with; "" where it is none.
 func nameIn(args []string) string {
 	if strings.HasPrefix(args[0], "-") {
 		return ""
 	}
 	return args[0]
+}
+
+type licencesCommand struct{}
+
+func (*licencesCommand) run(_ flags, s streams) int {
+	fmt.Fprint(s.out, notices.Text)
+	return exitOK
 }
 
 type versionCommand struct{}

@@ -25,7 +25,7 @@ import (
 type reckonCommand struct {
 	System    string        `default:"us" help:"what a cup, spoon, fluid ounce is: us, metric, au or imperial"`
 	Kind      string        `help:"what kind of drink it is: milk, creamer, cream, horchata, nog, concentrate, chocolate, brewed or cooler (guessed, and said)"`
-	Strain    string        `default:"bag" help:"how it is strained: bag, cloth, gentle, passes, sieve, sieve-pushed, sieve-cloth, none or juicer"`
+	Strain    string        `default:"bag" help:"how it is strained: ${strainers}"`
 	Blend     time.Duration `help:"how long in the blender, such as 90s (by base)"`
 	Blender   string        `default:"regular" help:"in which blender: regular or high-speed"`
 	WaterTemp float64       `help:"temperature of the grinding liquid in °C (by the words of the line, else 15)"`

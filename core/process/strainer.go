@@ -47,7 +47,11 @@ var strainers = [...]struct {
 
 // Strainers are all of them, in the order they are offered.
 func Strainers() []Strainer {
-	return []Strainer{Bag, Cloth, Gentle, Passes, Sieve, SievePushed, SieveCloth, None, Juicer}
+	all := make([]Strainer, len(strainers))
+	for n := range all {
+		all[n] = Strainer(n)
+	}
+	return all
 }
 
 func (s Strainer) String() string { return strainers[s].name }

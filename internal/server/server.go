@@ -23,6 +23,7 @@ import (
 	"plushladle/internal/app/weighing"
 	"plushladle/internal/device"
 	"plushladle/internal/kitchen"
+	"plushladle/internal/notices"
 	"plushladle/internal/store"
 )
 
@@ -103,6 +104,10 @@ func New(c Config) *fiber.App {
 	app.Add(asked, "/api/backup.json", s.backup)
 	app.Post(restorePath, s.restore)
 	app.Add(asked, "/api/bottles/:id/qr.png", s.qr)
+	app.Add(asked, "/licences.txt", func(c fiber.Ctx) error {
+		c.Set("Content-Type", "text/plain; charset=utf-8")
+		return c.SendString(notices.Text)
+	})
 	app.Add(asked, readyPath, func(c fiber.Ctx) error { return c.SendStatus(http.StatusNoContent) })
 	app.All("/api/*", nothingThere)
 	// Only the front end is compressed: the answers of a kitchen nearby are

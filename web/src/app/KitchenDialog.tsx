@@ -29,6 +29,11 @@ export function KitchenDialog({ onClose }: { onClose: () => void }) {
     <Dialog open onClose={onClose} title="Kitchen" intro="How this kitchen measures, chills and keeps.">
       <KitchenForm now={kitchen.data} onClose={onClose} />
       <Devices />
+      <p className="mt-3 text-[15px] text-mute">
+        <a href="/licences.txt" target="_blank" rel="noreferrer" className="underline">
+          Licences of what this is built of
+        </a>
+      </p>
     </Dialog>
   )
 }

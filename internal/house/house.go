@@ -1,0 +1,139 @@
+// Package house knows the rooms of this program: which package may lean on which.
+//
+// The craft stands on nothing but itself. What a cook does stands on the craft; what
+// speaks HTTP, SQL or English stands on both, and none of them on each other but
+// where the table says. A test reads the imports as they are and holds them to it.
+package house
+
+import (
+	"fmt"
+	"os/exec"
+	"slices"
+	"strings"
+)
+
+// Module is the path that all rooms begin with.
+const Module = "plushladle/"
+
+// Room is a package, or with a trailing / all packages under it.
+type Room string
+
+// Floor is a layer of the house, from the ground up.
+type Floor struct {
+	Name  string
+	Rooms []Room
+}
+
+// Floors are all of them.
+var Floors = []Floor{
+	{"the craft: pure, nothing but itself", []Room{"core/fault", "core/quantity", "core/ingredient", "core/process", "core/keep", "core/caution", "core/formula", "core/plan", "core"}},
+	{"what the craft needs around it", []Room{"internal/device", "internal/passphrase", "internal/notices", "internal/wording"}},
+	{"what a cook does and keeps", []Room{"internal/kitchen", "internal/exchange", "internal/store", "internal/app/"}},
+	{"how it is reached", []Room{"internal/server", "internal/demo", "web"}},
+	{"the program, and its tools", []Room{"cmd/plushladle", "internal/server/specgen", "internal/tools/", "internal/house", "e2e"}},
+}
+
+// leans says on which rooms of the house each may lean. core may on core.
+var leans = map[Room][]Room{
+	"core/fault":              {},
+	"core/quantity":           {"core/fault"},
+	"core/ingredient":         {"core/quantity", "core/fault"},
+	"core/process":            {"core/ingredient", "core/quantity", "core/fault"},
+	"core/keep":               {"core/ingredient", "core/quantity", "core/fault"},
+	"core/caution":            {"core/ingredient", "core/quantity", "core/fault"},
+	"core/formula":            {"core/process", "core/keep", "core/caution", "core/ingredient", "core/quantity", "core/fault"},
+	"core/plan":               {"core/formula", "core/process", "core/keep", "core/caution", "core/ingredient", "core/quantity", "core/fault"},
+	"core":                    {},
+	"internal/device":         {},
+	"internal/passphrase":     {"core/"},
+	"internal/notices":        {},
+	"internal/wording":        {"core/"},
+	"internal/kitchen":        {"core/"},
+	"internal/exchange":       {"core/", "internal/kitchen"},
+	"internal/store":          {"core/", "internal/kitchen"},
+	"internal/app/":           {"core/", "internal/device"},
+	"internal/server":         {"core/", "internal/kitchen", "internal/exchange", "internal/store", "internal/wording", "internal/device", "internal/passphrase", "internal/notices", "internal/app/"},
+	"internal/demo":           {"core/", "internal/kitchen", "internal/exchange", "internal/store", "internal/server", "internal/device"},
+	"web":                     {},
+	"cmd/plushladle":          {"core/", "internal/", "web"},
+	"internal/server/specgen": {"internal/server"},
+	"internal/tools/":         {"core/", "internal/"},
+	"internal/house":          {},
+	"e2e":                     {"core/", "internal/", "web"},
+}
+
+// Outside are the modules that the core may use besides the standard library.
+var Outside = []string{"gonum.org/v1/gonum"}
+
+// Package is one as it is.
+type Package struct {
+	Path    string   // without the module's
+	Imports []string // of this house, without the module's path
+	Foreign []string // of other modules
+}
+
+func (r Room) holds(path string) bool {
+	under, isFolder := strings.CutSuffix(string(r), "/")
+	return path == under || isFolder && strings.HasPrefix(path, string(r))
+}
+
+// RoomOf is the room that a package is in; "" where it has none.
+func RoomOf(path string) Room {
+	best := Room("")
+	for room := range leans {
+		if room.holds(path) && len(room) > len(best) {
+			best = room
+		}
+	}
+	return best
+}
+
+// Packages reads all packages of the house as they are.
+func Packages(dir string) ([]Package, error) {
+	list := exec.Command("go", "list", "-tags", "e2e", "-f", `{{.ImportPath}}{{range .Imports}} {{.}}{{end}}`, "./...")
+	list.Dir = dir
+	out, err := list.Output()
+	if err != nil {
+		return nil, fmt.Errorf("go list: %w", err)
+	}
+	var all []Package
+	for line := range strings.Lines(string(out)) {
+		fields := strings.Fields(line)
+		p := Package{Path: strings.TrimPrefix(fields[0], Module)}
+		for _, i := range fields[1:] {
+			first, _, _ := strings.Cut(i, "/")
+			if own, is := strings.CutPrefix(i, Module); is {
+				p.Imports = append(p.Imports, own)
+			} else if strings.Contains(first, ".") {
+				p.Foreign = append(p.Foreign, i)
+			}
+		}
+		all = append(all, p)
+	}
+	return all, nil
+}
+
+// Breaches say which packages lean where they may not.
+func Breaches(all []Package) (out []string) {
+	for _, p := range all {
+		room := RoomOf(p.Path)
+		if room == "" {
+			out = append(out, p.Path+" has no room: say in internal/house what it may lean on")
+			continue
+		}
+		for _, i := range p.Imports {
+			if !slices.ContainsFunc(leans[room], func(r Room) bool { return r.holds(i) }) {
+				out = append(out, fmt.Sprintf("%s leans on %s, and may not", p.Path, i))
+			}
+		}
+		if !strings.HasPrefix(p.Path, "core") {
+			continue
+		}
+		for _, i := range p.Foreign {
+			if !slices.ContainsFunc(Outside, func(o string) bool { return strings.HasPrefix(i, o) }) {
+				out = append(out, fmt.Sprintf("%s leans on %s: the craft stands on the standard library, gonum and itself", p.Path, i))
+			}
+		}
+	}
+	return out
+}

@@ -1,0 +1,42 @@
+package house
+
+import (
+	"os"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+func TestEveryRoomLeansOnlyWhereItMay(t *testing.T) {
+	t.Parallel()
+	all, err := Packages("../..")
+	require.NoError(t, err)
+	require.Greater(t, len(all), 15)
+	assert.Empty(t, Breaches(all))
+}
+
+func TestABreachIsFound(t *testing.T) {
+	t.Parallel()
+	found := Breaches([]Package{
+		{Path: "core/keep", Imports: []string{"internal/wording"}, Foreign: []string{"github.com/gofiber/fiber/v3"}},
+		{Path: "core/plan", Imports: []string{"core/formula"}, Foreign: []string{"gonum.org/v1/gonum/floats"}},
+		{Path: "internal/app/shelf", Imports: []string{"core/keep", "internal/store"}}, {Path: "attic"},
+	})
+	assert.Equal(t, []string{
+		"core/keep leans on internal/wording, and may not",
+		"core/keep leans on github.com/gofiber/fiber/v3: the craft stands on the standard library, gonum and itself",
+		"internal/app/shelf leans on internal/store, and may not",
+		"attic has no room: say in internal/house what it may lean on",
+	}, found)
+}
+
+// The picture of the rooms shows them as they are: make rooms draws it anew.
+func TestThePictureIsOfThisHouse(t *testing.T) {
+	t.Parallel()
+	all, err := Packages("../..")
+	require.NoError(t, err)
+	picture, err := os.ReadFile("../../docs/rooms.svg")
+	require.NoError(t, err)
+	assert.Equal(t, Picture(all), string(picture), "draw it anew: make rooms")
+}
