@@ -12,12 +12,21 @@ import (
 
 const axePath = "../web/node_modules/axe-core/axe.min.js"
 
+// motionless is for how many looks nothing moves before the page is looked at.
+const motionless = 8
+
 // axeFaults lists the serious and critical faults that axe-core finds.
 func axeFaults(p *page) []string {
 	p.t.Helper()
 	script, err := os.ReadFile(axePath)
 	require.NoError(p.t, err)
-	p.until("motion to end", func() bool { return evaluate[bool](p, "(() => document.getAnimations().length === 0)") })
+	still := 0 // a colour that is about to change is not one to look at
+	p.until("motion to end", func() bool {
+		if still++; !evaluate[bool](p, "(() => document.getAnimations().length === 0)") {
+			still = 0
+		}
+		return still > motionless
+	})
 	_, err = chromedp.Run(p.ctx, chromedp.Evaluate[chromedp.Void](string(script)+";undefined"))
 	require.NoError(p.t, err)
 	const run = `axe.run(document).then((r) => r.violations

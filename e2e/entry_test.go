@@ -7,11 +7,9 @@ import (
 	"net/http/httputil"
 	"net/url"
 	"testing"
-	"time"
 
 	"github.com/stretchr/testify/require"
 
-	"plushladle/internal/demo"
 	"plushladle/internal/passphrase"
 	"plushladle/internal/server"
 )
@@ -22,8 +20,7 @@ const kitchenWords = "fourteen rowers on the porch"
 // home, and one where requests arrive as from elsewhere.
 func lockedKitchen(t testing.TB) (home, elsewhere string) {
 	t.Helper()
-	s := newStore(t)
-	require.NoError(t, demo.Fill(s, time.Now()))
+	s := demoStore(t)
 	hash, err := passphrase.Hash(kitchenWords)
 	require.NoError(t, err)
 	require.NoError(t, s.SetPassphrase(hash, 0))

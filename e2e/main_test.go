@@ -77,11 +77,17 @@ var demoFile = sync.OnceValues(func() ([]byte, error) {
 // address.
 func demoKitchen(t testing.TB) string {
 	t.Helper()
+	return serve(t, demoStore(t))
+}
+
+// demoStore is a demo kitchen of the test's own.
+func demoStore(t testing.TB) *store.Store {
+	t.Helper()
 	file, err := demoFile()
 	require.NoError(t, err)
 	path := filepath.Join(t.TempDir(), "kitchen.db")
 	require.NoError(t, os.WriteFile(path, file, 0o600))
-	return serve(t, openStore(t, path))
+	return openStore(t, path)
 }
 
 // emptyKitchen opens a kitchen with nothing in it.
