@@ -41,8 +41,8 @@ type Turn struct {
 	Hold bool                 // keep the other dials where they are, as far as lines of their kind can
 }
 
-// Turned is the drink with its dials set.
-type Turned struct {
+// Solved is the drink with its dials set.
+type Solved struct {
 	Drink  Drink  // its amounts solved; a line may have been added at its end
 	Moved  []Move // dials that were not asked to move and did
 	Missed []Miss // dials that could not be brought to where they were asked
@@ -66,7 +66,7 @@ type Miss struct {
 // drink with no sweetener gets white sugar and one with no added fat refined
 // coconut oil, where those are asked for. Neither figure asked for nor amount
 // is ever negative. The error, a *fault.Error, names the dial.
-func (d *Drink) Turn(t Turn) (*Turned, error) {
+func (d *Drink) Turn(t Turn) (*Solved, error) {
 	work := *d
 	work.Lines = slices.Clone(d.Lines)
 	s, before, err := work.toSolve()
@@ -88,7 +88,7 @@ func (d *Drink) Turn(t Turn) (*Turned, error) {
 		return nil, fault.New(string(wanted[0]), "", "leaves nothing of the drink", "add a liquid, or ask for less")
 	}
 	now := after.values() // before lines are dropped: it reads them
-	out := &Turned{Moved: moves(before.values(), now, t.To)}
+	out := &Solved{Moved: moves(before.values(), now, t.To)}
 	for n, dial := range wanted {
 		if _, asked := t.To[dial]; asked && !reached[n] {
 			out.Missed = append(out.Missed, miss(dial, t.To[dial], now[dial], s.knobs[n]))
@@ -445,7 +445,7 @@ var dialWords = map[DialName]struct{ name, unit string }{
 }
 
 // Words say what moved besides, and what could not be reached.
-func (t *Turned) Words() []string {
+func (t *Solved) Words() []string {
 	words := []string{}
 	for _, m := range t.Missed {
 		w := dialWords[m.Dial]

@@ -15,7 +15,7 @@ import (
 
 var flask = []string{"1 1/2 cups pecans", "3 cups water", "2 tbsp maple syrup", "1 small date", "1/2 tsp cardamom after straining", "1 tsp vanilla", "1 tbsp coconut oil", "1/8 tsp salt"}
 
-func turned(t *testing.T, d Drink, turn Turn) (*Turned, map[DialName]float64) {
+func turned(t *testing.T, d Drink, turn Turn) (*Solved, map[DialName]float64) {
 	t.Helper()
 	out, err := d.Turn(turn)
 	require.NoError(t, err)
@@ -107,7 +107,7 @@ func TestADialTurnedAllTheWayDown(t *testing.T) {
 	assert.True(t, r.Keeps.Known())
 	_, after = turned(t, none.Drink, Turn{To: map[DialName]float64{Sweetness: 5}, Hold: true})
 	assert.InDelta(t, 5, after[Sweetness], .01)
-	_, err = (func() (*Turned, error) {
+	_, err = (func() (*Solved, error) {
 		sugar := drinkOf(t, "1 tbsp sugar")
 		return sugar.Turn(Turn{To: map[DialName]float64{Sweetness: 5}})
 	})()

@@ -29,7 +29,7 @@ type BowlState struct {
 
 // In is the bowl's state at a moment in a kitchen. The oldest of it sets how
 // long it keeps and the newest when it is ready.
-func (b Bowl) In(k Kitchen, now time.Time) BowlState {
+func (b Bowl) In(k Room, now time.Time) BowlState {
 	where := OnTheBench
 	if b.Fridge {
 		where = InTheFridge
@@ -62,7 +62,7 @@ type Enough struct {
 }
 
 // Enough tells how far the bowl goes for what is planned, the soonest first.
-func (b Bowl) Enough(draws []Draw, k Kitchen, now time.Time) Enough {
+func (b Bowl) Enough(draws []Draw, k Room, now time.Time) Enough {
 	within := b.In(k, now).Within
 	sorted := slices.SortedFunc(slices.Values(draws), func(x, y Draw) int { return x.At.Compare(y.At) })
 	e := Enough{OverG: b.DryG}

@@ -16,7 +16,7 @@ import (
 // Steps are the steps of making a reckoned drink at its size, in order; none
 // for a drink that comes to nothing. They are its process told: what the figures
 // reckon with is what is done, in the same order.
-func Steps(d *formula.Drink, r *formula.Reckoning, k Kitchen, where Soaking) []Step {
+func Steps(d *formula.Drink, r *formula.Reckoning, k Room, where Soaking) []Step {
 	if r.Drink == nil && r.Rough == nil {
 		return nil
 	}
@@ -61,12 +61,12 @@ type compiler struct {
 	layout  *process.Layout
 	method  process.Method
 	soaking []bool // by line: a base that soaks
-	kitchen Kitchen
+	kitchen Room
 	where   Soaking
 	steps   []Step
 }
 
-func newCompiler(d *formula.Drink, r *formula.Reckoning, k Kitchen, where Soaking) *compiler {
+func newCompiler(d *formula.Drink, r *formula.Reckoning, k Room, where Soaking) *compiler {
 	c := &compiler{d: d, r: r, layout: &r.Made.Layout, method: d.Method.With(d.Changes), kitchen: k, where: where, soaking: make([]bool, len(d.Lines))}
 	for _, at := range [][]int{c.layout.Soaked, c.layout.InKept} {
 		for _, n := range at {

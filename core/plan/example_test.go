@@ -22,7 +22,7 @@ func almondMilk() (*formula.Drink, *formula.Reckoning) {
 // The method, step by step.
 func ExampleSteps() {
 	d, r := almondMilk()
-	for _, s := range plan.Steps(d, r, plan.Kitchen{TempC: 20}, plan.OnTheBench) {
+	for _, s := range plan.Steps(d, r, plan.Room{TempC: 20}, plan.OnTheBench) {
 		fmt.Println(s.Title)
 	}
 	// Output:
@@ -42,7 +42,7 @@ func ExampleSteps() {
 func ExampleMake() {
 	d, r := almondMilk()
 	friday := time.Date(2026, 11, 27, 12, 0, 0, 0, time.UTC)
-	job := plan.Job{ID: "milk", Name: d.Name, ReadyBy: friday, Bench: plan.Steps(d, r, plan.Kitchen{TempC: 20}, plan.OnTheBench)}
+	job := plan.Job{ID: "milk", Name: d.Name, ReadyBy: friday, Bench: plan.Steps(d, r, plan.Room{TempC: 20}, plan.OnTheBench)}
 	p, _ := plan.Make([]plan.Job{job}, plan.Rules{From: friday.AddDate(0, 0, -2), Hands: plan.Quiet{FromMin: 23 * 60, ToMin: 7 * 60}})
 	for _, s := range p.Lanes[0].Steps[:4] {
 		fmt.Println(s.Start.Format("Mon 15:04"), s.Title)

@@ -25,7 +25,7 @@ var london = func() *time.Location {
 func job(t testing.TB, name string, readyBy time.Time, tempC float64, lines ...string) Job {
 	t.Helper()
 	d, r := drink(t, nil, lines...)
-	k := Kitchen{TempC: tempC}
+	k := Room{TempC: tempC}
 	return Job{ID: name, Name: name, ReadyBy: readyBy, Bench: Steps(&d, r, k, OnTheBench), Fridge: Steps(&d, r, k, InTheFridge)}
 }
 
@@ -493,7 +493,7 @@ func TestTheRarerSteps(t *testing.T) {
 	}
 	for _, tt := range tests {
 		d, r := drink(t, tt.way, tt.lines...)
-		steps := Steps(&d, r, Kitchen{TempC: 20}, OnTheBench)
+		steps := Steps(&d, r, Room{TempC: 20}, OnTheBench)
 		assert.Equal(t, tt.kinds, kinds(Lane{Steps: timeless(steps)}), tt.what)
 		for _, s := range steps {
 			assert.NotEmpty(t, s.Title)
@@ -508,8 +508,8 @@ func TestTheRarerSteps(t *testing.T) {
 		}
 	}
 	d, r := drink(t, nil, "1 cup almonds", "4 cups water")
-	assert.Equal(t, []Kind{GetReady, Drain, Grind, Strain, Taste, Bottle, Wash, Chill}, kinds(Lane{Steps: timeless(Steps(&d, r, Kitchen{TempC: 20}, FromABowl))}))
-	assert.Len(t, Tools(&d, r, Kitchen{TempC: 20, ScaleG: 1}), 6)
+	assert.Equal(t, []Kind{GetReady, Drain, Grind, Strain, Taste, Bottle, Wash, Chill}, kinds(Lane{Steps: timeless(Steps(&d, r, Room{TempC: 20}, FromABowl))}))
+	assert.Len(t, Tools(&d, r, Room{TempC: 20, ScaleG: 1}), 6)
 }
 
 func timeless(steps []Step) []Timed {
@@ -525,7 +525,7 @@ func timeless(steps []Step) []Timed {
 func TestADaysChilledInfusionIsPlanned(t *testing.T) {
 	t.Parallel()
 	d, r := drink(t, func(d *formula.Drink) { d.Method.Coarse = true }, "1 cup white rice, unsoaked", "1/2 cup almonds, unsoaked", "6 cups water")
-	j := Job{ID: "horchata", ReadyBy: at(29, 12, 0), Bench: Steps(&d, r, Kitchen{TempC: 20}, OnTheBench)}
+	j := Job{ID: "horchata", ReadyBy: at(29, 12, 0), Bench: Steps(&d, r, Room{TempC: 20}, OnTheBench)}
 	p, problem := Make([]Job{j}, night)
 	require.Nil(t, problem)
 	holds(t, p, night)
@@ -581,7 +581,7 @@ func TestABowlIsDrawnFromForAsLongAsItKeeps(t *testing.T) {
 	require.True(t, ok)
 	since := at(26, 8, 0)
 	b := Bowl{Ingredient: almond, DryG: 400, Since: since, Topped: since.Add(10 * time.Hour), Changed: since.Add(20 * time.Hour), Fridge: true}
-	k := Kitchen{TempC: 20}
+	k := Room{TempC: 20}
 	s := b.In(k, since.Add(12*time.Hour))
 	assert.InDelta(t, 400*1.45, s.WetG, .01)
 	assert.Equal(t, since.Add(16*time.Hour), s.Ready)
@@ -613,7 +613,7 @@ func TestLoadsCountTheSoakAndTheHeat(t *testing.T) {
 	} {
 		d, r := drink(t, nil, tt.lines...)
 		grinds := 0
-		for _, s := range Steps(&d, r, Kitchen{TempC: 20}, OnTheBench) {
+		for _, s := range Steps(&d, r, Room{TempC: 20}, OnTheBench) {
 			if s.Kind == Grind {
 				grinds++
 				assert.Equal(t, tt.lines[1] == "900 g boiling water", s.Caution != "", "hot liquid is cautioned about at the blender")
@@ -622,7 +622,7 @@ func TestLoadsCountTheSoakAndTheHeat(t *testing.T) {
 		assert.Equal(t, tt.grinds, grinds, tt.lines)
 	}
 	d, r := drink(t, func(d *formula.Drink) { d.Method.Strainer = process.Sieve }, "200 g almonds", "1200 g water")
-	for _, s := range Steps(&d, r, Kitchen{TempC: 20}, OnTheBench) {
+	for _, s := range Steps(&d, r, Room{TempC: 20}, OnTheBench) {
 		if s.Kind == Strain {
 			assert.Equal(t, 3, s.Loads, "a sieve of 700 mL is emptied in between")
 			assert.Contains(t, s.Title, "3 times about 492 mL")

@@ -47,7 +47,7 @@ func TestEveryLineGoesInByItsSteps(t *testing.T) {
 		if r.Drink == nil {
 			continue // all of the liquid is in the pulp
 		}
-		steps := Steps(&d, r, Kitchen{TempC: 20}, OnTheBench)
+		steps := Steps(&d, r, Room{TempC: 20}, OnTheBench)
 		told := ""
 		in := make([]float64, len(d.Lines))
 		for _, s := range steps {
@@ -90,7 +90,7 @@ func TestWhatTheMethodGotWrong(t *testing.T) {
 	t.Parallel()
 	kindsOf := func(way func(*formula.Drink), lines ...string) (out []Kind, all []Step) {
 		d, r := drink(t, way, lines...)
-		all = Steps(&d, r, Kitchen{TempC: 20}, OnTheBench)
+		all = Steps(&d, r, Room{TempC: 20}, OnTheBench)
 		return kinds(Lane{Steps: timeless(all)}), all
 	}
 	named := func(all []Step, k Kind) string {
@@ -151,7 +151,7 @@ func TestTextAndMassAgree(t *testing.T) {
 		d.Size.Value *= .4 + 2*random.Float64()
 		r, err := d.Reckon()
 		require.NoError(t, err)
-		for _, s := range Steps(&d, r, Kitchen{TempC: 20}, OnTheBench) {
+		for _, s := range Steps(&d, r, Room{TempC: 20}, OnTheBench) {
 			for _, a := range s.Amounts {
 				text, of := a.Text, 1.
 				for words, n := range parts {
@@ -205,7 +205,7 @@ func TestOilIsNeverStirredIntoCold(t *testing.T) {
 		{[]string{"1 cup almonds", "4 cups water", "2 tbsp coconut oil, after straining"}, process.Simmer, StirIn},
 	} {
 		d, r := drink(t, func(d *formula.Drink) { d.Method.Heat = c.heat }, c.lines...)
-		for _, s := range Steps(&d, r, Kitchen{TempC: 20}, OnTheBench) {
+		for _, s := range Steps(&d, r, Room{TempC: 20}, OnTheBench) {
 			for _, a := range s.Amounts {
 				if strings.HasPrefix(a.Name, "Coconut oil") {
 					assert.Equal(t, c.in, s.Kind, "%v %s", c.lines, c.heat)
@@ -226,10 +226,10 @@ func TestAStepIsMovedWhereItIsSafe(t *testing.T) {
 	steps := func(changes ...process.Change) (string, []process.Change) {
 		d, r := drink(t, func(d *formula.Drink) { d.Changes, d.Method.Heat = changes, process.Simmer }, "1 cup almonds", "4 cups water", "3 dates", "1 pinch saffron")
 		var codes []string
-		for _, s := range Steps(&d, r, Kitchen{TempC: 20}, OnTheBench) {
+		for _, s := range Steps(&d, r, Room{TempC: 20}, OnTheBench) {
 			codes = append(codes, s.Kind.Code())
 		}
-		return strings.Join(codes, " "), Unapplied(&d, r, Kitchen{TempC: 20})
+		return strings.Join(codes, " "), Unapplied(&d, r, Room{TempC: 20})
 	}
 	as, _ := steps()
 	assert.Equal(t, "prepare soak drain pit bloom grind strain heat bloom stir-in cool taste bottle wash-up chill", as)
@@ -250,7 +250,7 @@ func TestAStepIsMovedWhereItIsSafe(t *testing.T) {
 func TestWorkBeforeTheJug(t *testing.T) {
 	t.Parallel()
 	d, r := drink(t, func(d *formula.Drink) { d.Size = formula.Size{By: formula.ByTimes, Value: 3.1} }, "1 cup almonds, toasted", "4 cups water", "1 tbsp fresh ginger, peeled and grated", "1 pinch salt", "6 dates")
-	steps := Steps(&d, r, Kitchen{TempC: 20}, OnTheBench)
+	steps := Steps(&d, r, Room{TempC: 20}, OnTheBench)
 	assert.Equal(t, []Kind{Toast, GetReady, Soak, Drain, Prepare, Pit, Grind}, kinds(Lane{Steps: timeless(steps)})[:7])
 	assert.Contains(t, steps[4].Title, "peeled and grated")
 	var salt, dates []string
@@ -272,7 +272,7 @@ func TestWorkBeforeTheJug(t *testing.T) {
 func TestItIsNotFinishedPastItsLife(t *testing.T) {
 	t.Parallel()
 	d, r := drink(t, nil, "1 cup almonds", "4 cups water", "3 tbsp maple syrup")
-	steps := Steps(&d, r, Kitchen{TempC: 20}, OnTheBench)
+	steps := Steps(&d, r, Room{TempC: 20}, OnTheBench)
 	chill := steps[len(steps)-1]
 	require.Equal(t, Chill, chill.Kind)
 	assert.Less(t, chill.Length.Max.Hours(), r.Keeps.CautiousDays*24)
@@ -286,7 +286,7 @@ func TestAnOpenAmountIsPlanned(t *testing.T) {
 	assert.Nil(t, r.Drink)
 	assert.Equal(t, []string{"almond"}, r.Allergens)
 	var ground []string
-	for _, s := range Steps(&d, r, Kitchen{TempC: 20}, OnTheBench) {
+	for _, s := range Steps(&d, r, Room{TempC: 20}, OnTheBench) {
 		for _, a := range s.Amounts {
 			if s.Kind == Grind {
 				ground = append(ground, fmt.Sprintf("%s %v", a.Name, a.Open))
@@ -294,7 +294,7 @@ func TestAnOpenAmountIsPlanned(t *testing.T) {
 		}
 	}
 	assert.Equal(t, []string{"Almonds, soaked false", "Water true", "Salt false"}, ground)
-	assert.Contains(t, strings.Join(Tools(&d, r, Kitchen{TempC: 20}), "; "), "bottles for 1850 mL", "vessels for twice")
+	assert.Contains(t, strings.Join(Tools(&d, r, Room{TempC: 20}), "; "), "bottles for 1850 mL", "vessels for twice")
 }
 
 // The cook's own steps and words are in the process, what is left out is not, and a
@@ -309,7 +309,7 @@ func TestTheCooksOwnWay(t *testing.T) {
 		{At: process.At{Kind: "juice", N: 1}, Do: process.Set, Cue: "slowly"},
 	}
 	d, r := drink(t, func(d *formula.Drink) { d.Changes = changes }, "1 cup almonds", "4 cups water")
-	k := Kitchen{TempC: 20}
+	k := Room{TempC: 20}
 	steps := Steps(&d, r, k, OnTheBench)
 	assert.Equal(t, []Kind{GetReady, Soak, Drain, Grind, Strain, Own, Bottle, Wash, Chill}, kinds(Lane{Steps: timeless(steps)}))
 	assert.Equal(t, "Grind for 45 seconds", steps[3].Title)
@@ -343,10 +343,10 @@ func TestNoneOfTwoDrinksIsFinishedDaysEarly(t *testing.T) {
 func TestTheVesselHoldsWhatIsInIt(t *testing.T) {
 	t.Parallel()
 	d, r := drink(t, nil, "1 cup pearl barley", "6 cups water, soaking water kept")
-	first := Steps(&d, r, Kitchen{TempC: 20}, OnTheBench)[0]
+	first := Steps(&d, r, Room{TempC: 20}, OnTheBench)[0]
 	assert.Contains(t, first.Right, "a vessel of 1850 mL or more", "1.1 · (237 + 1420 mL) is 1822")
 	bowl := Bowl{Ingredient: d.Lines[0].Ingredient, DryG: 200}
-	state := bowl.In(Kitchen{TempC: 20}, at(26, 9, 0))
+	state := bowl.In(Room{TempC: 20}, at(26, 9, 0))
 	assert.GreaterOrEqual(t, state.VesselML, 1.1*swollen(bowl.Ingredient, 200))
 }
 
@@ -360,7 +360,7 @@ func TestBlendedAgainHot(t *testing.T) {
 		d, r := drink(t, func(d *formula.Drink) {
 			d.Changes = []process.Change{blend(after), {At: process.At{Kind: "grind"}, Do: process.Set, Params: map[string]float64{"gradual": 1}}}
 		}, "1 cup soybeans", "4 cups water")
-		for _, s := range Steps(&d, r, Kitchen{TempC: 20}, OnTheBench) {
+		for _, s := range Steps(&d, r, Room{TempC: 20}, OnTheBench) {
 			switch s.Kind {
 			case Own:
 				assert.True(t, s.Blender)
@@ -379,10 +379,10 @@ func TestAHotFillingIsHot(t *testing.T) {
 	d, r := drink(t, func(d *formula.Drink) {
 		d.Method.Heat, d.Method.Minutes, d.Method.HotFill = process.Simmer, 5, true
 	}, "1 cup pistachios", "2 cups water", "600 g white sugar")
-	steps := Steps(&d, r, Kitchen{TempC: 20}, OnTheBench)
+	steps := Steps(&d, r, Room{TempC: 20}, OnTheBench)
 	bottle := slices.IndexFunc(steps, func(s Step) bool { return s.Kind == Bottle })
 	assert.Equal(t, "Bring it back to 85 °C or more, and bottle it hot", steps[bottle].Title)
 	assert.Contains(t, steps[bottle].Caution, "Cold glass cracks")
 	assert.Equal(t, Cool, steps[bottle+1].Kind)
-	assert.Contains(t, strings.Join(Tools(&d, r, Kitchen{TempC: 20}), "; "), "bottles made for heat")
+	assert.Contains(t, strings.Join(Tools(&d, r, Room{TempC: 20}), "; "), "bottles made for heat")
 }

@@ -115,8 +115,8 @@ type Step struct {
 	Never   string        // why it must not be left out; "" where it may be
 }
 
-// Kitchen is what the steps hang on.
-type Kitchen struct {
+// Room is what the steps hang on.
+type Room struct {
 	TempC  float64 // of the room, for soaks
 	ScaleG float64 // what the scale reads to; 0 for none
 }

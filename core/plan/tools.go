@@ -10,7 +10,7 @@ import (
 
 // Tools are the things to have out for a drink besides what goes in, each with
 // its size where that matters.
-func Tools(d *formula.Drink, r *formula.Reckoning, k Kitchen) []string {
+func Tools(d *formula.Drink, r *formula.Reckoning, k Room) []string {
 	if r.Drink == nil && r.Rough == nil {
 		return nil
 	}

@@ -29,7 +29,7 @@ import (
 func Fill(s *store.Store, now time.Time) error {
 	c := &cook{now: now, drinkIDs: map[string]int64{}}
 	c.app = server.New(server.Config{Store: s, Now: func() time.Time { return c.now }, Web: fstest.MapFS{}, Log: slog.New(slog.DiscardHandler)})
-	c.call(http.MethodPut, "/api/kitchen", server.Kitchen{
+	c.call(http.MethodPut, "/api/kitchen", server.Settings{
 		System: "us", School: "cautious", FridgeC: 4, JugML: 1600, Theme: "system", Currency: "GBP", ScaleG: 1, Measures: drawer,
 		KitchenC: 20, HandsQuiet: "22:30-06:30", NoiseQuiet: "21:00-07:30",
 	}, nil)

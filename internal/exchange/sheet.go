@@ -80,8 +80,8 @@ var stageWords = map[ingredient.Stage]string{
 }
 
 // KitchenOf is the kitchen that a drink's steps on paper hang on.
-func KitchenOf(d *formula.Drink) plan.Kitchen {
-	return plan.Kitchen{TempC: cmp.Or(d.Method.RoomC, usualRoomC)}
+func KitchenOf(d *formula.Drink) plan.Room {
+	return plan.Room{TempC: cmp.Or(d.Method.RoomC, usualRoomC)}
 }
 
 const usualRoomC = 20

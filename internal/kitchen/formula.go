@@ -100,8 +100,9 @@ func New(system string) Formula {
 	}
 }
 
-// Ways are the kitchen's own ways, and what it has to measure and pay with.
-type Ways struct {
+// Setup is what a drink is reckoned in: the kitchen's settings, with all it measures,
+// pays and pours with.
+type Setup struct {
 	System    quantity.System
 	School    string
 	FridgeC   float64
@@ -119,7 +120,7 @@ type Ways struct {
 
 // Drink is the formula as the core takes it. Errors in single lines come back
 // by the line's place; the error is for the rest, a *fault.Error.
-func (f Formula) Drink(name string, ways Ways) (formula.Drink, []error, error) {
+func (f Formula) Drink(name string, ways Setup) (formula.Drink, []error, error) {
 	d := formula.New(name)
 	err := f.Check()
 	if err != nil {
@@ -154,7 +155,7 @@ func (f Formula) Drink(name string, ways Ways) (formula.Drink, []error, error) {
 
 // setMethod is how it is made: as the cook says of this drink, else as is usual
 // in the kitchen.
-func (f Formula) setMethod(m *process.Method, ways Ways) {
+func (f Formula) setMethod(m *process.Method, ways Setup) {
 	m.Seconds, m.HighSpeed, m.Coarse = f.BlendS, ways.HighSpeed, f.Coarse
 	m.WaterC, m.WarmsC, m.RoomC = cmp.Or(f.WaterC, ways.TapC), f.WarmsC, ways.RoomC
 	m.Heat, m.Minutes, m.Covered, m.PanCM, m.HotFill = process.Heat(f.Heat), f.CookMin, f.Covered, cmp.Or(f.PanCM, ways.PanCM), f.HotFill
@@ -162,7 +163,7 @@ func (f Formula) setMethod(m *process.Method, ways Ways) {
 }
 
 // portions are what it is divided into, without the lines that name nothing.
-func (f Formula) portions(ways Ways) []formula.Portion {
+func (f Formula) portions(ways Setup) []formula.Portion {
 	out := make([]formula.Portion, 0, len(f.Portions))
 	for _, p := range f.Portions {
 		portion := formula.Portion{Name: p.Name, ML: p.ML}
@@ -176,7 +177,7 @@ func (f Formula) portions(ways Ways) []formula.Portion {
 	return out
 }
 
-func (l Line) read(ways Ways) (formula.Line, error) {
+func (l Line) read(ways Setup) (formula.Line, error) {
 	i, ok := ways.Catalogue.Find(l.Ingredient)
 	line := formula.Line{
 		Key: l.Key, Ingredient: i, Name: l.Ingredient, Stage: ingredient.Stage(l.Stage), Note: l.Note,
@@ -231,7 +232,7 @@ func (f Formula) freshKey(n int) string {
 }
 
 // ReadLine reads a whole line as people write it: "1 1/2 cups hazelnuts, soaked".
-func ReadLine(text string, ways Ways) (Line, error) {
+func ReadLine(text string, ways Setup) (Line, error) {
 	read, err := formula.ReadLineWith(text, ways.Catalogue, ways.Reader)
 	if err != nil {
 		return Line{}, fault.In("text", err)

@@ -91,17 +91,17 @@ func TestAnotherTabsChangeIsNotLost(t *testing.T) {
 	t.Parallel()
 	c := newClient(t)
 	c.begun()
-	mine := call[KitchenNow](c, "GET", "/api/kitchen", nil).Kitchen
+	mine := call[SettingsNow](c, "GET", "/api/kitchen", nil).Settings
 	theirs := mine
 	theirs.FridgeC = 2
-	call[KitchenNow](c, "PUT", "/api/kitchen", theirs)
+	call[SettingsNow](c, "PUT", "/api/kitchen", theirs)
 	mine.JugML = 900
 	p := c.refused("PUT", "/api/kitchen", mine)
 	assert.Equal(t, http.StatusConflict, p.Status)
 	said := fmt.Sprint(p.Errors)
 	assert.Contains(t, said, "You have 4; it was set to 2")
 	assert.Contains(t, said, "You have 900; it was set to 1500")
-	assert.Equal(t, 2., call[KitchenNow](c, "GET", "/api/kitchen", nil).FridgeC)
+	assert.Equal(t, 2., call[SettingsNow](c, "GET", "/api/kitchen", nil).FridgeC)
 
 	rower := kitchen.Drinker{Name: "rower", Age: "adult", Allergens: []string{}, Dislikes: []string{}}
 	d := call[Pantry](c, "POST", "/api/pantry/drinkers", rower).Drinkers[0]
@@ -164,7 +164,7 @@ func TestControlCharactersAreCleanedFromNames(t *testing.T) {
 // A device that is signed out hears nothing more.
 func TestASignedOutDevicesStreamEnds(t *testing.T) {
 	t.Parallel()
-	h := newChanges()
+	h := newEvents()
 	boat, here, flat := h.listen(1), h.listen(0), h.listen(2)
 	h.cut(1, false)
 	assertClosed(t, boat.gone)
@@ -196,7 +196,7 @@ func assertClosed(t *testing.T, c chan struct{}) {
 func TestQuietHoursLeaveTimeToCook(t *testing.T) {
 	t.Parallel()
 	c := newClient(t)
-	k := call[KitchenNow](c, "GET", "/api/kitchen", nil).Kitchen
+	k := call[SettingsNow](c, "GET", "/api/kitchen", nil).Settings
 	k.HandsQuiet = "09:00-08:59"
 	p := c.refused("PUT", "/api/kitchen", k)
 	assert.Contains(t, p.Errors[0].Message, "less than four hours")
@@ -219,13 +219,13 @@ func TestTheKitchenHasATimeZone(t *testing.T) {
 	t.Parallel()
 	c := newClient(t) // whose machine goes by UTC
 	c.begun()
-	first := call[KitchenNow](c, "PUT", "/api/kitchen/time-zone", Zone{"America/New_York"})
+	first := call[SettingsNow](c, "PUT", "/api/kitchen/time-zone", Zone{"America/New_York"})
 	assert.Equal(t, "America/New_York", first.TimeZone)
-	assert.Equal(t, "America/New_York", call[KitchenNow](c, "PUT", "/api/kitchen/time-zone", Zone{"Asia/Tokyo"}).TimeZone, "the first browser's stays")
+	assert.Equal(t, "America/New_York", call[SettingsNow](c, "PUT", "/api/kitchen/time-zone", Zone{"Asia/Tokyo"}).TimeZone, "the first browser's stays")
 	p := call[Plan](c, "POST", "/api/plan/items", NewItem{DrinkID: 1, ReadyBy: "2026-11-27T18:00"})
 	assert.Equal(t, "18:00 -0500", p.Items[0].ReadyBy.In(mustZone(t, "America/New_York")).Format("15:04 -0700"))
 	c.now = time.Date(2026, 11, 25, 2, 0, 0, 0, time.UTC)
-	assert.Equal(t, "2026-11-24", call[KitchenNow](c, "GET", "/api/kitchen", nil).Today, "it is still evening there")
+	assert.Equal(t, "2026-11-24", call[SettingsNow](c, "GET", "/api/kitchen", nil).Today, "it is still evening there")
 	bad := c.refused("PUT", "/api/kitchen/time-zone", Zone{"Narnia/Lamppost"})
 	assert.Contains(t, bad.Errors[0].Message, "Europe/London")
 }

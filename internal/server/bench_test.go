@@ -30,7 +30,7 @@ func BenchmarkReckonAgainstEmptyHandlers(b *testing.B) {
 	}
 	body, err := json.Marshal(ToReckon{Formula: f})
 	require.NoError(b, err)
-	s := &server{known: &known{}, seen: &recordKept{}, store: c.store, now: func() time.Time { return c.now }, log: c.log}
+	s := &server{caches: &caches{}, seen: &recordKept{}, store: c.store, now: func() time.Time { return c.now }, log: c.log}
 	app := fiber.New(fiber.Config{ReadBufferSize: bufferSize, WriteBufferSize: bufferSize})
 	app.Use(recoverPanic(c.log), guard(nil), headers)
 	api := NewAPI(app)
@@ -57,7 +57,7 @@ func BenchmarkReckonAgainstEmptyHandlers(b *testing.B) {
 // BenchmarkPaste reads two hundred lines as they were copied.
 func BenchmarkPaste(b *testing.B) {
 	c := newClient(b)
-	s := &server{known: &known{}, seen: &recordKept{}, store: c.store, now: func() time.Time { return c.now }, log: c.log}
+	s := &server{caches: &caches{}, seen: &recordKept{}, store: c.store, now: func() time.Time { return c.now }, log: c.log}
 	lines := []string{"1 1/2 cups raw hazelnuts, soaked overnight", "2 tbsp + 1 tsp maple syrup", "1 (14 oz) can coconut milk", "a splash of joy", "½ tsp nutmeg"}
 	text := strings.Repeat(strings.Join(lines, "\n")+"\n", 40)
 	for b.Loop() {

@@ -41,7 +41,7 @@ func (s *server) bottleItem(in *bottlingInput) (Plan, error) {
 	if items[at].BatchID != 0 {
 		return Plan{}, store.ErrBottled
 	}
-	l, err := s.look()
+	l, err := s.planView()
 	if err != nil {
 		return Plan{}, err
 	}
@@ -79,7 +79,7 @@ func bottleStep(steps []plan.ItemStep) int {
 
 // asMade reckons a planned drink with what really went in; what was left open
 // and never weighed is worked back where milk and pulp tell of it.
-func (s *server) asMade(item store.PlanItem, l look, in Bottling) (asMade, error) {
+func (s *server) asMade(item store.PlanItem, l planView, in Bottling) (asMade, error) {
 	planned, d, err := s.reckonItem(item, l.ways)
 	if err != nil {
 		return asMade{}, err
@@ -148,7 +148,7 @@ func asPlanned(item store.PlanItem) kitchen.Formula {
 	return item.Formula
 }
 
-func (s *server) firstPlannedG(item store.PlanItem, l look) (map[string]float64, error) {
+func (s *server) firstPlannedG(item store.PlanItem, l planView) (map[string]float64, error) {
 	item.Formula = asPlanned(item)
 	r, d, err := s.reckonItem(item, l.ways)
 	if err != nil {

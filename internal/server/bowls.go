@@ -32,13 +32,13 @@ type Bowl struct {
 }
 
 // bowlOf is a bowl as the core takes it.
-func (l look) bowlOf(b store.Bowl) plan.Bowl {
+func (l planView) bowlOf(b store.Bowl) plan.Bowl {
 	i, _ := l.ways.Catalogue.ByID(b.Ingredient)
 	return plan.Bowl{Ingredient: i, DryG: b.DryG, Since: b.Since, Topped: b.Topped, Changed: b.Changed, Fridge: b.Fridge}
 }
 
 // addBowls presents the bowls, and what they need done.
-func (p *Plan) addBowls(l look, draws map[int64][]plan.Draw, quiet plan.Quiet) {
+func (p *Plan) addBowls(l planView, draws map[int64][]plan.Draw, quiet plan.Quiet) {
 	zone := l.now.Location()
 	for _, b := range l.bowls {
 		core := l.bowlOf(b)
@@ -98,7 +98,7 @@ func bowlNeedG(d *formula.Drink, r *formula.Reckoning) float64 {
 // canDraw tells whether a drink can be made from its bowl: what it soaks is
 // what is in it.
 func (s *server) canDraw(item store.PlanItem) error {
-	l, err := s.look()
+	l, err := s.planView()
 	if err != nil {
 		return err
 	}
@@ -130,7 +130,7 @@ func (s *server) drawn(item *store.PlanItem) (map[int64]float64, error) {
 	begun := item.Steps[0].DoneAt != nil && !item.Steps[0].Skipped
 	switch {
 	case begun && item.DrawnG == 0:
-		ways, err := s.ways()
+		ways, err := s.setup()
 		if err != nil {
 			return nil, err
 		}
@@ -181,7 +181,7 @@ type topUpInput struct {
 }
 
 func (s *server) topUpBowl(in *topUpInput) (Plan, error) {
-	l, err := s.look()
+	l, err := s.planView()
 	if err != nil {
 		return Plan{}, err
 	}
@@ -207,7 +207,7 @@ type bowlInput struct {
 }
 
 func (s *server) changeBowl(in *bowlInput) (Plan, error) {
-	l, err := s.look()
+	l, err := s.planView()
 	if err != nil {
 		return Plan{}, err
 	}
@@ -228,7 +228,7 @@ func (s *server) endBowl(in *ByID) (Plan, error) {
 }
 
 // soakable are the ids and names of what can stand in a bowl.
-func soakable(ways kitchen.Ways) []Named {
+func soakable(ways kitchen.Setup) []Named {
 	out := []Named{}
 	for _, i := range ways.Catalogue.All() {
 		if plan.CanBowl(i) {

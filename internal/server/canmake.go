@@ -41,7 +41,7 @@ func (s *server) recipes() ([]recipe, error) {
 	if err != nil {
 		return nil, err
 	}
-	ways, err := s.ways()
+	ways, err := s.setup()
 	if err != nil {
 		return nil, err
 	}
@@ -54,7 +54,7 @@ func (s *server) recipes() ([]recipe, error) {
 	return out, nil
 }
 
-func recipeOf(d store.Drink, ways kitchen.Ways) (recipe, bool) {
+func recipeOf(d store.Drink, ways kitchen.Setup) (recipe, bool) {
 	drink, _, err := d.Draft.Drink(d.Name, ways)
 	if err != nil {
 		return recipe{}, false
@@ -93,7 +93,7 @@ func (s *server) canMake(*noInput) ([]CanMake, error) {
 	if err != nil {
 		return nil, err
 	}
-	ways, err := s.ways()
+	ways, err := s.setup()
 	if err != nil {
 		return nil, err
 	}
@@ -134,7 +134,7 @@ func (s *server) canMake(*noInput) ([]CanMake, error) {
 
 // haves are what there is: open packs and bowls with their dates, the rest of
 // the stock, and the kitchen's own drinks in bottles.
-func (s *server) haves(ways kitchen.Ways) ([]plan.Have, error) {
+func (s *server) haves(ways kitchen.Setup) ([]plan.Have, error) {
 	stock, err := s.store.Stock()
 	if err != nil {
 		return nil, err
@@ -161,7 +161,7 @@ func (s *server) haves(ways kitchen.Ways) ([]plan.Have, error) {
 
 // bowlsAsHad are what soaks, until it has soaked too long.
 func (s *server) bowlsAsHad() ([]plan.Have, error) {
-	l, err := s.look()
+	l, err := s.planView()
 	if err != nil {
 		return nil, err
 	}
@@ -179,7 +179,7 @@ func (s *server) bowlsAsHad() ([]plan.Have, error) {
 }
 
 // bottlesAsHad are the kitchen's own drinks, which may go into others.
-func (s *server) bottlesAsHad(ways kitchen.Ways) ([]plan.Have, error) {
+func (s *server) bottlesAsHad(ways kitchen.Setup) ([]plan.Have, error) {
 	kept, err := s.store.Shelf()
 	if err != nil {
 		return nil, err

@@ -12,63 +12,63 @@ import (
 	"plushladle/internal/store"
 )
 
-// known remembers the kitchen's ways, catalogue and pantry until something in
+// caches remember the kitchen's ways, catalogue and pantry until something in
 // them changes. Both reading and forgetting take the lock, so that what was
 // read before a change is never remembered after it.
-type known struct {
+type caches struct {
 	mu   sync.Mutex
-	ways *kitchen.Ways
+	ways *kitchen.Setup
 }
 
 // copy remembers the same from here on for itself.
-func (k *known) copy() *known {
+func (k *caches) copy() *caches {
 	k.mu.Lock()
 	defer k.mu.Unlock()
-	return &known{ways: k.ways}
+	return &caches{ways: k.ways}
 }
 
 // ways are the kitchen's own ways, with a catalogue of what ships, the cook's
 // own rows, and the kitchen's own drinks, each as its newest version gives it,
 // so that a milk from the shelf can go into another drink.
-func (s *server) ways() (kitchen.Ways, error) {
-	s.known.mu.Lock()
-	defer s.known.mu.Unlock()
-	if s.known.ways != nil {
-		return *s.known.ways, nil
+func (s *server) setup() (kitchen.Setup, error) {
+	s.caches.mu.Lock()
+	defer s.caches.mu.Unlock()
+	if s.caches.ways != nil {
+		return *s.caches.ways, nil
 	}
 	ways, err := s.readWays()
 	if err != nil {
-		return kitchen.Ways{}, err
+		return kitchen.Setup{}, err
 	}
-	s.known.ways = &ways
+	s.caches.ways = &ways
 	return ways, nil
 }
 
-func (s *server) readWays() (kitchen.Ways, error) {
+func (s *server) readWays() (kitchen.Setup, error) {
 	settings, err := s.store.Settings()
 	if err != nil {
-		return kitchen.Ways{}, err
+		return kitchen.Setup{}, err
 	}
 	larder, err := s.store.Larder()
 	if err != nil {
-		return kitchen.Ways{}, err
+		return kitchen.Setup{}, err
 	}
-	ways := kitchen.Ways{
+	ways := kitchen.Setup{
 		School: settings.School, FridgeC: settings.FridgeC, JugML: settings.JugML,
 		HighSpeed: settings.Blender == "high-speed", TapC: settings.TapC, PanCM: settings.PanCM, RoomC: settings.KitchenC,
 	}
 	if ways.System, err = quantity.ParseSystem(settings.System); err != nil {
-		return kitchen.Ways{}, err
+		return kitchen.Setup{}, err
 	}
 	ways.Reader = readerOf(larder.Measures)
 	if ways.Drawer, err = drawerOf(ways.Reader, settings); err != nil {
-		return kitchen.Ways{}, err
+		return kitchen.Setup{}, err
 	}
 	ways.Prices, ways.Drinkers = pricesOf(larder.Prices), drinkersOf(larder.Drinkers)
 	ways.Catalogue = ingredient.Standard().With(ownRows(larder.Ingredients)...)
 	drinks, err := s.store.Drinks()
 	if err != nil {
-		return kitchen.Ways{}, err
+		return kitchen.Setup{}, err
 	}
 	var own []*ingredient.Ingredient
 	for _, d := range drinks {
@@ -132,7 +132,7 @@ func ownRows(kept []store.OwnIngredient) []*ingredient.Ingredient {
 
 // asIngredient reckons a drink from what it was made of; a drink made of
 // drinks is no ingredient itself.
-func asIngredient(d store.Drink, ways kitchen.Ways) (*ingredient.Ingredient, bool) {
+func asIngredient(d store.Drink, ways kitchen.Setup) (*ingredient.Ingredient, bool) {
 	if len(d.Versions) == 0 {
 		return nil, false
 	}
@@ -156,20 +156,20 @@ func (s *server) changed() {
 	if s.stale != nil {
 		s.stale.ways = true
 	}
-	s.known.mu.Lock()
-	defer s.known.mu.Unlock()
-	s.known.ways = nil
+	s.caches.mu.Lock()
+	defer s.caches.mu.Unlock()
+	s.caches.ways = nil
 }
 
 // drinkNamed does so where a drink is known by another name; drafts are saved
 // too often to do it every time.
 func (s *server) drinkNamed(id int64, name string) {
-	s.known.mu.Lock()
-	defer s.known.mu.Unlock()
-	if s.known.ways == nil {
+	s.caches.mu.Lock()
+	defer s.caches.mu.Unlock()
+	if s.caches.ways == nil {
 		return
 	}
-	if i, ok := s.known.ways.Catalogue.ByID(ingredientID(id)); ok && i.Name != name {
-		s.known.ways = nil
+	if i, ok := s.caches.ways.Catalogue.ByID(ingredientID(id)); ok && i.Name != name {
+		s.caches.ways = nil
 	}
 }

@@ -9,18 +9,18 @@ import (
 	"github.com/gofiber/fiber/v3"
 )
 
-// changes tells those who listen that something changed. They ask for what it
+// events tell those who listen that something changed. They ask for what it
 // was themselves, so that what was missed is never lost: one who slept asks
 // once on waking.
-type changes struct {
+type events struct {
 	mu        sync.Mutex
 	listeners map[*listener]struct{}
 	closed    chan struct{}
 	once      sync.Once
 }
 
-func newChanges() *changes {
-	return &changes{listeners: map[*listener]struct{}{}, closed: make(chan struct{})}
+func newEvents() *events {
+	return &events{listeners: map[*listener]struct{}{}, closed: make(chan struct{})}
 }
 
 // listener is one who follows the cook.
@@ -32,7 +32,7 @@ type listener struct {
 	device  int64         // that listens; 0 at the machine itself
 }
 
-func (h *changes) listen(device int64) *listener {
+func (h *events) listen(device int64) *listener {
 	l := &listener{make(chan struct{}, 1), make(chan []byte, fallBehind), make(chan []byte, 1), make(chan struct{}), device}
 	h.mu.Lock()
 	defer h.mu.Unlock()
@@ -40,7 +40,7 @@ func (h *changes) listen(device int64) *listener {
 	return l
 }
 
-func (h *changes) leave(l *listener) {
+func (h *events) leave(l *listener) {
 	h.mu.Lock()
 	defer h.mu.Unlock()
 	delete(h.listeners, l)
@@ -48,7 +48,7 @@ func (h *changes) leave(l *listener) {
 
 // cut ends the streams of devices that were signed out: of the one, or, but for
 // it, of all.
-func (h *changes) cut(device int64, allBut bool) {
+func (h *events) cut(device int64, allBut bool) {
 	h.mu.Lock()
 	defer h.mu.Unlock()
 	for l := range h.listeners {
@@ -60,7 +60,7 @@ func (h *changes) cut(device int64, allBut bool) {
 }
 
 // tell tells all that something changed.
-func (h *changes) tell() {
+func (h *events) tell() {
 	h.mu.Lock()
 	defer h.mu.Unlock()
 	for l := range h.listeners {
@@ -75,7 +75,7 @@ func (h *changes) tell() {
 const fallBehind = 16
 
 // weighed sends all what one weighing changed.
-func (h *changes) weighed(change []byte) {
+func (h *events) weighed(change []byte) {
 	h.mu.Lock()
 	defer h.mu.Unlock()
 	for l := range h.listeners {
@@ -91,7 +91,7 @@ func (h *changes) weighed(change []byte) {
 }
 
 // show sends all what the scale shows, in the place of what they have not read.
-func (h *changes) show(scale []byte) {
+func (h *events) show(scale []byte) {
 	h.mu.Lock()
 	defer h.mu.Unlock()
 	for l := range h.listeners {
@@ -104,18 +104,18 @@ func (h *changes) show(scale []byte) {
 }
 
 // close ends all streams, so that the server can stop.
-func (h *changes) close() error {
+func (h *events) close() error {
 	h.once.Do(func() { close(h.closed) })
 	return nil
 }
 
-// telling is the operation with those who follow the cook told of it.
-func telling[In, Out any](s *server, handle func(*In) (Out, error)) func(*In) (Out, error) {
+// withEvent is the operation with those who follow the cook told of it.
+func withEvent[In, Out any](s *server, handle func(*In) (Out, error)) func(*In) (Out, error) {
 	return func(in *In) (Out, error) {
 		out, err := handle(in)
 		if err == nil {
 			s.station.Refresh()
-			s.told.tell()
+			s.events.tell()
 		}
 		return out, err
 	}
@@ -131,7 +131,7 @@ const (
 
 // stream answers with server-sent events: one at the start, for what changed
 // while nobody listened, one for each change, and what the scale shows.
-func (h *changes) stream(c fiber.Ctx) error {
+func (h *events) stream(c fiber.Ctx) error {
 	c.Set("Content-Type", "text/event-stream")
 	c.Set("Cache-Control", "no-store")
 	if c.Method() == http.MethodHead {

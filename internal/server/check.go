@@ -15,7 +15,7 @@ import (
 // it, so that a backup is taken only where all of it can be shown. The error
 // says which drink or view could not.
 func CheckKitchen(s *store.Store) error {
-	c := &checking{server: &server{known: &known{}, seen: &recordKept{}, store: s, now: time.Now, log: slog.New(slog.DiscardHandler), told: newChanges(), probe: &probe{}}}
+	c := &checking{server: &server{caches: &caches{}, seen: &recordKept{}, store: s, now: time.Now, log: slog.New(slog.DiscardHandler), events: newEvents(), probe: &probe{}}}
 	if err := c.views(); err != nil {
 		return err
 	}

@@ -18,10 +18,10 @@ import (
 func (s *server) registerCook(api huma.API) {
 	operation(s, api, http.MethodGet, "/api/timers", "timers", "The timers that run, are held, or ring", s.timers)
 	act(s, api, http.MethodPost, "/api/timers", "start-timer", "Start a timer", !undoable, (*server).startTimer)
-	operation(s, api, http.MethodPost, "/api/timers/{id}/hold", "hold-timer", "Hold a timer, or let it run on", telling(s, s.holdTimer))
+	operation(s, api, http.MethodPost, "/api/timers/{id}/hold", "hold-timer", "Hold a timer, or let it run on", withEvent(s, s.holdTimer))
 	operation(s, api, http.MethodPost, "/api/plan/items/{id}/cooling", "cooling", "How a cooked drink cools, and what would help", s.cooling)
-	operation(s, api, http.MethodPost, "/api/plan/items/{id}/cooling/watch", "watch-cooling", "Be told before it is too late", telling(s, s.watchCooling))
-	operation(s, api, http.MethodDelete, "/api/timers/{id}", "stop-timer", "Stop a timer, or answer one that rings", telling(s, s.stopTimer))
+	operation(s, api, http.MethodPost, "/api/plan/items/{id}/cooling/watch", "watch-cooling", "Be told before it is too late", withEvent(s, s.watchCooling))
+	operation(s, api, http.MethodDelete, "/api/timers/{id}", "stop-timer", "Stop a timer, or answer one that rings", withEvent(s, s.stopTimer))
 }
 
 // Front is the step to do now, and what is waited for before it.

@@ -118,7 +118,7 @@ func TestADeviceThatListensIsTold(t *testing.T) {
 	require.NoError(t, err)
 	defer func() { _ = answer.Body.Close() }()
 	assert.Equal(t, "text/event-stream", answer.Header.Get("Content-Type"))
-	event := events(answer.Body)
+	event := streamed(answer.Body)
 	assert.True(t, event(), "at once, for what was missed")
 	call[Timers](c, "POST", "/api/timers", NewTimer{"Soak", 1})
 	assert.True(t, event())
@@ -129,7 +129,7 @@ func TestADeviceThatListensIsTold(t *testing.T) {
 }
 
 // events reads a stream's events one by one; false where it has ended.
-func events(stream io.Reader) func() bool {
+func streamed(stream io.Reader) func() bool {
 	lines := bufio.NewScanner(stream)
 	return func() bool {
 		for lines.Scan() {
@@ -150,7 +150,7 @@ func BenchmarkCookStream(b *testing.B) {
 		answer, err := http.Get(url + "/api/changes")
 		require.NoError(b, err)
 		b.Cleanup(func() { _ = answer.Body.Close() })
-		event := events(answer.Body)
+		event := streamed(answer.Body)
 		require.True(b, event())
 		hear = append(hear, event)
 	}

@@ -51,7 +51,7 @@ func (s *server) coolingOf(id int64) (keep.Cooling, store.PlanItem, time.Time, e
 	if f == nil || !f.Cools {
 		return keep.Cooling{}, item, time.Time{}, fault.New("id", item.DrinkName, "is not cooling", "mark the step before it done first")
 	}
-	l, err := s.look()
+	l, err := s.planView()
 	if err != nil {
 		return keep.Cooling{}, item, time.Time{}, err
 	}

@@ -228,7 +228,7 @@ func (s *server) signOut(_ context.Context, in *struct{ Caller }) (*cookieOutput
 	if err := s.store.SignOut(in.caller.device.ID); err != nil {
 		return nil, s.problem(err)
 	}
-	s.told.cut(in.caller.device.ID, false)
+	s.events.cut(in.caller.device.ID, false)
 	return cookie("", -time.Second), nil
 }
 
@@ -273,7 +273,7 @@ func (s *server) revoke(in *revokeInput) (Devices, error) {
 	if err := s.store.SignOut(in.ID); err != nil {
 		return Devices{}, err
 	}
-	s.told.cut(in.ID, false)
+	s.events.cut(in.ID, false)
 	s.log.Info("a device was signed out", "id", in.ID)
 	return s.devices(&struct{ Caller }{in.Caller})
 }
@@ -314,7 +314,7 @@ func (s *server) setPassphrase(in *passphraseInput) (Devices, error) {
 	if err := s.store.SetPassphrase(hash, keep); err != nil {
 		return Devices{}, err
 	}
-	s.told.cut(keep, true)
+	s.events.cut(keep, true)
 	s.log.Info("the passphrase was set; all other devices are signed out")
 	return s.devices(&struct{ Caller }{in.Caller})
 }

@@ -38,11 +38,11 @@ type bench struct {
 	typed  kitchen.Formula
 	drink  formula.Drink
 	errors []error
-	ways   kitchen.Ways
+	ways   kitchen.Setup
 }
 
 func (s *server) onBench(name string, f kitchen.Formula) (*bench, error) {
-	ways, err := s.ways()
+	ways, err := s.setup()
 	if err != nil {
 		return nil, err
 	}
@@ -77,36 +77,36 @@ type Turn struct {
 	Give     string          `json:"give" maxLength:"40" doc:"the key of the line that gives; empty for all of its kind"`
 }
 
-// Turned is the formula with the dial set.
-type Turned struct {
+// Solved is the formula with the dial set.
+type Solved struct {
 	Formula   kitchen.Formula `json:"formula"`
 	Reckoning Reckoning       `json:"reckoning"`
 	Said      []string        `json:"said" doc:"what moved besides, and what could not be reached"`
 }
 
-func (s *server) turn(in *body[Turn]) (Turned, error) {
+func (s *server) turn(in *body[Turn]) (Solved, error) {
 	b, err := s.onBench(in.Body.Name, in.Body.Formula)
 	if err != nil {
-		return Turned{}, err
+		return Solved{}, err
 	}
 	dial := formula.DialName(in.Body.Dial)
 	to, err := b.wanted(dial, in.Body)
 	if err != nil {
-		return Turned{}, err
+		return Solved{}, err
 	}
 	turn := formula.Turn{To: map[formula.DialName]float64{dial: to}, Hold: true}
 	if in.Body.Give != "" {
 		place, err := b.place("give", in.Body.Give)
 		if err != nil {
-			return Turned{}, err
+			return Solved{}, err
 		}
 		turn.Give = map[formula.DialName]int{dial: place}
 	}
 	turned, err := b.drink.Turn(turn)
 	if err != nil {
-		return Turned{}, err
+		return Solved{}, err
 	}
-	out := Turned{Said: turned.Words()}
+	out := Solved{Said: turned.Words()}
 	out.Formula, out.Reckoning, err = b.changed(&turned.Drink)
 	return out, err
 }
@@ -305,7 +305,7 @@ type Blended struct {
 }
 
 func (s *server) blend(in *body[ToBlend]) (Blended, error) {
-	ways, err := s.ways()
+	ways, err := s.setup()
 	if err != nil {
 		return Blended{}, err
 	}
@@ -541,7 +541,7 @@ type PastedLine struct {
 }
 
 func (s *server) paste(in *body[Paste]) (Pasted, error) {
-	ways, err := s.ways()
+	ways, err := s.setup()
 	if err != nil {
 		return Pasted{}, err
 	}
@@ -559,7 +559,7 @@ func (s *server) paste(in *body[Paste]) (Pasted, error) {
 	return out, nil
 }
 
-func pasteLine(n int, text string, ways kitchen.Ways) PastedLine {
+func pasteLine(n int, text string, ways kitchen.Setup) PastedLine {
 	read, err := formula.ReadLineWith(text, ways.Catalogue, ways.Reader)
 	line := kitchen.Written(read)
 	line.Key = fmt.Sprintf("pasted-%d", n)

@@ -31,18 +31,18 @@ func TestADialIsTurned(t *testing.T) {
 	f := c.creamer()
 	f.Lines = append(f.Lines, kitchen.Line{Key: "odd", Ingredient: "moon dust", Amount: "lots"})
 	to := 10.5
-	out := call[Turned](c, "POST", "/api/turns", Turn{Formula: f, Dial: "fat", Value: &to})
+	out := call[Solved](c, "POST", "/api/turns", Turn{Formula: f, Dial: "fat", Value: &to})
 	assert.InDelta(t, 10.5, out.Reckoning.Dials[1].Value, .05)
 	assert.Equal(t, f.Lines[0], out.Formula.Lines[0], "what did not change stays as it was typed")
 	assert.Equal(t, f.Lines[5], out.Formula.Lines[5], "what is not understood stays as it was typed")
 	assert.Empty(t, out.Said)
 	middle := .5
-	out = call[Turned](c, "POST", "/api/turns", Turn{Formula: f, Dial: "strength", Position: &middle, Give: "k0"})
+	out = call[Solved](c, "POST", "/api/turns", Turn{Formula: f, Dial: "strength", Position: &middle, Give: "k0"})
 	assert.InDelta(t, .5, out.Reckoning.Dials[2].Position, .01)
 	assert.NotEqual(t, f.Lines[0].Amount, out.Formula.Lines[0].Amount)
 	assert.Equal(t, f.Lines[1], out.Formula.Lines[1])
 	none := 0.
-	out = call[Turned](c, "POST", "/api/turns", Turn{Formula: f, Dial: "fat", Value: &none})
+	out = call[Solved](c, "POST", "/api/turns", Turn{Formula: f, Dial: "fat", Value: &none})
 	require.NotEmpty(t, out.Said)
 	assert.Contains(t, out.Said[0], "Fat cannot reach 0 %")
 	for n := range f.Lines {
@@ -118,7 +118,7 @@ func TestThreeHundredLines(t *testing.T) {
 		f.Lines = append(f.Lines, kitchen.Line{Key: fmt.Sprint("s", n), Ingredient: "Maple syrup", Amount: "1/4 tsp"})
 	}
 	to := 9.
-	out := call[Turned](c, "POST", "/api/turns", Turn{Formula: f, Dial: "sweetness", Value: &to})
+	out := call[Solved](c, "POST", "/api/turns", Turn{Formula: f, Dial: "sweetness", Value: &to})
 	assert.InDelta(t, 9, out.Reckoning.Dials[0].Value, .05)
 }
 
@@ -272,8 +272,8 @@ func TestPantry(t *testing.T) {
 		{"a measure of nothing", "POST", "/api/pantry/measures", OwnMeasure{"jar", 0, false}, "body.waterG"},
 		{"a drinker of no age", "POST", "/api/pantry/drinkers", kitchen.Drinker{Name: "cox", Age: "old", Allergens: []string{}, Dislikes: []string{}}, "body.age"},
 		{"a drinker of no weight", "POST", "/api/pantry/drinkers", kitchen.Drinker{Name: "cox", Age: "adult", WeightKG: 1, Allergens: []string{}, Dislikes: []string{}}, "body.weightKG"},
-		{"a drawer of weights", "PUT", "/api/kitchen", Kitchen{System: "us", School: "cautious", FridgeC: 4, JugML: 1000, Theme: "day", Currency: "GBP", Measures: []string{"5 g"}, KitchenC: 20}, "body.measures"},
-		{"no currency", "PUT", "/api/kitchen", Kitchen{System: "us", School: "cautious", FridgeC: 4, JugML: 1000, Theme: "day", Currency: "shells", Measures: []string{}, KitchenC: 20}, "body.currency"},
+		{"a drawer of weights", "PUT", "/api/kitchen", Settings{System: "us", School: "cautious", FridgeC: 4, JugML: 1000, Theme: "day", Currency: "GBP", Measures: []string{"5 g"}, KitchenC: 20}, "body.measures"},
+		{"no currency", "PUT", "/api/kitchen", Settings{System: "us", School: "cautious", FridgeC: 4, JugML: 1000, Theme: "day", Currency: "shells", Measures: []string{}, KitchenC: 20}, "body.currency"},
 	}
 	for _, tt := range tests {
 		refused := c.refused(tt.method, tt.path, tt.body)

@@ -79,7 +79,7 @@ type stale struct{ ways, record bool }
 // its own, and what it makes out of date is so once it is kept.
 func (s *server) within(tx *store.Store, seen *stale) *server {
 	in := *s
-	in.store, in.known, in.stale = tx, s.known.copy(), seen
+	in.store, in.caches, in.stale = tx, s.caches.copy(), seen
 	return &in
 }
 
@@ -92,7 +92,7 @@ func (s *server) happened(seen stale) {
 		s.forgetRecord()
 	}
 	s.station.Refresh()
-	s.told.tell()
+	s.events.tell()
 }
 
 type undoInput struct {
@@ -160,8 +160,8 @@ type ByID struct {
 	ID int64 `path:"id" minimum:"1"`
 }
 
-// Kitchen are the kitchen's own ways.
-type Kitchen struct {
+// Settings are how the kitchen measures, chills and keeps.
+type Settings struct {
 	System  string  `json:"system" enum:"us,metric,au,imperial"`
 	School  string  `json:"school" enum:"cautious,customary"`
 	FridgeC float64 `json:"fridgeC" minimum:"-2" maximum:"30" doc:"°C"`
@@ -182,19 +182,19 @@ type Kitchen struct {
 	Revision   int     `json:"revision,omitempty" minimum:"0" doc:"as it was read, so that nothing set since is written over; 0 writes over whatever there is"`
 }
 
-// KitchenNow are the ways, and what day it is there.
-type KitchenNow struct {
-	Kitchen
+// SettingsNow are the settings, and what day it is there.
+type SettingsNow struct {
+	Settings
 	Today string `json:"today" doc:"the kitchen's date"`
 }
 
-func (s *server) kitchen(*noInput) (KitchenNow, error) {
+func (s *server) kitchen(*noInput) (SettingsNow, error) {
 	settings, err := s.store.Settings()
 	if err != nil {
-		return KitchenNow{}, err
+		return SettingsNow{}, err
 	}
-	return KitchenNow{
-		Kitchen{
+	return SettingsNow{
+		Settings{
 			settings.System, settings.School, settings.FridgeC, settings.JugML, settings.Theme,
 			settings.Currency, orEmpty(settings.Measures), settings.ScaleG, settings.KitchenC, settings.HandsQuiet, settings.NoiseQuiet,
 			settings.TimeZone, settings.Blender, settings.TapC, settings.PanCM, settings.Revision,
@@ -203,11 +203,11 @@ func (s *server) kitchen(*noInput) (KitchenNow, error) {
 	}, nil
 }
 
-func (s *server) setKitchen(in *body[Kitchen]) (KitchenNow, error) {
+func (s *server) setKitchen(in *body[Settings]) (SettingsNow, error) {
 	k := in.Body
 	larder, err := s.store.Larder()
 	if err != nil {
-		return KitchenNow{}, err
+		return SettingsNow{}, err
 	}
 	settings := store.Settings{
 		System: k.System, School: k.School, FridgeC: k.FridgeC, JugML: k.JugML, Theme: k.Theme,
@@ -216,23 +216,23 @@ func (s *server) setKitchen(in *body[Kitchen]) (KitchenNow, error) {
 		Blender: cmp.Or(k.Blender, "regular"), TapC: cmp.Or(k.TapC, process.TapC), PanCM: k.PanCM,
 	}
 	if _, err := kitchen.ParseZone(k.TimeZone); err != nil {
-		return KitchenNow{}, err
+		return SettingsNow{}, err
 	}
 	if _, err := kitchen.ParseQuiet("handsQuiet", k.HandsQuiet); err != nil {
-		return KitchenNow{}, err
+		return SettingsNow{}, err
 	}
 	if _, err := kitchen.ParseQuiet("noiseQuiet", k.NoiseQuiet); err != nil {
-		return KitchenNow{}, err
+		return SettingsNow{}, err
 	}
 	if _, err := drawerOf(readerOf(larder.Measures), settings); err != nil {
-		return KitchenNow{}, err
+		return SettingsNow{}, err
 	}
 	err = s.store.SetSettings(settings)
 	if isConflict(err) {
-		return KitchenNow{}, s.bothOf(k, func() (any, error) { now, err := s.kitchen(nil); return now.Kitchen, err })
+		return SettingsNow{}, s.bothOf(k, func() (any, error) { now, err := s.kitchen(nil); return now.Settings, err })
 	}
 	if err != nil {
-		return KitchenNow{}, err
+		return SettingsNow{}, err
 	}
 	s.changed()
 	return s.kitchen(nil)
@@ -245,20 +245,20 @@ type Zone struct {
 
 // beginInZone sets a kitchen's time zone where it has none: the first browser
 // that opens it tells where it stands.
-func (s *server) beginInZone(in *body[Zone]) (KitchenNow, error) {
+func (s *server) beginInZone(in *body[Zone]) (SettingsNow, error) {
 	if _, err := kitchen.ParseZone(in.Body.TimeZone); err != nil {
-		return KitchenNow{}, err
+		return SettingsNow{}, err
 	}
 	settings, err := s.store.Settings()
 	if err != nil {
-		return KitchenNow{}, err
+		return SettingsNow{}, err
 	}
 	if settings.TimeZone != "" {
 		return s.kitchen(nil)
 	}
 	settings.TimeZone = in.Body.TimeZone
 	if err := s.store.SetSettings(settings); err != nil {
-		return KitchenNow{}, err
+		return SettingsNow{}, err
 	}
 	s.changed()
 	return s.kitchen(nil)
@@ -272,7 +272,7 @@ type findInput struct {
 const maxSuggestions = 8
 
 func (s *server) findIngredients(in *findInput) ([]Suggestion, error) {
-	ways, err := s.ways()
+	ways, err := s.setup()
 	if err != nil {
 		return nil, err
 	}
@@ -289,7 +289,7 @@ type TypedLine struct {
 }
 
 func (s *server) readLine(in *body[TypedLine]) (kitchen.Line, error) {
-	ways, err := s.ways()
+	ways, err := s.setup()
 	if err != nil {
 		return kitchen.Line{}, err
 	}
@@ -329,7 +329,7 @@ func (s *server) reckonFormula(name string, f kitchen.Formula, madeOn time.Time)
 
 // read brings a formula into the core, the kitchen's way.
 func (s *server) read(name string, f kitchen.Formula) (formula.Drink, []error, error) {
-	ways, err := s.ways()
+	ways, err := s.setup()
 	if err != nil {
 		return formula.Drink{}, nil, err
 	}

@@ -53,7 +53,7 @@ func (s *server) packs(recipes func() ([]recipe, error)) ([]PackFigure, error) {
 	if err != nil || len(kept) == 0 {
 		return []PackFigure{}, err
 	}
-	ways, err := s.ways()
+	ways, err := s.setup()
 	if err != nil {
 		return nil, err
 	}
@@ -83,7 +83,7 @@ func (s *server) school() (keep.School, error) {
 	return keep.ParseSchool(settings.School)
 }
 
-func (s *server) pack(p store.Pack, ways kitchen.Ways, school keep.School, recipes []recipe) PackFigure {
+func (s *server) pack(p store.Pack, ways kitchen.Setup, school keep.School, recipes []recipe) PackFigure {
 	out := PackFigure{ID: p.ID, Ingredient: p.Ingredient, Name: p.Ingredient, LeftG: p.MassG, OpenedOn: p.OpenedOn, GoesInto: []UsesUp{}}
 	opened, printed := parseDate(p.OpenedOn), parseDate(p.Printed)
 	last := printed
@@ -130,7 +130,7 @@ func (s *server) openPack(in *body[OpenedPack]) (Shelf, error) {
 			return Shelf{}, fault.New("printed", printed, "is not a date", "use the form 2026-11-24, or leave it empty")
 		}
 	}
-	ways, err := s.ways()
+	ways, err := s.setup()
 	if err != nil {
 		return Shelf{}, err
 	}

@@ -257,7 +257,7 @@ const (
 )
 
 func (s *server) setPrice(in *priceInput) (Pantry, error) {
-	ways, err := s.ways()
+	ways, err := s.setup()
 	if err != nil {
 		return Pantry{}, err
 	}
@@ -298,7 +298,7 @@ func (s *server) packPrice(ingredientID string) (PackPrice, error) {
 }
 
 // packG is what a pack weighs.
-func (s *server) packG(i *ingredient.Ingredient, pack string, ways kitchen.Ways) (float64, error) {
+func (s *server) packG(i *ingredient.Ingredient, pack string, ways kitchen.Setup) (float64, error) {
 	settings, err := s.store.Settings()
 	if err != nil {
 		return 0, err

@@ -110,23 +110,23 @@ func (s *server) plan(*noInput) (Plan, error) {
 	return s.presentPlan(items)
 }
 
-// look is what the kitchen is like while a plan is presented.
-type look struct {
+// planView is what the kitchen is like while a plan is presented.
+type planView struct {
 	now       time.Time
-	room      plan.Kitchen
-	ways      kitchen.Ways
+	room      plan.Room
+	ways      kitchen.Setup
 	stock     map[string]float64 // what is left of it for the drinks to come
 	weighings map[int64]map[string]store.Weighing
 	bowls     []store.Bowl
 }
 
-func (s *server) look() (look, error) {
+func (s *server) planView() (planView, error) {
 	settings, err := s.store.Settings()
 	if err != nil {
-		return look{}, err
+		return planView{}, err
 	}
-	l := look{now: s.now(), room: roomOf(settings)}
-	if l.ways, err = s.ways(); err != nil {
+	l := planView{now: s.now(), room: roomOf(settings)}
+	if l.ways, err = s.setup(); err != nil {
 		return l, err
 	}
 	if l.stock, err = s.store.Stock(); err != nil {
@@ -139,12 +139,12 @@ func (s *server) look() (look, error) {
 	return l, err
 }
 
-func roomOf(settings store.Settings) plan.Kitchen {
-	return plan.Kitchen{TempC: settings.KitchenC, ScaleG: settings.ScaleG}
+func roomOf(settings store.Settings) plan.Room {
+	return plan.Room{TempC: settings.KitchenC, ScaleG: settings.ScaleG}
 }
 
 func (s *server) presentPlan(items []store.PlanItem) (Plan, error) {
-	l, err := s.look()
+	l, err := s.planView()
 	if err != nil {
 		return Plan{}, err
 	}
@@ -185,7 +185,7 @@ func (s *server) presentPlan(items []store.PlanItem) (Plan, error) {
 }
 
 // needsOf is what a planned drink still takes from the pantry, by ingredient.
-func (l look) needsOf(item store.PlanItem, d *formula.Drink, r *formula.Reckoning) map[string]float64 {
+func (l planView) needsOf(item store.PlanItem, d *formula.Drink, r *formula.Reckoning) map[string]float64 {
 	needs := map[string]float64{}
 	if item.BatchID != 0 {
 		return needs
@@ -201,7 +201,7 @@ func (l look) needsOf(item store.PlanItem, d *formula.Drink, r *formula.Reckonin
 	return needs
 }
 
-func (l look) bowl(id int64) *store.Bowl {
+func (l planView) bowl(id int64) *store.Bowl {
 	at := slices.IndexFunc(l.bowls, func(b store.Bowl) bool { return b.ID == id })
 	if at < 0 {
 		return nil
@@ -209,7 +209,7 @@ func (l look) bowl(id int64) *store.Bowl {
 	return &l.bowls[at]
 }
 
-func (p *Plan) add(item store.PlanItem, d *formula.Drink, r *formula.Reckoning, l look, needs map[string]float64) {
+func (p *Plan) add(item store.PlanItem, d *formula.Drink, r *formula.Reckoning, l planView, needs map[string]float64) {
 	item.Steps = withUsed(item.Steps, l.weighings[item.ID])
 	out := PlanItem{
 		ID: item.ID, DrinkID: item.DrinkID, Name: item.DrinkName, ReadyBy: item.ReadyBy, Fridge: item.Fridge, Made: true,
@@ -302,7 +302,7 @@ type ReadyLine struct {
 	ShortG float64 `json:"shortG" doc:"what is missing, by the pantry; 0 where it is there"`
 }
 
-func (l look) readyList(d *formula.Drink, r *formula.Reckoning, needs map[string]float64) *ReadyList {
+func (l planView) readyList(d *formula.Drink, r *formula.Reckoning, needs map[string]float64) *ReadyList {
 	out := ReadyList{Tools: orEmpty(plan.Tools(d, r, l.room)), Lines: []ReadyLine{}}
 	for _, i := range l.ways.Catalogue.All() {
 		need := needs[i.ID]
@@ -415,7 +415,7 @@ func sooner(a, b time.Time) time.Time {
 	return b
 }
 
-func (s *server) reckonItem(item store.PlanItem, ways kitchen.Ways) (*formula.Reckoning, *formula.Drink, error) {
+func (s *server) reckonItem(item store.PlanItem, ways kitchen.Setup) (*formula.Reckoning, *formula.Drink, error) {
 	d, _, err := item.Formula.Drink(item.DrinkName, ways)
 	if err != nil {
 		return nil, nil, err

@@ -164,7 +164,7 @@ func TestTheCalendarKeepsToItsStandard(t *testing.T) {
 func TestQuietHoursThatCannotBe(t *testing.T) {
 	t.Parallel()
 	c := newClient(t)
-	k := Kitchen{System: "us", School: "cautious", FridgeC: 4, JugML: 1000, Theme: "day", Currency: "GBP", Measures: []string{}, KitchenC: 20}
+	k := Settings{System: "us", School: "cautious", FridgeC: 4, JugML: 1000, Theme: "day", Currency: "GBP", Measures: []string{}, KitchenC: 20}
 	for _, quiet := range []string{"night", "22:30", "25:00-06:00", "22:70-06:00"} {
 		k.HandsQuiet = quiet
 		assert.Equal(t, "body.handsQuiet", c.refused("PUT", "/api/kitchen", k).Errors[0].Location)

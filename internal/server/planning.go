@@ -133,7 +133,7 @@ func (s *server) work(items []store.PlanItem, asked int) (work, error) {
 	if w.rules, err = s.rules(settings); err != nil {
 		return w, err
 	}
-	l, err := s.look()
+	l, err := s.planView()
 	if err != nil {
 		return w, err
 	}
@@ -219,7 +219,7 @@ func (s *server) rules(settings store.Settings) (plan.Rules, error) {
 	return rules, err
 }
 
-func (s *server) job(item store.PlanItem, l look) (plan.Job, error) {
+func (s *server) job(item store.PlanItem, l planView) (plan.Job, error) {
 	r, d, err := s.reckonItem(item, l.ways)
 	if err != nil {
 		return plan.Job{}, err
@@ -370,7 +370,7 @@ func (s *server) takeOffPlan(in *ByID) (Plan, error) {
 	}
 	used := map[string]float64{}
 	if plan.IsMade(items[at].Steps) {
-		l, err := s.look()
+		l, err := s.planView()
 		if err != nil {
 			return Plan{}, err
 		}

@@ -101,7 +101,7 @@ func (w worktop) ToWeigh(itemID int64) (inTurn, all []weighing.Amount) {
 	if err != nil {
 		return nil, nil
 	}
-	l, err := w.look()
+	l, err := w.planView()
 	if err != nil {
 		return nil, nil
 	}
@@ -135,7 +135,7 @@ func (w worktop) TakeDown(t weighing.Taken) error {
 // Show sends what the scale shows to those who follow.
 func (w worktop) Show(n weighing.Now) {
 	if data, err := json.Marshal(scaleShows(n)); err == nil {
-		w.told.show(data)
+		w.events.show(data)
 	}
 }
 

@@ -65,8 +65,8 @@ type server struct {
 	log     *slog.Logger
 	beyond  bool
 	url     string
-	known   *known
-	told    *changes
+	caches  *caches
+	events  *events
 	station *weighing.Station
 	probe   *probe
 	seen    *recordKept
@@ -83,7 +83,7 @@ func New(c Config) *fiber.App {
 	})
 	app.Server().HeaderReceived = beforeBody
 	app.Use(unreadCloses, recoverPanic(c.Log), headers, guard(c.Hosts), within)
-	s := &server{known: &known{}, seen: &recordKept{}, store: c.Store, now: c.Now, log: c.Log, beyond: c.Beyond, url: c.URL, told: newChanges(), probe: &probe{meter: c.Thermometer}}
+	s := &server{caches: &caches{}, seen: &recordKept{}, store: c.Store, now: c.Now, log: c.Log, beyond: c.Beyond, url: c.URL, events: newEvents(), probe: &probe{meter: c.Thermometer}}
 	s.now = s.inZone(c.Now)
 	if c.Scale == nil {
 		c.Scale = device.NewStandIn(1, uint64(c.Now().UnixNano()))
@@ -99,7 +99,7 @@ func New(c Config) *fiber.App {
 	app.Use("/api", s.gate(c.Beyond))
 	s.register(NewAPI(app))
 	app.Add(asked, calendarPath, s.calendar)
-	app.Add(asked, "/api/changes", s.told.stream)
+	app.Add(asked, "/api/changes", s.events.stream)
 	app.Add(asked, "/api/thermometer.csv", s.temperaturesCSV)
 	app.Add(asked, "/api/backup.json", s.backup)
 	app.Post(restorePath, s.restore)
@@ -155,7 +155,7 @@ func (s *server) close() error {
 	s.station.Disconnect()
 	s.station.Close()
 	s.probe.meter.Disconnect()
-	return s.told.close()
+	return s.events.close()
 }
 
 func init() { huma.DefaultArrayNullable = false } // our lists are empty rather than null

@@ -224,8 +224,8 @@ func TestMistakesAreNamedByField(t *testing.T) {
 	}{
 		{"no name", "POST", "/api/drinks", NewDrink{Name: "  "}, "body.name"},
 		{"a long name", "POST", "/api/drinks", NewDrink{Name: strings.Repeat("a", 121)}, "body.name"},
-		{"a system that is none", "PUT", "/api/kitchen", Kitchen{System: "ells", School: "cautious", FridgeC: 4, JugML: 1000, Theme: "day", Currency: "GBP", Measures: []string{}, KitchenC: 20}, "body.system"},
-		{"a hot fridge", "PUT", "/api/kitchen", Kitchen{System: "us", School: "cautious", FridgeC: 40, JugML: 1000, Theme: "day", Currency: "GBP", Measures: []string{}, KitchenC: 20}, "body.fridgeC"},
+		{"a system that is none", "PUT", "/api/kitchen", Settings{System: "ells", School: "cautious", FridgeC: 4, JugML: 1000, Theme: "day", Currency: "GBP", Measures: []string{}, KitchenC: 20}, "body.system"},
+		{"a hot fridge", "PUT", "/api/kitchen", Settings{System: "us", School: "cautious", FridgeC: 40, JugML: 1000, Theme: "day", Currency: "GBP", Measures: []string{}, KitchenC: 20}, "body.fridgeC"},
 		{"a size that is none", "POST", "/api/reckonings", sized("length", 3), "body.formula.sizeBy"},
 		{"a size of nothing", "POST", "/api/reckonings", sized("volume", 0), "body.size.value"},
 		{"too many lines", "POST", "/api/reckonings", ToReckon{Formula: kitchen.Formula{Lines: much, System: "us", Strainer: "bag", BlendS: 30, WaterC: 10, Spices: "linear"}}, "body.formula.lines"},

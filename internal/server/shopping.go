@@ -35,7 +35,7 @@ func addNeeds(needs map[string]float64, d *formula.Drink, r *formula.Reckoning) 
 
 // toBuy is what the plan needs less what there is, in packs where those are
 // known.
-func (s *server) toBuy(needs map[string]float64, ways kitchen.Ways) ([]ToBuy, error) {
+func (s *server) toBuy(needs map[string]float64, ways kitchen.Setup) ([]ToBuy, error) {
 	there, err := s.store.Stock()
 	if err != nil {
 		return nil, err
@@ -101,7 +101,7 @@ func (s *server) setStock(in *stockInput) (Pantry, error) {
 }
 
 func (s *server) inCatalogue(id string) (*ingredient.Ingredient, error) {
-	ways, err := s.ways()
+	ways, err := s.setup()
 	if err != nil {
 		return nil, err
 	}

@@ -19,7 +19,7 @@ func (s *server) registerWeigh(api huma.API) {
 	operation(s, api, http.MethodDelete, "/api/plan/items/{id}/weighings", "unweigh", "Forget what went in of an amount", s.unweigh)
 	act(s, api, http.MethodPost, "/api/plan/items/{id}/batch", "bottle-item", "Bottle a cooked drink, and record how it was made", undoable, (*server).bottleItem)
 	operation(s, api, http.MethodGet, "/api/batches/{id}", "batch", "How a drink was really made", s.batch)
-	operation(s, api, http.MethodPost, "/api/plan/items/{id}/rescale", "rescale", "Let what is still to come follow an amount that is over or under", telling(s, s.rescale))
+	operation(s, api, http.MethodPost, "/api/plan/items/{id}/rescale", "rescale", "Let what is still to come follow an amount that is over or under", withEvent(s, s.rescale))
 }
 
 // withUsed are the steps with what really went in of their amounts.
@@ -119,7 +119,7 @@ func (s *server) weighedChange(itemID int64, key string) (WeighedChange, error) 
 	if out.Front == nil || out.Front.Step < 0 || item.Steps[out.Front.Step].Over() < 0 {
 		return out, nil
 	}
-	ways, err := s.ways()
+	ways, err := s.setup()
 	if err != nil {
 		return out, err
 	}
@@ -137,7 +137,7 @@ func (s *server) wasWeighed(itemID int64, key string) (WeighedChange, error) {
 		return change, err
 	}
 	if data, err := json.Marshal(change); err == nil {
-		s.told.weighed(data)
+		s.events.weighed(data)
 	}
 	return change, nil
 }
@@ -163,7 +163,7 @@ func (s *server) amount(id int64, key string) (store.PlanItem, plan.ItemAmount, 
 	if err != nil {
 		return store.PlanItem{}, plan.ItemAmount{}, err
 	}
-	l, err := s.look()
+	l, err := s.planView()
 	if err != nil {
 		return store.PlanItem{}, plan.ItemAmount{}, err
 	}
@@ -215,7 +215,7 @@ func (s *server) rescale(in *rescaleInput) (Plan, error) {
 	if err != nil {
 		return Plan{}, err
 	}
-	ways, err := s.ways()
+	ways, err := s.setup()
 	if err != nil {
 		return Plan{}, err
 	}

@@ -12,8 +12,6 @@ import { withBottle, withWeighed } from './patches'
 import type {
   Bottle,
   Formula,
-  Kitchen,
-  KitchenNow,
   Moved,
   NewBatch,
   Pantry,
@@ -21,6 +19,8 @@ import type {
   Poured,
   Reckoning,
   ScaleNow,
+  Settings,
+  SettingsNow,
   Shelf,
   Timers,
   WeighedChange,
@@ -36,7 +36,7 @@ export const useShelf = () =>
   useQuery({ queryKey: ['shelf'], queryFn: () => answer(api.GET('/api/shelf')), refetchInterval: everyMinute })
 
 /** A change of the kitchen's settings: some of them, or what they become of what they are. */
-type KitchenChange = Partial<Kitchen> | ((now: Kitchen) => Partial<Kitchen>)
+type KitchenChange = Partial<Settings> | ((now: Settings) => Partial<Settings>)
 
 /** useSetKitchen changes settings, one change after the other, each from what the one before came to. */
 export function useSetKitchen() {
@@ -45,7 +45,7 @@ export function useSetKitchen() {
     scope: { id: 'kitchen' },
     mutationFn: async (change: KitchenChange) => {
       const { today: _, ...now } =
-        client.getQueryData<KitchenNow>(['kitchen']) ?? (await answer(api.GET('/api/kitchen')))
+        client.getQueryData<SettingsNow>(['kitchen']) ?? (await answer(api.GET('/api/kitchen')))
       const set = await answer(
         api.PUT('/api/kitchen', { body: { ...now, ...(typeof change === 'function' ? change(now) : change) } }),
       )

@@ -2582,122 +2582,6 @@ export interface components {
             /** Format: int64 */
             wholeDays: number;
         };
-        Kitchen: {
-            /**
-             * @description a high-speed one gets more out of nuts, and warms more
-             * @enum {string}
-             */
-            blender?: "regular" | "high-speed";
-            currency: string;
-            /**
-             * Format: double
-             * @description °C
-             */
-            fridgeC: number;
-            /** @description 22:30-06:30, when nothing needs hands; empty for never */
-            handsQuiet: string;
-            /**
-             * Format: double
-             * @description what one load may reach
-             */
-            jugML: number;
-            /**
-             * Format: double
-             * @description temperature of the room, for soaks
-             */
-            kitchenC: number;
-            /** @description in the drawer, as written on them */
-            measures: string[];
-            /** @description and no blender runs */
-            noiseQuiet: string;
-            /**
-             * Format: double
-             * @description the pan's diameter; 0 for one that suits
-             */
-            panCM?: number;
-            /**
-             * Format: int64
-             * @description as it was read, so that nothing set since is written over; 0 writes over whatever there is
-             */
-            revision?: number;
-            /**
-             * Format: double
-             * @description what the scale reads to; 0 for none
-             */
-            scaleG: number;
-            /** @enum {string} */
-            school: "cautious" | "customary";
-            /** @enum {string} */
-            system: "us" | "metric" | "au" | "imperial";
-            /**
-             * Format: double
-             * @description the tap's water, °C; 0 for 15
-             */
-            tapC?: number;
-            /** @enum {string} */
-            theme: "system" | "day" | "night";
-            /** @description an IANA name such as Europe/London; empty for the machine's own */
-            timeZone?: string;
-        };
-        KitchenNow: {
-            /**
-             * @description a high-speed one gets more out of nuts, and warms more
-             * @enum {string}
-             */
-            blender?: "regular" | "high-speed";
-            currency: string;
-            /**
-             * Format: double
-             * @description °C
-             */
-            fridgeC: number;
-            /** @description 22:30-06:30, when nothing needs hands; empty for never */
-            handsQuiet: string;
-            /**
-             * Format: double
-             * @description what one load may reach
-             */
-            jugML: number;
-            /**
-             * Format: double
-             * @description temperature of the room, for soaks
-             */
-            kitchenC: number;
-            /** @description in the drawer, as written on them */
-            measures: string[];
-            /** @description and no blender runs */
-            noiseQuiet: string;
-            /**
-             * Format: double
-             * @description the pan's diameter; 0 for one that suits
-             */
-            panCM?: number;
-            /**
-             * Format: int64
-             * @description as it was read, so that nothing set since is written over; 0 writes over whatever there is
-             */
-            revision?: number;
-            /**
-             * Format: double
-             * @description what the scale reads to; 0 for none
-             */
-            scaleG: number;
-            /** @enum {string} */
-            school: "cautious" | "customary";
-            /** @enum {string} */
-            system: "us" | "metric" | "au" | "imperial";
-            /**
-             * Format: double
-             * @description the tap's water, °C; 0 for 15
-             */
-            tapC?: number;
-            /** @enum {string} */
-            theme: "system" | "day" | "night";
-            /** @description an IANA name such as Europe/London; empty for the machine's own */
-            timeZone?: string;
-            /** @description the kitchen's date */
-            today: string;
-        };
         Label: {
             /** Format: double */
             carbohydrateG: number;
@@ -3597,6 +3481,122 @@ export interface components {
             /** Format: double */
             pulpG: number;
         };
+        Settings: {
+            /**
+             * @description a high-speed one gets more out of nuts, and warms more
+             * @enum {string}
+             */
+            blender?: "regular" | "high-speed";
+            currency: string;
+            /**
+             * Format: double
+             * @description °C
+             */
+            fridgeC: number;
+            /** @description 22:30-06:30, when nothing needs hands; empty for never */
+            handsQuiet: string;
+            /**
+             * Format: double
+             * @description what one load may reach
+             */
+            jugML: number;
+            /**
+             * Format: double
+             * @description temperature of the room, for soaks
+             */
+            kitchenC: number;
+            /** @description in the drawer, as written on them */
+            measures: string[];
+            /** @description and no blender runs */
+            noiseQuiet: string;
+            /**
+             * Format: double
+             * @description the pan's diameter; 0 for one that suits
+             */
+            panCM?: number;
+            /**
+             * Format: int64
+             * @description as it was read, so that nothing set since is written over; 0 writes over whatever there is
+             */
+            revision?: number;
+            /**
+             * Format: double
+             * @description what the scale reads to; 0 for none
+             */
+            scaleG: number;
+            /** @enum {string} */
+            school: "cautious" | "customary";
+            /** @enum {string} */
+            system: "us" | "metric" | "au" | "imperial";
+            /**
+             * Format: double
+             * @description the tap's water, °C; 0 for 15
+             */
+            tapC?: number;
+            /** @enum {string} */
+            theme: "system" | "day" | "night";
+            /** @description an IANA name such as Europe/London; empty for the machine's own */
+            timeZone?: string;
+        };
+        SettingsNow: {
+            /**
+             * @description a high-speed one gets more out of nuts, and warms more
+             * @enum {string}
+             */
+            blender?: "regular" | "high-speed";
+            currency: string;
+            /**
+             * Format: double
+             * @description °C
+             */
+            fridgeC: number;
+            /** @description 22:30-06:30, when nothing needs hands; empty for never */
+            handsQuiet: string;
+            /**
+             * Format: double
+             * @description what one load may reach
+             */
+            jugML: number;
+            /**
+             * Format: double
+             * @description temperature of the room, for soaks
+             */
+            kitchenC: number;
+            /** @description in the drawer, as written on them */
+            measures: string[];
+            /** @description and no blender runs */
+            noiseQuiet: string;
+            /**
+             * Format: double
+             * @description the pan's diameter; 0 for one that suits
+             */
+            panCM?: number;
+            /**
+             * Format: int64
+             * @description as it was read, so that nothing set since is written over; 0 writes over whatever there is
+             */
+            revision?: number;
+            /**
+             * Format: double
+             * @description what the scale reads to; 0 for none
+             */
+            scaleG: number;
+            /** @enum {string} */
+            school: "cautious" | "customary";
+            /** @enum {string} */
+            system: "us" | "metric" | "au" | "imperial";
+            /**
+             * Format: double
+             * @description the tap's water, °C; 0 for 15
+             */
+            tapC?: number;
+            /** @enum {string} */
+            theme: "system" | "day" | "night";
+            /** @description an IANA name such as Europe/London; empty for the machine's own */
+            timeZone?: string;
+            /** @description the kitchen's date */
+            today: string;
+        };
         Shelf: {
             bottles: components["schemas"]["Bottle"][];
             /** @description open ones */
@@ -3619,6 +3619,12 @@ export interface components {
             maxH: number;
             /** Format: double */
             minH: number;
+        };
+        Solved: {
+            formula: components["schemas"]["Formula"];
+            reckoning: components["schemas"]["Reckoning"];
+            /** @description what moved besides, and what could not be reached */
+            said: string[];
         };
         Split: {
             formula: components["schemas"]["Formula"];
@@ -3889,12 +3895,6 @@ export interface components {
              */
             value?: number;
         };
-        Turned: {
-            formula: components["schemas"]["Formula"];
-            reckoning: components["schemas"]["Reckoning"];
-            /** @description what moved besides, and what could not be reached */
-            said: string[];
-        };
         TypedLine: {
             text: string;
         };
@@ -4092,8 +4092,6 @@ export type ItemAmount = components['schemas']['ItemAmount'];
 export type ItemStep = components['schemas']['ItemStep'];
 export type Jug = components['schemas']['Jug'];
 export type Keeps = components['schemas']['Keeps'];
-export type Kitchen = components['schemas']['Kitchen'];
-export type KitchenNow = components['schemas']['KitchenNow'];
 export type Label = components['schemas']['Label'];
 export type Ladder = components['schemas']['Ladder'];
 export type Line = components['schemas']['Line'];
@@ -4154,9 +4152,12 @@ export type RhythmWays = components['schemas']['RhythmWays'];
 export type Rung = components['schemas']['Rung'];
 export type ScaleNow = components['schemas']['ScaleNow'];
 export type Second = components['schemas']['Second'];
+export type Settings = components['schemas']['Settings'];
+export type SettingsNow = components['schemas']['SettingsNow'];
 export type Shelf = components['schemas']['Shelf'];
 export type SignIn = components['schemas']['SignIn'];
 export type SoakFigure = components['schemas']['SoakFigure'];
+export type Solved = components['schemas']['Solved'];
 export type Split = components['schemas']['Split'];
 export type SplitDrink = components['schemas']['SplitDrink'];
 export type StepAt = components['schemas']['StepAt'];
@@ -4185,7 +4186,6 @@ export type ToShow = components['schemas']['ToShow'];
 export type Trial = components['schemas']['Trial'];
 export type Tried = components['schemas']['Tried'];
 export type Turn = components['schemas']['Turn'];
-export type Turned = components['schemas']['Turned'];
 export type TypedLine = components['schemas']['TypedLine'];
 export type UsedLine = components['schemas']['UsedLine'];
 export type UsesUp = components['schemas']['UsesUp'];
@@ -5237,7 +5237,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["KitchenNow"];
+                    "application/json": components["schemas"]["SettingsNow"];
                 };
             };
             /** @description Error */
@@ -5260,7 +5260,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Kitchen"];
+                "application/json": components["schemas"]["Settings"];
             };
         };
         responses: {
@@ -5270,7 +5270,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["KitchenNow"];
+                    "application/json": components["schemas"]["SettingsNow"];
                 };
             };
             /** @description Error */
@@ -5303,7 +5303,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["KitchenNow"];
+                    "application/json": components["schemas"]["SettingsNow"];
                 };
             };
             /** @description Error */
@@ -7513,7 +7513,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Turned"];
+                    "application/json": components["schemas"]["Solved"];
                 };
             };
             /** @description Error */

@@ -1,7 +1,7 @@
 import { type FormEvent, useState } from 'react'
 import { Refused } from '../api/client'
 import { useKitchen, useSetKitchen } from '../api/hooks'
-import type { Kitchen } from '../api/schema'
+import type { Settings } from '../api/schema'
 import { Button } from '../ui/Button'
 import { Dialog } from '../ui/Dialog'
 import { Field } from '../ui/Field'
@@ -38,7 +38,7 @@ export function KitchenDialog({ onClose }: { onClose: () => void }) {
   )
 }
 
-function KitchenForm({ now, onClose }: { now: Kitchen; onClose: () => void }) {
+function KitchenForm({ now, onClose }: { now: Settings; onClose: () => void }) {
   const set = useSetKitchen()
   const [system, setSystem] = useState(now.system)
   const [school, setSchool] = useState(now.school)
@@ -88,21 +88,21 @@ function KitchenForm({ now, onClose }: { now: Kitchen; onClose: () => void }) {
           label="New drinks measured in"
           value={system}
           choices={systems}
-          onChange={(v) => setSystem(v as Kitchen['system'])}
+          onChange={(v) => setSystem(v as Settings['system'])}
         />
         <Select
           label="Keeping school"
           value={school}
           choices={schools}
-          onChange={(v) => setSchool(v as Kitchen['school'])}
+          onChange={(v) => setSchool(v as Settings['school'])}
         />
         <Select
           label="Blender"
           value={blender}
           choices={blenders}
-          onChange={(v) => setBlender(v as NonNullable<Kitchen['blender']>)}
+          onChange={(v) => setBlender(v as NonNullable<Settings['blender']>)}
         />
-        <Select label="Light" value={theme} choices={themes} onChange={(v) => setTheme(v as Kitchen['theme'])} />
+        <Select label="Light" value={theme} choices={themes} onChange={(v) => setTheme(v as Settings['theme'])} />
       </div>
       <div className="grid gap-3 sm:grid-cols-2">
         <Field

@@ -1,7 +1,7 @@
 import { type FormEvent, useState } from 'react'
 import { Refused } from '../../api/client'
 import { useSetKitchen } from '../../api/hooks'
-import type { KitchenNow } from '../../api/schema'
+import type { SettingsNow } from '../../api/schema'
 import { Button } from '../../ui/Button'
 import { ErrorText, Field } from '../../ui/Field'
 import { asMeasure } from '../../ui/number'
@@ -23,7 +23,7 @@ const usual = [
 ] // prettier-ignore
 
 /** Drawer is which measures there are, and what the scale reads to. */
-export function Drawer({ kitchen }: { kitchen: KitchenNow }) {
+export function Drawer({ kitchen }: { kitchen: SettingsNow }) {
   const set = useSetKitchen()
   const [scale, setScale] = useState(kitchen.scaleG > 0 ? String(kitchen.scaleG) : '')
   const [other, setOther] = useState('')
