@@ -1,6 +1,24 @@
-// Package caution holds the figures of a drink against the limits that keep
-// people safe, and says in a line what can happen and what to do. It defers
-// to local rules and to professionals and makes no health claim.
+// Package caution holds the figures of a drink against the limits that keep people safe,
+// and says in a line what can happen and what to do. It defers to local rules and to
+// professionals and makes no health claim.
+//
+// # Rules
+//
+// Each caution is a rule that looks at a drink and answers with a [Caution] or not at all.
+// Where it rests on a figure (selenium, iodine, coumarin, nutmeg, free sugars) the figure
+// and its limit stand with it, and it is raised from half of the limit on: a cook wants to
+// know before it is too much. What is not known to stay behind in the pulp is counted as
+// if all of it passed: of two figures the safer one is shown.
+//
+// Limits are those of a person. With drinkers known, each figure is the day of whoever
+// comes nearest to their own limit, by age and weight and how many servings they take; a
+// child's limit counts where a child drinks.
+//
+// # Whom it is not for
+//
+// [ForWhom] holds a drink against each drinker: allergens by word and by kin (who cannot
+// have walnut is told of pecan), age (honey, rice, whole nuts), what they cannot stand.
+// Allergens are those of the lists of 21 CFR, EU 1169/2011 and their like, kept as codes.
 package caution
 
 import (

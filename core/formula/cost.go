@@ -24,7 +24,7 @@ func (b *batch) cost(r *Reckoning) Cost {
 	}
 	for _, w := range b.lines {
 		i := w.line.Ingredient
-		if i.ID == "water" || i.ID == "ice" {
+		if i.Has(ingredient.TagWater) || i.Has(ingredient.TagIce) {
 			continue
 		}
 		perG, ok := b.d.Prices.of(i)

@@ -148,8 +148,7 @@ func (r *Reckoning) splitting(c Cup) (string, []string) {
 
 func (b *batch) hasAcid() bool {
 	for _, w := range b.lines {
-		switch w.line.Ingredient.ID {
-		case "lemon-juice", "lime-juice", "orange-juice", "baobab", "baobab-seed":
+		if w.line.Ingredient.Has(ingredient.TagSour) {
 			return true
 		}
 	}

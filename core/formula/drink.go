@@ -1,5 +1,33 @@
-// Package formula turns the lines of a drink into what comes out: milk and
-// pulp, sweetness, fat, servings, nutrition, how long it keeps.
+// Package formula turns the lines of a drink into what comes out: milk and pulp,
+// sweetness, fat, servings, nutrition, how long it keeps.
+//
+// # Reckoning
+//
+// A [Drink] is its lines as they were written, the size that is wanted, and how it is
+// made. Amounts are never overwritten by a size: they are scaled from what was written,
+// each time anew. [Drink.Reckon] weighs the lines, finds the growth that brings the drink
+// to its size, takes them through their process and reads every figure from what comes
+// out. A line that is wrong is left out and says why; the rest is reckoned all the same.
+//
+// # Solving
+//
+// The dials run the other way. [Drink.Turn] asks for a sweetness, a fat, a strength, and
+// finds the amounts of the lines that give: the figures are close to linear in the
+// amounts, so that a few steps of Newton's method, each with a full reckoning, bring them
+// to a thousandth. Dials that were not asked to move are held; what cannot be reached is
+// said with the nearest that can.
+//
+// Sizing a cooked drink is the same kind of problem: a larger batch loses relatively less
+// water in the pan, so that the grinding water is solved anew until the drink is as
+// strong as it was written.
+//
+// # What else is asked of it
+//
+// A swap keeps what the swapped line was there for (sweetness, fat, weight, use) and says
+// first what it changes besides. A trial cup is scaled to the batch. A split divides one
+// base into drinks that are finished each in its own way. What was left open is worked
+// back from the milk and the pulp that were weighed. And every figure shows its working:
+// what each line brought, where it came to be, the numbers that say so.
 package formula
 
 import (

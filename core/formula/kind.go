@@ -130,7 +130,7 @@ func (b *batch) isNog(sweet float64) bool {
 			continue
 		}
 		spiceG += w.g
-		if i.Has(ingredient.TagNutmeg) || i.ID == "mace" {
+		if i.Has(ingredient.TagNog) {
 			nutmegG += w.g
 		}
 	}
@@ -177,7 +177,7 @@ func (b *batch) brewedLiquid() float64 {
 			continue
 		}
 		all += w.g
-		if w.line.stage() == ingredient.Brew || i.ID == "coffee" || i.ID == "tea" || i.ID == "decoction" {
+		if w.line.stage() == ingredient.Brew || i.Has(ingredient.TagBrewed) {
 			brewed += w.g
 		}
 	}

@@ -247,7 +247,7 @@ func (d *Drink) withIce(r *Reckoning) (*Drink, error) {
 	work := *d
 	work.Lines = slices.Clone(d.Lines)
 	at := slices.IndexFunc(work.Lines, func(l Line) bool {
-		return l.Ingredient != nil && l.Ingredient.ID == "water" && !l.Locked && beforeStraining(l.stage()) && l.stage() != ingredient.Soak
+		return l.Ingredient != nil && l.Ingredient.Has(ingredient.TagWater) && !l.Locked && beforeStraining(l.stage()) && l.stage() != ingredient.Soak
 	})
 	if at < 0 {
 		return nil, fault.New("lines", "", "there is no grinding water for ice to take the place of", "add water, or unlock it")
@@ -269,7 +269,7 @@ func (d *Drink) withIce(r *Reckoning) (*Drink, error) {
 // addIce adds to the ice that is there, or a line of it at the place.
 func (d *Drink) addIce(place int, iceG float64) {
 	for n := range d.Lines {
-		if l := &d.Lines[n]; l.Ingredient != nil && l.Ingredient.ID == "ice" && l.Added {
+		if l := &d.Lines[n]; l.Ingredient != nil && l.Ingredient.Has(ingredient.TagIce) && l.Added {
 			before, _, _ := l.grams(d.System)
 			l.Amount = quantity.Of(fourFigures(before+iceG), quantity.Gram)
 			return

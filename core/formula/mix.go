@@ -90,7 +90,7 @@ func (d *Drink) mix(lines []weighed, factor float64) *batch {
 // small batch would come out thicker than a large one.
 func (b *batch) topUp(factor float64) {
 	for n, w := range b.lines {
-		if w.line.Ingredient.ID == "water" && !w.line.Locked && b.made.Layout.BeforeStraining(n) && w.g > 0 {
+		if w.line.Ingredient.Has(ingredient.TagWater) && !w.line.Locked && b.made.Layout.BeforeStraining(n) && w.g > 0 {
 			b.waterAt = n
 		}
 	}

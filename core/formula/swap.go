@@ -79,16 +79,13 @@ func isPart(i, blend *ingredient.Ingredient) bool {
 	return slices.ContainsFunc(blend.Parts, func(p ingredient.Share) bool { return p.Ingredient == i })
 }
 
-// smallForLarge is how many small dates a large one stands for by count
-// (common practice, no source).
-const smallForLarge = 2
-
+// countRatio is how many pieces of one ingredient stand for one of another.
 func countRatio(from, to *ingredient.Ingredient) (float64, bool) {
 	switch {
-	case from.ID == "date-large" && to.ID == "date-small":
-		return smallForLarge, true
-	case from.ID == "date-small" && to.ID == "date-large":
-		return 1. / smallForLarge, true
+	case from.CountsAs.ID == to.ID && from.CountsAs.Pieces > 0:
+		return from.CountsAs.Pieces, true
+	case to.CountsAs.ID == from.ID && to.CountsAs.Pieces > 0:
+		return 1 / to.CountsAs.Pieces, true
 	}
 	return 0, false
 }
@@ -251,7 +248,7 @@ func (s *solver) holdSweetness(at int, before *batch) []string {
 func (s *solver) waterG(b *batch) float64 {
 	g := 0.
 	for _, w := range b.lines {
-		if w.line.Ingredient.ID == "water" && !w.line.Locked && w.line.stage() != ingredient.Serve && w.line.stage() != ingredient.Brew {
+		if w.line.Ingredient.Has(ingredient.TagWater) && !w.line.Locked && w.line.stage() != ingredient.Serve && w.line.stage() != ingredient.Brew {
 			g += w.g
 		}
 	}
@@ -270,7 +267,7 @@ func (s *solver) waterLines() []int {
 	var places []int
 	for at, w := range s.lines {
 		stage := w.line.stage()
-		if w.line.Ingredient.ID == "water" && !w.line.Locked && stage != ingredient.Serve && stage != ingredient.Brew {
+		if w.line.Ingredient.Has(ingredient.TagWater) && !w.line.Locked && stage != ingredient.Serve && stage != ingredient.Brew {
 			places = append(places, at)
 		}
 	}
@@ -396,11 +393,8 @@ func characterOf(from, to *ingredient.Ingredient) []string {
 	case to.Character != "":
 		words = append(words, "taste and colour: "+to.Character)
 	}
-	if to.ID == "honey" {
+	if to.Has(ingredient.TagHoney) {
 		words = append(words, "honey is not for a child under 12 months")
-	}
-	if to.ID == "coconut-oil-virgin" {
-		words = append(words, "unrefined coconut oil brings its taste")
 	}
 	return words
 }

@@ -171,6 +171,7 @@ func readRow(header, record []string) (*Ingredient, error) {
 	soak := r.numbers("soak_h", 3)
 	life := r.numbers("life_days", 2)
 	usual := r.numbers("usual_g_per_l", 2)
+	swells := r.numbers("gelatinises_c", 2)
 	edible := r.number("edible_pct") / 100
 	if edible == 0 {
 		edible = 1
@@ -184,7 +185,8 @@ func readRow(header, record []string) (*Ingredient, error) {
 		Life: Life{life[0], life[1]}, Usual: Usual{usual[0], usual[1]},
 		PerGram: r.content(), Allergens: r.list("allergens"), Vegan: r.cells["vegan"] == "yes",
 		EdibleShare: edible, SkinShare: r.number("skin_pct") / 100, StoneShare: r.number("stone_pct") / 100,
-		Equals: r.equal(), Character: r.cells["character"], Source: r.cells["source"], tags: r.tags(),
+		ReleaseMax: r.number("release_max"), GrindS: r.number("grind_s"), SwellsC: [2]float64{swells[0], swells[1]},
+		Equals: r.equal(), CountsAs: r.countsAs(), Character: r.cells["character"], Source: r.cells["source"], tags: r.tags(),
 	}
 	i.PerGram[AddedSugars] = addedSugars(i)
 	return i, r.err
@@ -222,6 +224,18 @@ func (r *row) equal() Equal {
 		r.err = fmt.Errorf("equals: %w", err)
 	}
 	return Equal{group, v}
+}
+
+func (r *row) countsAs() Count {
+	if r.cells["counts_as"] == "" {
+		return Count{}
+	}
+	id, pieces, _ := strings.Cut(r.cells["counts_as"], "=")
+	v, err := strconv.ParseFloat(pieces, 64)
+	if err != nil && r.err == nil {
+		r.err = fmt.Errorf("counts_as: %w", err)
+	}
+	return Count{id, v}
 }
 
 func (r *row) forms() []Form {

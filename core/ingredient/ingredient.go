@@ -1,5 +1,33 @@
-// Package ingredient holds what is known of each ingredient: what it is made
-// of, how it measures, soaks, keeps and whom it can harm.
+// Package ingredient holds what is known of each ingredient: what it is made of, how it
+// measures, soaks, keeps and whom it can harm.
+//
+// # The catalogue
+//
+// All of it is data: one row of catalogue.csv an ingredient, with its source. Code never
+// names an ingredient. What concerns only a few is a [Tag] on their rows (what is never
+// raw, what turns slimy, what stains the date), and what is a number is a column: how
+// long it is ground, how much of its fat grinding can release, from which temperature
+// its starch swells.
+//
+// A [Content] is a mass by component: water, protein, fat, six sugars, starch, fibre and
+// the rest, with the trace substances that limits are held against. Contents add up and
+// scale, so that a drink is the sum of its lines, and energy, sweetness and nutrition are
+// read from the sum. Per gram of an ingredient as it is measured, after what was done to
+// it: [Ingredient.Treated] takes off skins and stones, dries what is roasted and salts
+// what is salted.
+//
+// # Role, class and stage
+//
+// Three things are easily mixed up. The [Role] is the part an ingredient plays in a
+// drink: a base gives the milk, a liquid is poured, a sweetener sweetens. The [Class] is
+// how it gives up what it holds when it is ground: a nut by time, a grain by time and
+// warmth, a syrup at once. The [Stage] is when it goes in where the cook says nothing.
+//
+// # Finding one
+//
+// Names are matched by the catalogue's own and by aliases. What is typed is searched by
+// beginnings and by how near it lies in letters, so that a slip of the finger still finds
+// it; a line that is read whole is matched exactly or not at all.
 package ingredient
 
 import (
@@ -62,7 +90,7 @@ const (
 
 // Tag marks an ingredient for a rule that concerns only a few. Tags are bits,
 // so that an ingredient can carry several.
-type Tag uint32
+type Tag uint64
 
 // The tags.
 const (
@@ -74,7 +102,7 @@ const (
 	TagGels                       // gels in water
 	TagSlimes                     // turns slimy when ground long or warm
 	TagHorchata                   // makes the drink a horchata
-	TagNog                        // makes a sweet drink a nog
+	TagNog                        // makes a sweet drink a nog, where there is enough of it
 	TagBlend                      // makes the drink a herb or cocoa blend
 	TagStrong                     // a strong spice, eased when a batch grows
 	TagNutmeg                     // toxic in quantity
@@ -93,6 +121,13 @@ const (
 	TagBoiledSoy                  // made of soy that was boiled as it was made
 	TagWhisks                     // pulp on its seed: whisked off in hot liquid, never blended
 	TagIce                        // melts, and cools what it melts in
+	TagSoft                       // ground sooner than other nuts, and finer than a bag holds back
+	TagAnySoak                    // gives as much unsoaked
+	TagClings                     // what grinding frees of it thickens, and clings to the pulp
+	TagWater                      // plain water: it costs nothing, and gives where a dial needs room
+	TagSour                       // splits milk in a hot drink
+	TagBrewed                     // is brewed before it is bought or measured
+	TagQuickSoak                  // soft in an hour or two of hot water
 )
 
 // tagNames are the tags as the catalogue writes them.
@@ -118,7 +153,8 @@ var tagNames = map[string]Tag{
 	"herb":      TagHerb,
 	"blooms":    TagBlooms,
 
-	"selenium": TagSelenium, "iodine": TagIodine, "emulsifies": TagEmulsifies, "stones": TagStones, "whisks": TagWhisks, "ice": TagIce,
+	"selenium": TagSelenium, "iodine": TagIodine, "emulsifies": TagEmulsifies, "stones": TagStones, "whisks": TagWhisks, "ice": TagIce, "soft": TagSoft,
+	"any-soak": TagAnySoak, "clings": TagClings, "water": TagWater, "sour": TagSour, "brewed": TagBrewed, "quick-soak": TagQuickSoak,
 }
 
 // Span is a minimum, a usual and a maximum, in the unit of the field.
@@ -159,13 +195,17 @@ type Ingredient struct {
 	Bare        bool // the cook's own row with no composition: it costs and is named, and no figure counts it
 	Allergens   []string
 	Vegan       bool
-	EdibleShare float64 // of what is bought in its shell, peel or with its stone; 1 where nothing is thrown away
-	SkinShare   float64 // of the dry mass, taken off where it is skinned
-	StoneShare  float64 // of what is measured, which never goes in
-	Equals      Equal   // what it stands for among its likes
-	Parts       []Share // of a blend; empty for anything else
-	Made        []Share // of a drink: g that went into a gram of it; empty for anything else
-	Character   string  // what a sweetener brings besides sweetness
+	EdibleShare float64    // of what is bought in its shell, peel or with its stone; 1 where nothing is thrown away
+	SkinShare   float64    // of the dry mass, taken off where it is skinned
+	StoneShare  float64    // of what is measured, which never goes in
+	ReleaseMax  float64    // share of its protein and fat that grinding for ever would release; 0 for the usual
+	GrindS      float64    // how long it is ground where nothing is said; 0 for what its class wants
+	SwellsC     [2]float64 // from where to where its starch swells, °C; zero for the usual of grain
+	Equals      Equal      // what it stands for among its likes
+	CountsAs    Count      // of another that one of it stands for
+	Parts       []Share    // of a blend; empty for anything else
+	Made        []Share    // of a drink: g that went into a gram of it; empty for anything else
+	Character   string     // what a sweetener brings besides sweetness
 	Source      string
 	tags        Tag
 	folded      [][]rune // its name and aliases, for the search
@@ -176,6 +216,12 @@ type Ingredient struct {
 type Equal struct {
 	Group        string
 	GramsPerUnit float64
+}
+
+// Count is a number of pieces of another ingredient.
+type Count struct {
+	ID     string
+	Pieces float64
 }
 
 // Share is a part of a blend, as a share of its mass.

@@ -1,6 +1,31 @@
-// Package keep reckons how long a drink keeps: a life budget in days from
-// what is in it, by a cautious and a customary school, at the fridge's
-// temperature. Where no other source is named a figure is common practice.
+// Package keep reckons how long a drink keeps. Where no other source is named a figure is
+// common practice.
+//
+// # Two schools
+//
+// Practitioners differ, some by a factor of three. Both a cautious and a customary life
+// are reckoned, the kitchen chooses which its dates follow, and the other stands beside
+// it. Where safety is at stake both bow to it: the Food Code's seven days and its cooling
+// points, and raw soy, which has no date at all.
+//
+// # A life is a budget
+//
+// [Of] gives a drink its life in days at 4 °C: the shortest of what is in it, shortened by
+// added sugar in the cautious school, lengthened a little by a boil, capped. From then on
+// the life is spent. An hour at 4 °C costs an hour; at 8 °C more than that, by the square
+// root model of bacterial growth ([RelativeRate]); in the freezer nothing. A [Bottle] with
+// the places where it stood, along the [Record] of what the fridge's thermometer saw,
+// comes to a [Budget]: the moment at which it is spent, why, and what would be left were
+// the fridge a degree colder.
+//
+// Some things are not a matter of days. Above 5 °C for longer than the rules allow, a
+// drink is out, whatever its budget says.
+//
+// # Cooling
+//
+// What was cooked has to be at 21 °C within two hours and at 5 °C within six (Food Code
+// 3-501.14). A [Cooling] follows Newton's law with the open surface in the air and the rest
+// in its bath, and tells when it gets there, whether that is in time, and what would help.
 package keep
 
 import (

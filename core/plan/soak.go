@@ -176,11 +176,11 @@ func (c *compiler) soak() {
 	}
 }
 
-// quickSoak is the way out where time is short: in hot water cashews are soft
+// quickSoak is the way out where time is short: in hot water some are soft
 // in an hour or two (common practice, no source).
 func (c *compiler) quickSoak() string {
 	for n, line := range c.d.Lines {
-		if c.soaks(n) && line.Ingredient.ID == "cashew" {
+		if c.soaks(n) && line.Ingredient.Has(ingredient.TagQuickSoak) {
 			return "Where time is short: in hot water an hour or two is enough."
 		}
 	}

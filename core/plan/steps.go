@@ -1,6 +1,33 @@
-// Package plan turns a drink into the steps of making it, and finds when each
-// is to be done: backwards from when the drink is wanted, around quiet hours,
-// with one blender and one pair of hands for all drinks together.
+// Package plan turns a drink into the steps of making it, and finds when each is to be
+// done: backwards from when the drink is wanted, around quiet hours, with one blender and
+// one pair of hands for all drinks together.
+//
+// # Steps
+//
+// [Steps] tells a drink's process: what package process reckons with is what is done, in
+// the same order, on the card as in the kitchen. A step either needs hands or is a wait,
+// with a least, a best and a most length. Each says what goes in, as it is measured in this
+// load, and what right looks like. The cook's changes come last.
+//
+// # Placing them
+//
+// [Make] lays time out in slots of five minutes. Steps that need hands and follow each
+// other are one block; between blocks lie waits that may be shorter or longer within their
+// windows, at a cost that grows with how far from the best they are. One drink alone is
+// placed by dynamic programming over its blocks. Drinks that meet are taken apart by
+// conflict-based search: where two blocks are at work in one slot, either the one is not at
+// work there, or it is and no other is; both are followed, the better first, and between
+// them they leave nothing out. What comes out without a clash is the best there is, and
+// only that is called proved.
+//
+// # What becomes of it
+//
+// An [ItemStep] is a step of a drink on the plan: marked, weighed, left out. Which is in
+// front, what marking one brings along, what follows too much of one thing, when the life
+// of the drink began: all of it follows from the steps alone.
+//
+// A rhythm is a plan without a date: which days to make what, how much and how much of it
+// to freeze, so that nothing passes its date.
 package plan
 
 import "time"

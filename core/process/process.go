@@ -2,11 +2,38 @@
 // which order, and what becomes of them. The figures, the card, the plan and the
 // cook-along are all read from it.
 //
-// A drink's lines are laid into operations by what they are and what the cook
-// wrote of them. What flows from one operation to the next is a stream, whose
-// mass is kept by component: what went in is in the drink, the pulp, what was
-// thrown away, what stays on the walls, what boiled away or was skimmed off, or
-// what is left over. Temperatures follow from the heat balance.
+// # From lines to a layout
+//
+// [Lay] puts every line where it goes: soaked and drained, soaked in water that stays,
+// rinsed, ground, melted in, poured over the pulp, whisked off its seed, bloomed, heated
+// with the rest, stirred in after, or kept for the glass. The rules are those of the
+// trade. A base whose soak takes an hour is soaked without a word. In a cold drink
+// extracts, syrup and oil are blended with the base; in a heated one sugar, extracts and
+// dairy come after the boil. Soy is boiled whether or not anybody says so.
+//
+// # From a layout to a balance
+//
+// [Make] follows the streams. What flows from one operation to the next is a mass by
+// component, in liquid or in solids, with its temperature. Grinding parts what is in the
+// jug: a share of each component leaves the solids, for nuts as
+//
+//	r = r_max · (1 − e^(−t/τ)) · s
+//
+// with the seconds t, the blender's τ and the soak's s, for grain with the root of the
+// time and with the warmth at its end. The pulp then keeps back so much liquid a gram by
+// how it is strained. A rinse is a second stage on what the pulp keeps; a second grind
+// brings out what grinding twice as long would have. An open pan loses water by its
+// surface and the time it stands there.
+//
+// Whatever is done, what went in is somewhere: in the drink, the pulp, what was thrown
+// away, on the walls, boiled away, skimmed off or left over. The [Balance] has each, and
+// their sum is what went in. A test makes ten thousand random drinks and weighs them.
+//
+// # The cook's own way
+//
+// A [Change] says what the cook does otherwise at one step: sets it, adds one after it,
+// leaves it out, moves it. The rest stays derived, so that a new line finds its place.
+// What guards somebody cannot be left out, and nothing is moved before what it hangs on.
 package process
 
 import (

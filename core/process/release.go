@@ -1,6 +1,7 @@
 package process
 
 import (
+	"cmp"
 	"math"
 
 	"plushladle/core/ingredient"
@@ -28,13 +29,8 @@ func (s shares) all() released {
 	return r
 }
 
-// most is the share of protein and fat that grinding for ever would release, by
-// base (modelling assumptions, replaced by the kitchen's record).
-var most = map[string]float64{
-	"cashew": .92, "macadamia": .88, "hemp": .85, "brazil-nut": .78, "pecan": .72, "walnut": .72, "pistachio": .68, "sunflower": .66,
-	"pumpkin-seed": .66, "peanut": .66, "tiger-nut": .60, "tiger-nut-fresh": .60, "coconut-fresh": .5, "coconut-desiccated": .5, "sesame": .45, "flax": .4,
-}
-
+// What grinding for ever would release of protein and fat: by the base where the
+// catalogue says, else this (modelling assumptions, replaced by the kitchen's record).
 const (
 	mostOfOthers  = .64
 	soyProtein    = .8
@@ -50,14 +46,6 @@ const (
 	tauSoftRegular, tauSoftHigh = 25., 10.
 )
 
-// softBases are ground sooner, and go through a bag from a high-speed blender.
-func isSoft(id string) bool { return id == "cashew" || id == "macadamia" || id == "hemp" }
-
-// unsoakedWhole are bases whose soak makes no difference to their release.
-func soakMatters(id string) bool {
-	return id != "hemp" && id != "coconut-fresh" && id != "coconut-desiccated" && id != "macadamia" && id != "brazil-nut"
-}
-
 // fridgeSoaks is how much an hour's soak in the fridge counts.
 const fridgeSoaks = .5
 
@@ -65,7 +53,7 @@ const fridgeSoaks = .5
 // the ideal on.
 func (l *Line) soakShare() float64 {
 	i := l.Ingredient
-	if !soakMatters(i.ID) || !i.HasSoak || i.SoakH.Ideal == 0 {
+	if i.Has(ingredient.TagAnySoak) || !i.HasSoak || i.SoakH.Ideal == 0 {
 		return 1
 	}
 	if !l.SoaksAndDrains() && !l.soaksInKept() {
@@ -146,7 +134,7 @@ func (l *Line) nutRelease(class ingredient.Class, g grinding) released {
 	s.protein, s.fat = l.mostOf()
 	reached := 1.
 	if !g.juicer {
-		reached = 1 - math.Exp(-g.seconds/tau(l.Ingredient.ID, g.highSpeed))
+		reached = 1 - math.Exp(-g.seconds/tau(l.Ingredient, g.highSpeed))
 	}
 	reached *= l.soakShare()
 	if class == ingredient.Roasted {
@@ -160,18 +148,16 @@ func (l *Line) mostOf() (protein, fat float64) {
 	if l.Ingredient.Class == ingredient.Soy {
 		return soyProtein, soyFat
 	}
-	share, known := most[l.Ingredient.ID]
-	if !known {
-		share = mostOfOthers
-	}
+	share := cmp.Or(l.Ingredient.ReleaseMax, mostOfOthers)
 	return share, share
 }
 
-func tau(id string, highSpeed bool) float64 {
+func tau(i *ingredient.Ingredient, highSpeed bool) float64 {
+	soft := i.Has(ingredient.TagSoft)
 	switch {
-	case isSoft(id) && highSpeed:
+	case soft && highSpeed:
 		return tauSoftHigh
-	case isSoft(id):
+	case soft:
 		return tauSoftRegular
 	case highSpeed:
 		return tauHigh
@@ -205,16 +191,16 @@ func grainRelease(g grinding) released {
 // fines is the share of a line's solids that pass the strainer.
 func (l *Line) fines(s Strainer, g grinding) float64 {
 	p := strainers[s].fines
-	if s != None && isSoft(l.Ingredient.ID) && g.highSpeed && !g.juicer && !g.coarse {
+	if s != None && l.Ingredient.Has(ingredient.TagSoft) && g.highSpeed && !g.juicer && !g.coarse {
 		p += .3 * clamp((g.seconds-30)/60, 0, 1)
 	}
 	return math.Min(1, p)
 }
 
 // Grain holds half of what other solids do while its starch is raw, and as much
-// once it has swollen, over its range of gelatinising, °C; oats have a rule of
-// their own (from memory).
-var gelatinises = map[string][2]float64{"barley": {55, 70}, "white-rice": {62, 77}, "brown-rice": {62, 77}, "quinoa": {62, 77}}
+// once it has swollen, over its range of gelatinising; what clings, as oats do, has a
+// rule of its own (from memory).
+var usuallySwellsC = [2]float64{62, 77}
 
 const (
 	rawGrainHolds  = .5
@@ -233,13 +219,10 @@ func (l *Line) holds(s Strainer, solids ingredient.Content, g grinding) float64 
 	switch {
 	case l.Ingredient.Class == ingredient.Soy:
 		return how.held * soyHolds * stays
-	case l.Ingredient.ID == "oats" && !g.coarse:
+	case l.Ingredient.Has(ingredient.TagClings) && !g.coarse:
 		return l.oatsHold(s, g)
 	case l.Ingredient.Class == ingredient.Grain:
-		span, known := gelatinises[l.Ingredient.ID]
-		if !known {
-			span = gelatinises["white-rice"]
-		}
+		span := cmp.Or(l.Ingredient.SwellsC, usuallySwellsC)
 		return how.held * stays * (rawGrainHolds + (1-rawGrainHolds)*clamp((g.tempC-span[0])/(span[1]-span[0]), 0, 1))
 	}
 	return how.held * stays
@@ -267,13 +250,11 @@ func clamp(v, low, high float64) float64 { return math.Max(low, math.Min(high, v
 // practice).
 func secondsFor(i *ingredient.Ingredient) float64 {
 	switch {
-	case i.ID == "cashew" || i.ID == "macadamia":
-		return 60
-	case i.ID == "hemp" || i.ID == "oats":
-		return leastSeconds
+	case i.GrindS > 0:
+		return i.GrindS
 	case i.Class == ingredient.Grain:
 		return 60
-	case i.Class == ingredient.Soy || i.Class == ingredient.Tuber || i.ID == "coconut-fresh" || i.ID == "coconut-desiccated":
+	case i.Class == ingredient.Soy || i.Class == ingredient.Tuber:
 		return 120
 	case i.Role == ingredient.Base:
 		return 90

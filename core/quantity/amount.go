@@ -1,6 +1,36 @@
-// Package quantity reads, converts and writes the amounts a cook uses:
-// masses in grams, volumes in millilitres and counted things, in the measure
-// systems of the kitchen.
+// Package quantity reads, converts and writes the amounts a cook uses: masses in
+// grams, volumes in millilitres and counted things, in the measure systems of the
+// kitchen.
+//
+// # What an amount is
+//
+// An [Amount] is what stands in a recipe: one or several terms added together, each a
+// number or a range of a unit, "1½ cups", "2 tbsp + 1 tsp", "3–4 pieces", "1 (14 oz)
+// can". It keeps the style it was written in, so that a recipe in cups is scaled in
+// cups and one in grams in grams. It knows nothing of what it is an amount of: a cup of
+// almonds and a cup of water are the same amount, and only package ingredient can say
+// what either weighs.
+//
+// A cup is not the same everywhere. Each [System] has its own cups, spoons, ounces and
+// pints; an amount is turned into millilitres only when a system is given.
+//
+// # From an exact amount to what is measured
+//
+// Scaling gives numbers that no spoon holds. There are two ways back to the drawer.
+// [Kitchen] takes every measure there is: what holds the amount exactly comes before
+// what is near, one measure before two, and below a quarter teaspoon the nearest
+// pinches, since nothing holds them better. [Drawer.Scoop] takes only the measures that
+// this kitchen has, and finds the fewest scoops by looking through every choice: taking
+// the largest first is not always fewest (5 tbsp and 1 tsp is one third of a cup).
+//
+// Either way the error is told as a share of the exact amount, and what errs by more
+// than a hundredth is written "about". How near is near enough is the caller's to say:
+// [Tight] for what is tasted most, [Loose] for the rest.
+//
+// # Pieces
+//
+// Counted things are whole or halves. What is left over goes by weight where halves do
+// not come near: "1 piece + 4.8 g".
 package quantity
 
 import (

@@ -66,7 +66,7 @@ func recipeOf(d store.Drink, ways kitchen.Setup) (recipe, bool) {
 	out := recipe{drink: d, drinkML: r.Drink.VolumeML}
 	for n, l := range r.Lines {
 		i := drink.Lines[n].Ingredient
-		if i == nil || l.Err != nil || i.ID == "water" || i.ID == "ice" {
+		if i == nil || l.Err != nil || i.Has(ingredient.TagWater) || i.Has(ingredient.TagIce) {
 			continue
 		}
 		minor := i.Role == ingredient.Spice || i.Role == ingredient.Salt || i.Role == ingredient.Flavour || i.Role == ingredient.Other

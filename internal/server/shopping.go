@@ -3,7 +3,6 @@ package server
 import (
 	"math"
 	"slices"
-	"strings"
 
 	"plushladle/core/formula"
 	"plushladle/core/ingredient"
@@ -27,7 +26,7 @@ type ToBuy struct {
 
 func addNeeds(needs map[string]float64, d *formula.Drink, r *formula.Reckoning) {
 	for n, l := range r.Lines {
-		if i := d.Lines[n].Ingredient; i != nil && l.Err == nil && i.ID != "water" && i.ID != "ice" && !strings.HasPrefix(i.ID, "drink-") {
+		if i := d.Lines[n].Ingredient; i != nil && l.Err == nil && !i.Has(ingredient.TagWater|ingredient.TagIce) && len(i.Made) == 0 {
 			needs[i.ID] += l.MassG
 		}
 	}

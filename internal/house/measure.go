@@ -1,0 +1,77 @@
+package house
+
+import (
+	"go/ast"
+	"go/parser"
+	"go/token"
+	"io/fs"
+	"path/filepath"
+	"slices"
+	"strings"
+)
+
+// Measured is how the code of some folders is cut.
+type Measured struct {
+	MedianLines, P90Lines, MostLines int    // of a function's body
+	Longest                          string // its name
+	CommentPct                       float64
+	NamedIngredients                 []string // comparisons of an ID with a name
+}
+
+// Measure reads all code of the folders that is not a test.
+func Measure(folders ...string) (Measured, error) {
+	var m Measured
+	var lengths []int
+	lines, comments := 0, 0
+	for _, folder := range folders {
+		err := filepath.WalkDir(folder, func(path string, d fs.DirEntry, err error) error {
+			if err != nil || d.IsDir() || !strings.HasSuffix(path, ".go") || strings.HasSuffix(path, "_test.go") {
+				return err
+			}
+			files := token.NewFileSet()
+			file, err := parser.ParseFile(files, path, nil, parser.ParseComments)
+			if err != nil {
+				return err
+			}
+			lines += files.Position(file.End()).Line
+			for _, group := range file.Comments {
+				comments += files.Position(group.End()).Line - files.Position(group.Pos()).Line + 1
+			}
+			ast.Inspect(file, func(n ast.Node) bool {
+				switch n := n.(type) {
+				case *ast.FuncDecl:
+					if n.Body == nil {
+						return true
+					}
+					length := files.Position(n.Body.End()).Line - files.Position(n.Body.Pos()).Line - 1
+					if lengths = append(lengths, length); length > m.MostLines {
+						m.MostLines, m.Longest = length, path+": "+n.Name.Name
+					}
+				case *ast.BinaryExpr:
+					if namesIngredient(n) {
+						m.NamedIngredients = append(m.NamedIngredients, files.Position(n.Pos()).String())
+					}
+				}
+				return true
+			})
+			return nil
+		})
+		if err != nil {
+			return m, err
+		}
+	}
+	slices.Sort(lengths)
+	m.MedianLines, m.P90Lines = lengths[len(lengths)/2], lengths[len(lengths)*9/10]
+	m.CommentPct = 100 * float64(comments) / float64(lines)
+	return m, nil
+}
+
+// namesIngredient tells whether an ID is held against a name written in code.
+func namesIngredient(e *ast.BinaryExpr) bool {
+	if e.Op != token.EQL && e.Op != token.NEQ {
+		return false
+	}
+	field, ok := e.X.(*ast.SelectorExpr)
+	literal, isLiteral := e.Y.(*ast.BasicLit)
+	return ok && isLiteral && field.Sel.Name == "ID" && literal.Kind == token.STRING && literal.Value != `""`
+}
