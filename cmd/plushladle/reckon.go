@@ -17,6 +17,7 @@ import (
 	"plushladle/core/keep"
 	"plushladle/core/process"
 	"plushladle/core/quantity"
+	"plushladle/core/recipe"
 	"plushladle/internal/exchange"
 	"plushladle/internal/kitchen"
 )
@@ -59,8 +60,8 @@ type reckonCommand struct {
 // swaps are those asked for, each "white sugar=maple syrup".
 type swaps []string
 
-func (f *reckonCommand) run(written flags, s streams) int {
-	f.given = written
+func (f *reckonCommand) run(given flags, s streams) int {
+	f.given = given
 	drink, notes, err := f.drink()
 	if err != nil {
 		return s.refuse("reckon", err)
@@ -69,11 +70,11 @@ func (f *reckonCommand) run(written flags, s streams) int {
 	if err != nil {
 		return s.refuse("reckon", err)
 	}
-	recipe, err := exchange.ReadRecipe(data)
+	written, err := exchange.ReadRecipe(data)
 	if err != nil {
 		return s.refuse("reckon", fault.In(f.File, err))
 	}
-	return f.reckon(drink, recipe, notes, s)
+	return f.reckon(drink, written, notes, s)
 }
 
 // drink is a drink without lines, made the way the flags say, and notes on
@@ -89,7 +90,7 @@ func (f *reckonCommand) drink() (formula.Drink, []string, error) {
 	d.FridgeC, errs[5] = f.Fridge, f.inRange("fridge", f.Fridge, -2, 30, "°C")
 	errs[6] = f.targets()
 	errs[7] = f.Swap.check()
-	d.Kind, errs[8] = formula.ParseKind(f.Kind)
+	d.Kind, errs[8] = recipe.ParseKind(f.Kind)
 	errs[9] = f.method(&d.Method)
 	d.Drawer, errs[10] = f.drawer(d.System)
 	d.Changes, errs[11] = f.changes()
@@ -215,7 +216,7 @@ func (f *reckonCommand) measure(name, text, accepts string, of func(quantity.Amo
 	return v, nil
 }
 
-func (f *reckonCommand) size(system quantity.System) (formula.Size, error) {
+func (f *reckonCommand) size(system quantity.System) (recipe.Size, error) {
 	asked := []string{}
 	for _, name := range []string{"make", "servings", "base", "times"} {
 		if f.given[name] {
@@ -223,20 +224,20 @@ func (f *reckonCommand) size(system quantity.System) (formula.Size, error) {
 		}
 	}
 	if len(asked) > 1 {
-		return formula.Size{}, fault.New(asked[1], "", "cannot go with "+asked[0], "use one of --make, --servings, --base and --times")
+		return recipe.Size{}, fault.New(asked[1], "", "cannot go with "+asked[0], "use one of --make, --servings, --base and --times")
 	}
-	size := formula.Size{}
+	size := recipe.Size{}
 	var err error
 	switch {
 	case f.given["make"]:
-		size.By = formula.ByVolume
+		size.By = recipe.ByVolume
 		size.Value, err = f.volume("make", f.Make, system)
 	case f.given["servings"]:
-		size = formula.Size{By: formula.ByServings, Value: f.Servings}
+		size = recipe.Size{By: recipe.ByServings, Value: f.Servings}
 	case f.given["times"]:
-		size = formula.Size{By: formula.ByTimes, Value: f.Times}
+		size = recipe.Size{By: recipe.ByTimes, Value: f.Times}
 	case f.given["base"]:
-		size.By = formula.ByBase
+		size.By = recipe.ByBase
 		size.Value, err = f.measure("base", f.Base, "a mass such as 180g", func(a quantity.Amount) (float64, bool) { return a.Mass(system) })
 	}
 	if err == nil && len(asked) == 1 {
@@ -279,7 +280,7 @@ func (s swaps) check() error {
 // is worth knowing of what was done.
 func (f *reckonCommand) solve(d *formula.Drink, texts []string) (solved formula.Drink, lines, notes []string, err error) {
 	solved, lines = *d, texts
-	solved.Size = formula.Size{}
+	solved.Size = recipe.Size{}
 	if r, err := solved.Reckon(); err != nil || r.Drink == nil {
 		return *d, texts, nil, err // nothing to solve; a refused base is said by its caution
 	}
@@ -384,11 +385,11 @@ func readFile(name string, stdin io.Reader) ([]byte, error) {
 	return data, nil
 }
 
-func (f *reckonCommand) reckon(d formula.Drink, recipe exchange.Recipe, notes []string, s streams) int {
-	d.Name = recipe.Name
+func (f *reckonCommand) reckon(d formula.Drink, written exchange.Recipe, notes []string, s streams) int {
+	d.Name = written.Name
 	understood := 0
-	for _, text := range recipe.Lines {
-		line, err := formula.ReadLine(text, ingredient.Standard())
+	for _, text := range written.Lines {
+		line, err := recipe.ReadLine(text, ingredient.Standard())
 		if err != nil {
 			notes = append(notes, "left out: "+err.Error())
 		}
@@ -404,14 +405,14 @@ func (f *reckonCommand) reckon(d formula.Drink, recipe exchange.Recipe, notes []
 		fmt.Fprintln(s.err, "plushladle reckon: no line was understood; write one ingredient a line, such as: 1 cup almonds")
 		return exitWrong
 	}
-	solved, texts, said, err := f.solve(&d, recipe.Lines)
+	solved, texts, said, err := f.solve(&d, written.Lines)
 	if err != nil {
 		return s.refuse("reckon", err)
 	}
 	r, err := solved.Reckon()
 	if err != nil { // a size that these lines cannot reach; its form was checked with the flags
 		said = append(said, "the size was not reached, and the amounts are as written: "+fieldless(err))
-		solved.Size = formula.Size{}
+		solved.Size = recipe.Size{}
 		if r, err = solved.Reckon(); err != nil {
 			return s.refuse("reckon", err)
 		}

@@ -4,6 +4,7 @@ import (
 	"math"
 
 	"plushladle/core/ingredient"
+	"plushladle/core/recipe"
 )
 
 // Dial is a figure on its scale, ready to be drawn.
@@ -109,7 +110,7 @@ func (b *batch) spice(r *Reckoning) (gPerL, level float64) {
 	litres := r.Drink.VolumeML / 1000
 	for _, w := range b.lines {
 		i := w.line.Ingredient
-		if i.Role != ingredient.Spice || w.line.stage() == ingredient.Serve {
+		if i.Role != ingredient.Spice || w.line.When() == ingredient.Serve {
 			continue
 		}
 		here := w.g / litres
@@ -143,9 +144,9 @@ const (
 // strongerBy is how much more spice than a drink by the glass this kind bears.
 func (r *Reckoning) strongerBy() float64 {
 	switch r.Kind {
-	case Creamer, Cream:
+	case recipe.Creamer, recipe.Cream:
 		return creamerSpice
-	case Concentrate:
+	case recipe.Concentrate:
 		return (dilutionGlass + r.Servings.SizeML) / r.Servings.SizeML
 	}
 	return 1

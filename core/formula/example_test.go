@@ -5,12 +5,13 @@ import (
 
 	"plushladle/core/formula"
 	"plushladle/core/ingredient"
+	"plushladle/core/recipe"
 )
 
 func ExampleDrink_Reckon() {
 	drink := formula.New("Plain almond milk")
 	for _, text := range []string{"1 cup almonds, soaked overnight", "4 cups water"} {
-		line, _ := formula.ReadLine(text, ingredient.Standard())
+		line, _ := recipe.ReadLine(text, ingredient.Standard())
 		drink.Lines = append(drink.Lines, line)
 	}
 	r, _ := drink.Reckon()
@@ -25,7 +26,7 @@ func ExampleDrink_Reckon() {
 func drinkOf(texts ...string) *formula.Drink {
 	d := formula.New("milk")
 	for _, text := range texts {
-		line, _ := formula.ReadLine(text, ingredient.Standard())
+		line, _ := recipe.ReadLine(text, ingredient.Standard())
 		d.Lines = append(d.Lines, line)
 	}
 	return &d
@@ -54,7 +55,7 @@ func ExampleDrink_Swap() {
 // A litre and a half of it: what to measure.
 func ExampleSize() {
 	d := drinkOf("1 cup almonds", "4 cups water", "3 dates")
-	d.Size = formula.Size{By: formula.ByVolume, Value: 1500}
+	d.Size = recipe.Size{By: recipe.ByVolume, Value: 1500}
 	r, _ := d.Reckon()
 	for _, l := range r.Lines {
 		fmt.Println(l.Amount)

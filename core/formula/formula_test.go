@@ -14,13 +14,14 @@ import (
 	"plushladle/core/keep"
 	"plushladle/core/process"
 	"plushladle/core/quantity"
+	"plushladle/core/recipe"
 )
 
 func drinkOf(t testing.TB, lines ...string) Drink {
 	t.Helper()
 	d := New("test")
 	for _, text := range lines {
-		line, err := ReadLine(text, ingredient.Standard())
+		line, err := recipe.ReadLine(text, ingredient.Standard())
 		require.NoError(t, err, text)
 		d.Lines = append(d.Lines, line)
 	}
@@ -48,7 +49,7 @@ func TestACupOfAlmonds(t *testing.T) {
 	assert.Greater(t, r.Drink.HighML, r.Drink.VolumeML)
 	assert.InDelta(t, 4, r.Ratio.ByVolume, 1e-9)
 	assert.InDelta(t, 6.6, r.Ratio.ByMass, .05)
-	assert.Equal(t, Milk, r.Kind)
+	assert.Equal(t, recipe.Milk, r.Kind)
 	assert.Equal(t, []string{"almond"}, r.Allergens)
 	assert.True(t, *r.Vegan)
 }
@@ -80,17 +81,17 @@ func TestSweetnessByHand(t *testing.T) {
 func TestStyleServingsAndLife(t *testing.T) {
 	t.Parallel()
 	tests := []struct {
-		style     Kind
+		style     recipe.Kind
 		servingML float64
 		cautious  float64
 		lines     []string
 	}{
-		{Creamer, 30, 3, []string{"1 cup pecans", "2 cups water"}},
-		{Milk, 240, 3, []string{"1 cup pecans", "4 cups water"}},
-		{Horchata, 240, 3, []string{"1 cup pearl barley", "6 cups water", "1 cinnamon stick"}},
-		{Nog, 120, 2, []string{"1 cup pumpkin seeds", "4 cups water", "1/2 cup date syrup", "3/4 tsp mace"}},
-		{Chocolate, 240, 2, []string{"1 cup sunflower seeds", "4 cups water", "3 tbsp cocoa"}},
-		{Concentrate, 20, 14, []string{"1 cup pistachios", "1 1/2 cups water", "600 g white sugar, after straining"}},
+		{recipe.Creamer, 30, 3, []string{"1 cup pecans", "2 cups water"}},
+		{recipe.Milk, 240, 3, []string{"1 cup pecans", "4 cups water"}},
+		{recipe.Horchata, 240, 3, []string{"1 cup pearl barley", "6 cups water", "1 cinnamon stick"}},
+		{recipe.Nog, 120, 2, []string{"1 cup pumpkin seeds", "4 cups water", "1/2 cup date syrup", "3/4 tsp mace"}},
+		{recipe.Chocolate, 240, 2, []string{"1 cup sunflower seeds", "4 cups water", "3 tbsp cocoa"}},
+		{recipe.Concentrate, 20, 14, []string{"1 cup pistachios", "1 1/2 cups water", "600 g white sugar, after straining"}},
 	}
 	for _, tt := range tests {
 		r := reckoned(t, drinkOf(t, tt.lines...))
@@ -105,15 +106,15 @@ func TestSizes(t *testing.T) {
 	t.Parallel()
 	lines := []string{"1 1/2 cups pecans", "3 cups water", "2 tbsp maple syrup", "1/4 tsp clove", "1 cinnamon stick"}
 	tests := []struct {
-		size    Size
+		size    recipe.Size
 		measure func(*Reckoning) float64
 	}{
-		{Size{By: ByVolume, Value: 1500}, func(r *Reckoning) float64 { return r.Drink.VolumeML }},
-		{Size{By: ByServings, Value: 12}, func(r *Reckoning) float64 { return r.Servings.Count }},
-		{Size{By: ByBase, Value: 400}, func(r *Reckoning) float64 { return r.Lines[0].MassG }},
-		{Size{By: ByTimes, Value: 3}, func(r *Reckoning) float64 { return r.Factor }},
+		{recipe.Size{By: recipe.ByVolume, Value: 1500}, func(r *Reckoning) float64 { return r.Drink.VolumeML }},
+		{recipe.Size{By: recipe.ByServings, Value: 12}, func(r *Reckoning) float64 { return r.Servings.Count }},
+		{recipe.Size{By: recipe.ByBase, Value: 400}, func(r *Reckoning) float64 { return r.Lines[0].MassG }},
+		{recipe.Size{By: recipe.ByTimes, Value: 3}, func(r *Reckoning) float64 { return r.Factor }},
 	}
-	for _, school := range []SpiceSchool{Linear, Eased} {
+	for _, school := range []recipe.SpiceSchool{recipe.Linear, recipe.Eased} {
 		for _, tt := range tests {
 			d := drinkOf(t, lines...)
 			d.Lines[4].Locked, d.Spices, d.Size = true, school, tt.size
@@ -123,7 +124,7 @@ func TestSizes(t *testing.T) {
 		}
 	}
 	d := drinkOf(t, lines...)
-	d.Spices, d.Size = Eased, Size{By: ByTimes, Value: 8}
+	d.Spices, d.Size = recipe.Eased, recipe.Size{By: recipe.ByTimes, Value: 8}
 	r := reckoned(t, d)
 	written := drinkOf(t, lines...)
 	clove := reckoned(t, written).Lines[3].MassG
@@ -133,15 +134,15 @@ func TestSizes(t *testing.T) {
 func TestSizesThatCannotBe(t *testing.T) {
 	t.Parallel()
 	for _, tt := range []struct {
-		size  Size
+		size  recipe.Size
 		lock  bool
 		field string
 	}{
-		{Size{By: ByTimes, Value: 0}, false, "size.value"},
-		{Size{By: ByVolume, Value: math.Inf(1)}, false, "size.value"},
-		{Size{By: ByVolume, Value: math.NaN()}, false, "size.value"},
-		{Size{By: "length", Value: 1}, false, "size.by"},
-		{Size{By: ByVolume, Value: 3000}, true, "size.value"},
+		{recipe.Size{By: recipe.ByTimes, Value: 0}, false, "size.value"},
+		{recipe.Size{By: recipe.ByVolume, Value: math.Inf(1)}, false, "size.value"},
+		{recipe.Size{By: recipe.ByVolume, Value: math.NaN()}, false, "size.value"},
+		{recipe.Size{By: "length", Value: 1}, false, "size.by"},
+		{recipe.Size{By: recipe.ByVolume, Value: 3000}, true, "size.value"},
 	} {
 		d := drinkOf(t, "1 cup pecans", "2 cups water")
 		d.Size = tt.size
@@ -199,7 +200,7 @@ func TestAmountsThatFollowFromTheOthers(t *testing.T) {
 	r = reckoned(t, d)
 	assert.InEpsilon(t, 4*236.5882365, r.Lines[2].VolumeML, 1e-9)
 	assert.InDelta(t, 6, r.Ratio.ByVolume, 1e-9)
-	d.Size = Size{By: ByTimes, Value: 2}
+	d.Size = recipe.Size{By: recipe.ByTimes, Value: 2}
 	assert.InEpsilon(t, 8*236.5882365, reckoned(t, d).Lines[2].VolumeML, 1e-9)
 	r = reckoned(t, drinkOf(t, "1 cup pecans", "2 cups water", "water to a total of 1 cup"))
 	assert.ErrorContains(t, r.Lines[2].Err, "leaves nothing")
@@ -208,7 +209,7 @@ func TestAmountsThatFollowFromTheOthers(t *testing.T) {
 
 func TestWhatIsWrittenSetsStageAndSoak(t *testing.T) {
 	t.Parallel()
-	read := func(text string) Line { return drinkOf(t, text).Lines[0] }
+	read := func(text string) recipe.Line { return drinkOf(t, text).Lines[0] }
 	assert.Equal(t, ingredient.Serve, read("2 tbsp maple syrup, to serve").Stage)
 	assert.Equal(t, ingredient.Strained, read("1/4 tsp cardamom after straining").Stage)
 	assert.Equal(t, "soaked overnight", read("1 1/2 cups raw hazelnuts, soaked overnight").Note)
@@ -278,7 +279,7 @@ func TestDialsAndJug(t *testing.T) {
 	}
 	assert.Equal(t, "creamer", r.Dials[2].Band)
 	assert.Equal(t, 1, r.Jug.Loads)
-	d.Size = Size{By: ByVolume, Value: 4000}
+	d.Size = recipe.Size{By: recipe.ByVolume, Value: 4000}
 	assert.Equal(t, 4, reckoned(t, d).Jug.Loads)
 	position, band := fatScale.at(10.5)
 	assert.InDelta(t, 2./6, position, 1e-9)
@@ -291,10 +292,10 @@ func TestDialsAndJug(t *testing.T) {
 func TestWritingAtSizeLosesNothing(t *testing.T) {
 	t.Parallel()
 	d := drinkOf(t, "1 1/2 cups pecans", "3 cups water", "2 tbsp maple syrup", "3/4 tsp cardamom", "1 small date")
-	d.Size = Size{By: ByVolume, Value: 1234}
+	d.Size = recipe.Size{By: recipe.ByVolume, Value: 1234}
 	scaled := reckoned(t, d)
 	written := d
-	written.Size, written.Lines = Size{}, append([]Line{}, d.Lines...)
+	written.Size, written.Lines = recipe.Size{}, append([]recipe.Line{}, d.Lines...)
 	for n := range written.Lines {
 		exact, ok := scaled.Lines[n].Exact()
 		require.True(t, ok)
@@ -319,13 +320,13 @@ func FuzzReadLine(f *testing.F) {
 		f.Add(seed)
 	}
 	f.Fuzz(func(t *testing.T, text string) {
-		line, err := ReadLine(text, ingredient.Standard())
+		line, err := recipe.ReadLine(text, ingredient.Standard())
 		if err != nil {
 			return
 		}
 		d := New("fuzz")
-		water, _ := ReadLine("1 cup almonds", ingredient.Standard())
-		d.Lines = []Line{water, line}
+		water, _ := recipe.ReadLine("1 cup almonds", ingredient.Standard())
+		d.Lines = []recipe.Line{water, line}
 		r, err := d.Reckon()
 		require.NoError(t, err)
 		if r.Drink != nil {

@@ -1,75 +1,9 @@
 package formula
 
 import (
-	"strings"
-
-	"plushladle/core/fault"
 	"plushladle/core/ingredient"
+	"plushladle/core/recipe"
 )
-
-// Kind is what kind of drink it is, which sets its usual serving.
-type Kind string
-
-// The kinds of drink.
-const (
-	AsGuessed   Kind = "" // nobody has said
-	Milk        Kind = "milk"
-	Creamer     Kind = "creamer"
-	Cream       Kind = "cream"
-	Horchata    Kind = "horchata"
-	Nog         Kind = "nog"
-	Concentrate Kind = "concentrate"
-	Chocolate   Kind = "chocolate"
-	Brewed      Kind = "brewed"
-	Cooler      Kind = "cooler"
-)
-
-// Kinds are all of them, in the order they are offered.
-var Kinds = []Kind{Milk, Creamer, Cream, Horchata, Nog, Concentrate, Chocolate, Brewed, Cooler}
-
-// ParseKind reads a kind's name; "" is none. The error names "kind".
-func ParseKind(name string) (Kind, error) {
-	for _, k := range append([]Kind{AsGuessed}, Kinds...) {
-		if string(k) == name {
-			return k, nil
-		}
-	}
-	return AsGuessed, fault.New("kind", name, "is not a kind of drink", "use milk, creamer, cream, horchata, nog, concentrate, chocolate, brewed or cooler")
-}
-
-// KindFrom is who says what kind of drink it is.
-type KindFrom string
-
-// Who says so.
-const (
-	KindSaid   KindFrom = "flag"
-	KindByName KindFrom = "name"
-	KindGuess  KindFrom = "guess"
-)
-
-// Usual servings in mL. Source: 21 CFR 101.12(b) for milk (240 mL) and cream (15
-// mL); the rest is common practice.
-var servingOf = map[Kind]float64{
-	Milk: 240, Creamer: 30, Cream: 15, Horchata: 240, Nog: 120, Concentrate: 20, Chocolate: 240, Brewed: 240, Cooler: 240,
-}
-
-// kindWords are the words of a drink's name that say its kind.
-var kindWords = map[string]Kind{
-	"milk": Milk, "mylk": Milk, "creamer": Creamer, "cream": Cream, "horchata": Horchata, "nog": Nog, "eggnog": Nog,
-	"concentrate": Concentrate, "syrup": Concentrate, "chocolate": Chocolate, "cocoa": Chocolate,
-	"coffee": Brewed, "tea": Brewed, "chai": Brewed, "cooler": Cooler,
-}
-
-// kindInName is the kind that a name's last word for one says.
-func kindInName(name string) Kind {
-	words := strings.FieldsFunc(strings.ToLower(name), func(r rune) bool { return r < 'a' || r > 'z' })
-	for n := len(words) - 1; n >= 0; n-- {
-		if k, says := kindWords[words[n]]; says {
-			return k
-		}
-	}
-	return AsGuessed
-}
 
 // Where a guess turns (modelling assumptions).
 const (
@@ -85,17 +19,17 @@ const (
 
 // kind is the kind of drink: as the cook says, as its name says, or guessed from
 // what is in it.
-func (b *batch) kind() (Kind, KindFrom) {
-	if b.d.Kind != AsGuessed {
-		return b.d.Kind, KindSaid
+func (b *batch) kind() (recipe.Kind, recipe.KindFrom) {
+	if b.d.Kind != recipe.AsGuessed {
+		return b.d.Kind, recipe.KindSaid
 	}
-	if k := kindInName(b.d.Name); k != AsGuessed {
-		return k, KindByName
+	if k := recipe.KindInName(b.d.Name); k != recipe.AsGuessed {
+		return k, recipe.KindByName
 	}
-	return b.guessKind(), KindGuess
+	return b.guessKind(), recipe.KindGuess
 }
 
-func (b *batch) guessKind() Kind {
+func (b *batch) guessKind() recipe.Kind {
 	sweet := b.per100mL().SucroseEquivalentG()
 	fatPct := 0.
 	if massG := b.finished.MassG(); massG > 0 {
@@ -103,23 +37,23 @@ func (b *batch) guessKind() Kind {
 	}
 	switch {
 	case sweet >= concentrateFromG:
-		return Concentrate
+		return recipe.Concentrate
 	case b.isNog(sweet):
-		return Nog
+		return recipe.Nog
 	case b.has(ingredient.TagHorchata) && b.anySpice():
-		return Horchata
+		return recipe.Horchata
 	case !b.made.Layout.IsGround && b.brewedLiquid() >= brewedShare:
-		return Brewed
+		return recipe.Brewed
 	case b.hasAny("cocoa", "carob"):
-		return Chocolate
+		return recipe.Chocolate
 	case b.isCooler():
-		return Cooler
+		return recipe.Cooler
 	case fatPct >= creamPct:
-		return Cream
+		return recipe.Cream
 	case fatPct >= creamerPct || b.isStrong():
-		return Creamer
+		return recipe.Creamer
 	}
-	return Milk
+	return recipe.Milk
 }
 
 func (b *batch) isNog(sweet float64) bool {
@@ -141,7 +75,7 @@ func (b *batch) isNog(sweet float64) bool {
 func (b *batch) inTheBottle() []weighed {
 	in := make([]weighed, 0, len(b.lines))
 	for _, w := range b.lines {
-		if w.line.stage() != ingredient.Serve {
+		if w.line.When() != ingredient.Serve {
 			in = append(in, w)
 		}
 	}
@@ -177,7 +111,7 @@ func (b *batch) brewedLiquid() float64 {
 			continue
 		}
 		all += w.g
-		if w.line.stage() == ingredient.Brew || i.Has(ingredient.TagBrewed) {
+		if w.line.When() == ingredient.Brew || i.Has(ingredient.TagBrewed) {
 			brewed += w.g
 		}
 	}
@@ -205,9 +139,9 @@ func (b *batch) isStrong() bool {
 	return nutsG > 0 && nutsG >= b.baseG/2 && b.groundG > 0 && b.groundG <= creamerLiquid*nutsG
 }
 
-func (d *Drink) servingML(k Kind) float64 {
+func (d *Drink) servingML(k recipe.Kind) float64 {
 	if d.ServingML > 0 {
 		return d.ServingML
 	}
-	return servingOf[k]
+	return k.ServingML()
 }

@@ -14,6 +14,7 @@ import (
 	"plushladle/core/ingredient"
 	"plushladle/core/process"
 	"plushladle/core/quantity"
+	"plushladle/core/recipe"
 )
 
 // Source: Wagner & Stanton, "Formulating Rations with the Pearson Square",
@@ -75,9 +76,9 @@ func TestACreamerIsAMilkWithLessWater(t *testing.T) {
 	for _, eighths := range []float64{3, 4} {
 		d := drinkOf(t, "1 cup pecans", "4 cups water")
 		d.Lines[1].Amount = quantity.Of(4*eighths/8, quantity.Cup)
-		assert.Equal(t, Creamer, reckoned(t, d).Kind)
+		assert.Equal(t, recipe.Creamer, reckoned(t, d).Kind)
 	}
-	assert.Equal(t, Milk, reckoned(t, drinkOf(t, "1 cup pecans", "4 cups water")).Kind)
+	assert.Equal(t, recipe.Milk, reckoned(t, drinkOf(t, "1 cup pecans", "4 cups water")).Kind)
 }
 
 func TestSecondPressing(t *testing.T) {
@@ -107,8 +108,8 @@ func TestTrialCup(t *testing.T) {
 	r := reckoned(t, out.Drink)
 	assert.InEpsilon(t, g/100*ml, r.Lines[2].MassG, 1e-3)
 	for field, trial := range map[string]Trial{
-		"cupML": {CupML: 5000, Lines: cup}, "lines[0].ingredient": {CupML: 100, Lines: []Line{{Name: "dust"}}},
-		"lines[0].amount": {CupML: 100, Lines: []Line{{Ingredient: standard("salt"), Name: "salt"}}},
+		"cupML": {CupML: 5000, Lines: cup}, "lines[0].ingredient": {CupML: 100, Lines: []recipe.Line{{Name: "dust"}}},
+		"lines[0].amount": {CupML: 100, Lines: []recipe.Line{{Ingredient: standard("salt"), Name: "salt"}}},
 	} {
 		_, err := d.TryCup(trial)
 		var e *fault.Error
@@ -205,7 +206,7 @@ func TestNudgeToSpoonsThatExist(t *testing.T) {
 	assert.Equal(t, "2 × ¼ tsp", before.Lines[3].Scoop.Text)
 	assert.Equal(t, "half of ¼ tsp", before.Lines[4].Scoop.Text)
 	d = drinkOf(t, "1 1/2 cups pecans", "3 cups water", "2 tbsp maple syrup")
-	d.Drawer, d.Size = &drawer, Size{By: ByVolume, Value: 620}
+	d.Drawer, d.Size = &drawer, recipe.Size{By: recipe.ByVolume, Value: 620}
 	out, err = d.Nudge()
 	require.NoError(t, err)
 	require.NotEmpty(t, out.Changes, "at a size that no spoon fits")
@@ -246,7 +247,7 @@ func TestDecoctionsKeepALeftover(t *testing.T) {
 	all := reckoned(t, d)
 	d.Method.BrewUsed = .6
 	most := reckoned(t, d)
-	assert.Equal(t, Milk, most.Kind)
+	assert.Equal(t, recipe.Milk, most.Kind)
 	assert.Positive(t, most.LeftoverML)
 	assert.InDelta(t, all.Drink.VolumeML-most.LeftoverML, most.Drink.VolumeML, 1)
 	assert.Zero(t, all.LeftoverML)
@@ -305,7 +306,7 @@ func TestSizingACookedDrinkKeepsItsDials(t *testing.T) {
 	d.Method.Heat, d.Method.Minutes = process.Simmer, 15
 	as := reckoned(t, d)
 	for _, times := range []float64{.5, 2, 4} {
-		d.Size = Size{By: ByTimes, Value: times}
+		d.Size = recipe.Size{By: recipe.ByTimes, Value: times}
 		sized := reckoned(t, d)
 		assert.InEpsilon(t, as.FatPct, sized.FatPct, .01, "× %v", times)
 		assert.InEpsilon(t, as.Per100mL.SucroseEquivalentG, sized.Per100mL.SucroseEquivalentG, .01, "× %v", times)
@@ -316,16 +317,16 @@ func TestSizingACookedDrinkKeepsItsDials(t *testing.T) {
 func TestTheKindIsNotGuessedByAPinch(t *testing.T) {
 	t.Parallel()
 	creamer := reckoned(t, drinkOf(t, "1 cup pecans", "2 cups water", "2 tbsp maple syrup", "1/8 tsp nutmeg"))
-	assert.Equal(t, Creamer, creamer.Kind)
-	assert.Equal(t, Milk, reckoned(t, drinkOf(t, "100 g rolled oats", "400 g water")).Kind)
+	assert.Equal(t, recipe.Creamer, creamer.Kind)
+	assert.Equal(t, recipe.Milk, reckoned(t, drinkOf(t, "100 g rolled oats", "400 g water")).Kind)
 	d := drinkOf(t, "1 cup pecans", "4 cups water")
 	d.Name = "Almond coffee creamer"
 	named := reckoned(t, d)
-	assert.Equal(t, []any{Creamer, KindByName, 30.}, []any{named.Kind, named.KindFrom, named.Servings.SizeML})
-	d.Kind = Cream
-	assert.Equal(t, KindSaid, reckoned(t, d).KindFrom)
+	assert.Equal(t, []any{recipe.Creamer, recipe.KindByName, 30.}, []any{named.Kind, named.KindFrom, named.Servings.SizeML})
+	d.Kind = recipe.Cream
+	assert.Equal(t, recipe.KindSaid, reckoned(t, d).KindFrom)
 	cooler := drinkOf(t, "1 1/2 cups desiccated coconut", "4 cups water", "2 tbsp lime juice")
-	assert.Equal(t, Cooler, reckoned(t, cooler).Kind)
+	assert.Equal(t, recipe.Cooler, reckoned(t, cooler).Kind)
 }
 
 // Pieces are wholes and halves, with what is left over by weight and the nearest
@@ -334,7 +335,7 @@ func TestPiecesAreWholeOrHalf(t *testing.T) {
 	t.Parallel()
 	d := drinkOf(t, "1 cup almonds", "4 cups water", "2 large dates")
 	for times, want := range map[float64][2]string{1.5: {"3 pieces", "3 pieces"}, .6: {"1 piece + 4.8 g", "about 1 piece"}, .25: {"½ piece", "½ piece"}} {
-		d.Size = Size{By: ByTimes, Value: times}
+		d.Size = recipe.Size{By: recipe.ByTimes, Value: times}
 		l := reckoned(t, d).Lines[2]
 		assert.Equal(t, want, [2]string{l.Amount.String(), l.Kitchen.String()}, "× %v", times)
 	}
@@ -354,7 +355,7 @@ func TestALeanLiquidIsSwappedByVolume(t *testing.T) {
 func TestAConcentrateIsLetDownByTheSpoon(t *testing.T) {
 	t.Parallel()
 	r := reckoned(t, drinkOf(t, "1 cup pistachios", "1 1/2 cups water", "600 g white sugar, after straining"))
-	require.Equal(t, Concentrate, r.Kind)
+	require.Equal(t, recipe.Concentrate, r.Kind)
 	two := r.Ladder()[2]
 	assert.Equal(t, "2 tablespoons to a glass", two.Name)
 	assert.InEpsilon(t, r.Per100mL.SucroseEquivalentG*30/230, two.SweetG, .02)
@@ -392,7 +393,7 @@ func TestNothingMakesAFigureJump(t *testing.T) {
 	for range 400 {
 		d := drinkOf(t, fmt.Sprintf("%.0f g %s", 80+200*random.Float64(), bases[random.IntN(len(bases))]), fmt.Sprintf("%.0f g water", 900+1500*random.Float64()),
 			fmt.Sprintf("%.0f g maple syrup", 20+60*random.Float64()), fmt.Sprintf("%.0f g coconut oil", 5+20*random.Float64()), "2 g salt")
-		d.Kind = Milk
+		d.Kind = recipe.Milk
 		d.Method.Strainer = process.Strainers()[random.IntN(len(process.Strainers()))]
 		d.Method.Heat = process.Heats[random.IntN(len(process.Heats))]
 		d.Method.Minutes = float64(random.IntN(15))

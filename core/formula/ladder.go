@@ -10,6 +10,7 @@ import (
 	"plushladle/core/ingredient"
 	"plushladle/core/process"
 	"plushladle/core/quantity"
+	"plushladle/core/recipe"
 )
 
 // Rung is what a drink becomes when it is let down with water.
@@ -52,7 +53,7 @@ func (r *Reckoning) Ladder() []Rung {
 	if r.batch == nil {
 		return nil
 	}
-	if r.Kind == Concentrate {
+	if r.Kind == recipe.Concentrate {
 		return r.spoonfuls()
 	}
 	var rungs []Rung
@@ -117,7 +118,7 @@ func (r *Reckoning) PressAgain(waterG float64) (Pressing, error) {
 	if r.batch == nil || r.batch.made.SolidsG == 0 {
 		return Pressing{}, fault.New("waterG", "", "there is no pulp to press again", "add a base first")
 	}
-	if !(waterG > 0 && waterG <= maxScaleG) {
+	if !(waterG > 0 && waterG <= recipe.MaxScaleG) {
 		return Pressing{}, fault.New("waterG", fmt.Sprint(waterG), "is out of range", "use above 0 g of water")
 	}
 	b := r.batch
@@ -171,7 +172,7 @@ func BlendTwo(a, b *ingredient.Ingredient, of BlendOf, target, volumeML float64)
 	if of != ForFat && of != ForSolids {
 		return Blended{}, fault.New("of", string(of), "is not what two liquids can be blended for", "use fat or solids")
 	}
-	if !(volumeML > 0 && volumeML <= maxScaleG) {
+	if !(volumeML > 0 && volumeML <= recipe.MaxScaleG) {
 		return Blended{}, fault.New("volumeML", fmt.Sprint(volumeML), "is out of range", "use a volume above 0 mL")
 	}
 	aShare, bShare, err := Square(of.pct(&a.PerGram), of.pct(&b.PerGram), target, 1)
@@ -246,14 +247,14 @@ const (
 func (d *Drink) withIce(r *Reckoning) (*Drink, error) {
 	work := *d
 	work.Lines = slices.Clone(d.Lines)
-	at := slices.IndexFunc(work.Lines, func(l Line) bool {
-		return l.Ingredient != nil && l.Ingredient.Has(ingredient.TagWater) && !l.Locked && beforeStraining(l.stage()) && l.stage() != ingredient.Soak
+	at := slices.IndexFunc(work.Lines, func(l recipe.Line) bool {
+		return l.Ingredient != nil && l.Ingredient.Has(ingredient.TagWater) && !l.Locked && beforeStraining(l.When()) && l.When() != ingredient.Soak
 	})
 	if at < 0 {
 		return nil, fault.New("lines", "", "there is no grinding water for ice to take the place of", "add water, or unlock it")
 	}
 	written := work.Lines[at]
-	full, _, err := written.grams(d.System)
+	full, _, err := written.Grams(d.System)
 	if err != nil || written.Amount.IsToTotal() || written.Amount.IsToCover() {
 		return nil, fault.New("lines", "", "the grinding water has no amount of its own", "give it one")
 	}
@@ -270,11 +271,11 @@ func (d *Drink) withIce(r *Reckoning) (*Drink, error) {
 func (d *Drink) addIce(place int, iceG float64) {
 	for n := range d.Lines {
 		if l := &d.Lines[n]; l.Ingredient != nil && l.Ingredient.Has(ingredient.TagIce) && l.Added {
-			before, _, _ := l.grams(d.System)
+			before, _, _ := l.Grams(d.System)
 			l.Amount = quantity.Of(fourFigures(before+iceG), quantity.Gram)
 			return
 		}
 	}
 	i, _ := ingredient.Standard().ByID("ice")
-	d.Lines = slices.Insert(d.Lines, place, Line{Ingredient: i, Name: i.Name, Amount: quantity.Of(fourFigures(iceG), quantity.Gram), Added: true})
+	d.Lines = slices.Insert(d.Lines, place, recipe.Line{Ingredient: i, Name: i.Name, Amount: quantity.Of(fourFigures(iceG), quantity.Gram), Added: true})
 }

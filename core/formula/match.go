@@ -9,6 +9,7 @@ import (
 	"plushladle/core/fault"
 	"plushladle/core/ingredient"
 	"plushladle/core/quantity"
+	"plushladle/core/recipe"
 )
 
 // Figures are what a label says of 100 mL.
@@ -58,7 +59,7 @@ func Match(want Figures, like Drink, catalogue *ingredient.Catalogue) ([]Matched
 // too much fat or sugar there is less of it.
 func matchBase(base *ingredient.Ingredient, want Figures, like Drink) (Matched, bool) {
 	d := like
-	d.Size, d.Lines = Size{}, []Line{
+	d.Size, d.Lines = recipe.Size{}, []recipe.Line{
 		matchLine(base, 100), matchLine(standard("water"), 800), matchLine(standard("coconut-oil"), 0), matchLine(standard("white-sugar"), 0),
 	}
 	s, _, err := d.toSolve()
@@ -87,8 +88,8 @@ func matchBase(base *ingredient.Ingredient, want Figures, like Drink) (Matched, 
 	return finishMatch(d, want)
 }
 
-func matchLine(i *ingredient.Ingredient, g float64) Line {
-	return Line{Ingredient: i, Name: i.Name, Amount: quantity.Of(g, quantity.Gram), Stage: i.Stage, Added: true}
+func matchLine(i *ingredient.Ingredient, g float64) recipe.Line {
+	return recipe.Line{Ingredient: i, Name: i.Name, Amount: quantity.Of(g, quantity.Gram), Stage: i.Stage, Added: true}
 }
 
 func standard(id string) *ingredient.Ingredient {
@@ -102,7 +103,7 @@ func figuresOf(b *batch) Figures {
 }
 
 func finishMatch(d Drink, want Figures) (Matched, bool) {
-	d.Size = Size{By: ByVolume, Value: matchLitresML}
+	d.Size = recipe.Size{By: recipe.ByVolume, Value: matchLitresML}
 	r, err := d.Reckon()
 	if err != nil || r.Drink == nil || r.batch.baseG == 0 {
 		return Matched{}, false
@@ -110,7 +111,7 @@ func finishMatch(d Drink, want Figures) (Matched, bool) {
 	for n := range d.Lines {
 		d.Lines[n].Amount = d.measureOf(d.Lines[n], r.Lines[n].MassG)
 	}
-	d.Size = Size{}
+	d.Size = recipe.Size{}
 	got := figuresOf(r.batch)
 	m := Matched{Drink: d, Reached: got}
 	for _, f := range []struct {

@@ -6,6 +6,7 @@ import (
 
 	"plushladle/core/ingredient"
 	"plushladle/core/process"
+	"plushladle/core/recipe"
 )
 
 // FinishedC is the temperature at which a finished drink's volume is given, °C.
@@ -13,7 +14,7 @@ const FinishedC = 4
 
 // weighed is a line that counts, with its mass as written.
 type weighed struct {
-	line  *Line
+	line  *recipe.Line
 	index int
 	g     float64
 	per   *ingredient.Content // of a gram of it as measured
@@ -33,14 +34,9 @@ func (w weighed) inProcess() process.Line {
 	}
 	if l.Ingredient.Role == ingredient.Liquid {
 		out.TempC = process.WordsC(words)
-		out.Thrown = l.isForSoaking(words)
+		out.Thrown = l.IsForSoaking(words)
 	}
 	return out
-}
-
-// isForSoaking tells whether a liquid is only soaked in: it is poured away.
-func (l *Line) isForSoaking(words string) bool {
-	return l.Stage != ingredient.Soak && (strings.Contains(words, "for soaking") || strings.Contains(words, "to soak"))
 }
 
 // batch is a drink of one size: what went in and what came of it.
@@ -64,7 +60,7 @@ type batch struct {
 func (d *Drink) mix(lines []weighed, factor float64) *batch {
 	b := &batch{d: d, method: d.method(), lines: make([]weighed, len(lines)), through: make([]process.Line, len(lines), len(d.Lines))}
 	for n, w := range lines {
-		w.g *= w.line.growth(factor, d.Spices)
+		w.g *= w.line.Growth(factor, d.Spices)
 		b.lines[n], b.through[n] = w, w.inProcess()
 		b.through[n].SoakHours, b.through[n].SoakCold = b.method.SoakHours, b.method.SoakCold
 	}

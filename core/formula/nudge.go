@@ -5,6 +5,7 @@ import (
 
 	"plushladle/core/fault"
 	"plushladle/core/quantity"
+	"plushladle/core/recipe"
 )
 
 // Nudged is the drink with every amount one that the drawer's spoons hold.
@@ -43,7 +44,7 @@ func (d *Drink) Nudge() (*Nudged, error) {
 		return nil, err
 	}
 	out := &Nudged{Drink: *d}
-	out.Drink.Size, out.Drink.Lines = Size{}, slices.Clone(d.Lines)
+	out.Drink.Size, out.Drink.Lines = recipe.Size{}, slices.Clone(d.Lines)
 	if r.Drink == nil {
 		return out, nil
 	}
@@ -97,7 +98,7 @@ func (d *Drink) spoonable(ml float64) (nearest quantity.Scooped, ok bool) {
 	return nearest, ok
 }
 
-func (d *Drink) canNudge(line Line, l LineReckoning) bool {
+func (d *Drink) canNudge(line recipe.Line, l LineReckoning) bool {
 	if l.Err != nil || l.VolumeML == 0 || line.Locked || line.Amount.IsCount() || line.Amount.IsToCover() || line.Amount.IsToTotal() {
 		return false
 	}

@@ -24,7 +24,7 @@ func (d *Drink) guesses(lines []weighed) []weighed {
 		switch {
 		case w.line.Ingredient.Role == ingredient.Base:
 			baseML += w.ml()
-		case w.line.Ingredient.Role == ingredient.Liquid && beforeStraining(w.line.stage()):
+		case w.line.Ingredient.Role == ingredient.Liquid && beforeStraining(w.line.When()):
 			liquidML += w.ml()
 		}
 	}
@@ -32,7 +32,7 @@ func (d *Drink) guesses(lines []weighed) []weighed {
 	for n := range d.Lines {
 		line := &d.Lines[n]
 		switch {
-		case line.Ingredient == nil || !line.Amount.IsOpen() || !beforeStraining(line.stage()) || line.Ingredient.Has(ingredient.TagIce) || line.Ingredient.Has(ingredient.TagRefused):
+		case line.Ingredient == nil || !line.Amount.IsOpen() || !beforeStraining(line.When()) || line.Ingredient.Has(ingredient.TagIce) || line.Ingredient.Has(ingredient.TagRefused):
 			continue
 		case line.Ingredient.Role == ingredient.Base:
 			bases++
@@ -54,7 +54,7 @@ func (d *Drink) guesses(lines []weighed) []weighed {
 		if open[n].line.Ingredient.Role == ingredient.Base {
 			ml = baseML / bases
 		}
-		open[n].g = ml * math.Max(open[n].line.bulkGPerML(), .1)
+		open[n].g = ml * math.Max(open[n].line.BulkGPerML(), .1)
 	}
 	return open
 }

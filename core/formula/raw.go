@@ -52,7 +52,7 @@ func (d *Drink) raw(b *batch) *Raw {
 		switch {
 		case w.line.Treatment.Roasted:
 			see(roastedC, name+", roasted")
-		case w.line.stage() == ingredient.Brew:
+		case w.line.When() == ingredient.Brew:
 			see(brewedC, name+", brewed")
 		case w.inProcess().TempC > 0:
 			see(w.inProcess().TempC, name)

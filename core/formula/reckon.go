@@ -11,12 +11,13 @@ import (
 	"plushladle/core/keep"
 	"plushladle/core/process"
 	"plushladle/core/quantity"
+	"plushladle/core/recipe"
 )
 
 // Reckoning is everything worked out about a drink at its size.
 type Reckoning struct {
-	Kind       Kind
-	KindFrom   KindFrom
+	Kind       recipe.Kind
+	KindFrom   recipe.KindFrom
 	Factor     float64 // growth from the amounts as written
 	Lines      []LineReckoning
 	Ratio      *Ratio // nil without a base
@@ -118,8 +119,8 @@ func nutritionOf(c ingredient.Content) Nutrition {
 // say why; the error is for the drink as a whole: too many lines, or a size
 // that cannot be reached (a *fault.Error naming the field).
 func (d *Drink) Reckon() (*Reckoning, error) {
-	if len(d.Lines) > MaxLines {
-		return nil, fault.New("lines", fmt.Sprint(len(d.Lines)), "lines are too many", fmt.Sprintf("use at most %d", MaxLines))
+	if len(d.Lines) > recipe.MaxLines {
+		return nil, fault.New("lines", fmt.Sprint(len(d.Lines)), "lines are too many", fmt.Sprintf("use at most %d", recipe.MaxLines))
 	}
 	r := &Reckoning{Factor: 1, Lines: make([]LineReckoning, len(d.Lines))}
 	lines := d.weigh(r)
@@ -169,12 +170,12 @@ func (d *Drink) weigh(r *Reckoning) []weighed {
 			out.Err = fault.New("ingredient", line.Name, "is not in the catalogue", "choose one from the list, or leave the line as a note")
 			continue
 		}
-		out.Understood, out.Role, out.Stage = true, line.Ingredient.Role, line.stage()
+		out.Understood, out.Role, out.Stage = true, line.Ingredient.Role, line.When()
 		if line.Amount.IsOpen() {
 			out.Note = "no amount given; left open"
 			continue
 		}
-		g, note, err := line.grams(d.System)
+		g, note, err := line.Grams(d.System)
 		if err != nil {
 			out.Err = err
 			continue
@@ -211,10 +212,10 @@ func (d *Drink) measureLines(r *Reckoning, b *batch) {
 			continue
 		}
 		out := &r.Lines[w.index]
-		tolerance := w.line.tolerance()
+		tolerance := w.line.Tolerance()
 		out.MassG, out.Tolerance, out.SoakedInG = w.g, tolerance, b.made.Layout.TakenUpG(b.through, n)
 		out.VolumeML = w.ml()
-		growth := w.line.growth(r.Factor, d.Spices)
+		growth := w.line.Growth(r.Factor, d.Spices)
 		if n == b.waterAt {
 			growth *= b.watered
 		}
@@ -383,7 +384,7 @@ func (d *Drink) heldAgainstLimits(b *batch, r *Reckoning) caution.Drink {
 		Squeezed: d.Method.Strainer.Squeezes(), Heated: b.made.HeatedC > 0,
 	}
 	for _, w := range b.lines {
-		if w.line.Ingredient.Role == ingredient.FatRole && w.line.stage() != ingredient.Serve {
+		if w.line.Ingredient.Role == ingredient.FatRole && w.line.When() != ingredient.Serve {
 			held.AddedOilG += w.g
 		}
 		share := w.g * r.Servings.SizeML / r.Drink.VolumeML

@@ -5,26 +5,8 @@ import (
 	"math"
 
 	"plushladle/core/fault"
-	"plushladle/core/ingredient"
+	"plushladle/core/recipe"
 )
-
-// easedFrom is the growth up to which an eased spice still grows in step, and
-// easedPower how it grows beyond (common practice).
-const (
-	easedFrom  = 2
-	easedPower = 0.8
-)
-
-// growth is the factor on a line when the whole drink grows by factor.
-func (l Line) growth(factor float64, spices SpiceSchool) float64 {
-	if l.Locked {
-		return 1
-	}
-	if spices == Eased && factor > easedFrom && l.Ingredient != nil && l.Ingredient.Has(ingredient.TagStrong) {
-		return easedFrom * math.Pow(factor/easedFrom, easedPower)
-	}
-	return factor
-}
 
 // Factor is the growth that brings the drink to its size.
 // The error names "size.by" or "size.value".
@@ -33,15 +15,15 @@ func (d *Drink) factor(lines []weighed) (float64, error) {
 		return 0, err
 	}
 	switch d.Size.By {
-	case AsWritten:
+	case recipe.AsWritten:
 		return 1, nil
-	case ByTimes:
+	case recipe.ByTimes:
 		return d.Size.Value, nil
-	case ByBase:
+	case recipe.ByBase:
 		return d.solveFactor(lines, "a base to weigh", func(b *batch) float64 { return b.baseG })
-	case ByServings, ByBottles, ByDays:
+	case recipe.ByServings, recipe.ByBottles, recipe.ByDays:
 		target := *d
-		target.Size = Size{By: ByVolume, Value: math.Max(1, d.wantedML(lines))}
+		target.Size = recipe.Size{By: recipe.ByVolume, Value: math.Max(1, d.wantedML(lines))}
 		return target.factor(lines)
 	}
 	return d.solveFactor(lines, "lines that can grow", func(b *batch) float64 { return b.ml })
@@ -50,11 +32,11 @@ func (d *Drink) factor(lines []weighed) (float64, error) {
 // wantedML is the volume that the size comes to.
 func (d *Drink) wantedML(lines []weighed) float64 {
 	each := d.Size.EachML
-	if each == 0 || d.Size.By == ByServings {
+	if each == 0 || d.Size.By == recipe.ByServings {
 		kind, _ := d.mix(lines, 1).kind()
 		each = d.servingML(kind)
 	}
-	if d.Size.By == ByDays {
+	if d.Size.By == recipe.ByDays {
 		each *= d.Size.PerDay
 	}
 	return d.Size.Value * each

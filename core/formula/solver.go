@@ -6,6 +6,7 @@ import (
 	"plushladle/core/ingredient"
 	"plushladle/core/process"
 	"plushladle/core/quantity"
+	"plushladle/core/recipe"
 )
 
 // knob is a group of lines whose amounts grow and shrink together.
@@ -85,10 +86,10 @@ func (s *solver) at(doses []float64) *batch {
 // growsUnevenly tells whether scaling the drink changes what it is: some lines
 // are locked, grow by a rule of their own, or go by how warm or how wide it stands.
 func (d *Drink) growsUnevenly() bool {
-	if d.Size.By == AsWritten {
+	if d.Size.By == recipe.AsWritten {
 		return false
 	}
-	if d.Spices == Eased || d.Method.Heat != process.ByBase && d.Method.Heat != process.Unheated {
+	if d.Spices == recipe.Eased || d.Method.Heat != process.ByBase && d.Method.Heat != process.Unheated {
 		return true
 	}
 	for _, l := range d.Lines {
@@ -298,8 +299,8 @@ const fewMeasures = 3
 
 // spooned writes a mass as the measures that hold it: of the drawer where the
 // kitchen has one, of all there are otherwise.
-func (d *Drink) spooned(l *Line, g float64) (quantity.Amount, bool) {
-	bulk := l.bulkGPerML()
+func (d *Drink) spooned(l *recipe.Line, g float64) (quantity.Amount, bool) {
+	bulk := l.BulkGPerML()
 	if bulk <= 0 || g <= 0 {
 		return quantity.Amount{}, false
 	}

@@ -8,6 +8,7 @@ import (
 	"plushladle/core/fault"
 	"plushladle/core/ingredient"
 	"plushladle/core/quantity"
+	"plushladle/core/recipe"
 )
 
 // SwapHow is what stays equal in a swap.
@@ -186,8 +187,8 @@ func (d *Drink) swap(place int, to *ingredient.Ingredient, how SwapHow) ([]strin
 
 // swappedLine is the line with another ingredient: what was said of the old
 // one's form and soak no longer holds.
-func swappedLine(l Line, to *ingredient.Ingredient) Line {
-	return Line{Key: l.Key, Amount: l.Amount, Ingredient: to, Name: to.Name, Stage: l.Stage, Locked: l.Locked}
+func swappedLine(l recipe.Line, to *ingredient.Ingredient) recipe.Line {
+	return recipe.Line{Key: l.Key, Amount: l.Amount, Ingredient: to, Name: to.Name, Stage: l.Stage, Locked: l.Locked}
 }
 
 // inPlaceOf is the mass of the new ingredient, to begin with.
@@ -209,7 +210,7 @@ func (w weighed) inPlaceOf(to *ingredient.Ingredient, how SwapHow) float64 {
 
 // measureOf writes a mass as the measure it is where one holds it exactly,
 // as a count where it is whole, in grams otherwise.
-func (d *Drink) measureOf(l Line, g float64) quantity.Amount {
+func (d *Drink) measureOf(l recipe.Line, g float64) quantity.Amount {
 	if each, ok := l.Ingredient.PieceG[quantity.Piece]; ok && l.Amount.IsCount() && isWhole(g/each) {
 		return quantity.Of(fourFigures(g/each), quantity.Piece)
 	}
@@ -248,7 +249,7 @@ func (s *solver) holdSweetness(at int, before *batch) []string {
 func (s *solver) waterG(b *batch) float64 {
 	g := 0.
 	for _, w := range b.lines {
-		if w.line.Ingredient.Has(ingredient.TagWater) && !w.line.Locked && w.line.stage() != ingredient.Serve && w.line.stage() != ingredient.Brew {
+		if w.line.Ingredient.Has(ingredient.TagWater) && !w.line.Locked && w.line.When() != ingredient.Serve && w.line.When() != ingredient.Brew {
 			g += w.g
 		}
 	}
@@ -266,7 +267,7 @@ func (s *solver) sumG(places []int) float64 {
 func (s *solver) waterLines() []int {
 	var places []int
 	for at, w := range s.lines {
-		stage := w.line.stage()
+		stage := w.line.When()
 		if w.line.Ingredient.Has(ingredient.TagWater) && !w.line.Locked && stage != ingredient.Serve && stage != ingredient.Brew {
 			places = append(places, at)
 		}
@@ -326,7 +327,7 @@ func (s *solver) holdFatAndVolume(at int, before *batch) []string {
 func (s *solver) lineOf(id string, role ingredient.Role) int {
 	for at, w := range s.lines {
 		i := w.line.Ingredient
-		if !w.line.Locked && w.line.stage() != ingredient.Serve && (role != "" && i.Role == role || role == "" && i.ID == id) {
+		if !w.line.Locked && w.line.When() != ingredient.Serve && (role != "" && i.Role == role || role == "" && i.ID == id) {
 			return at
 		}
 	}
@@ -335,7 +336,7 @@ func (s *solver) lineOf(id string, role ingredient.Role) int {
 
 // dropEmpty takes out lines that were added and turned out not to be needed.
 func (s *solver) dropEmpty() {
-	s.d.Lines = slices.DeleteFunc(s.d.Lines, func(l Line) bool {
+	s.d.Lines = slices.DeleteFunc(s.d.Lines, func(l recipe.Line) bool {
 		g, isMass := l.Amount.Mass(s.d.System)
 		return l.Added && isMass && g == 0
 	})
@@ -344,7 +345,7 @@ func (s *solver) dropEmpty() {
 // intoParts puts a blend's parts in its place.
 func (d *Drink) intoParts(place int, g float64) {
 	blend := d.Lines[place]
-	parts := make([]Line, len(blend.Ingredient.Parts))
+	parts := make([]recipe.Line, len(blend.Ingredient.Parts))
 	for n, p := range blend.Ingredient.Parts {
 		parts[n] = swappedLine(blend, p.Ingredient)
 		parts[n].Key = ""
@@ -360,15 +361,15 @@ func (d *Drink) asBlend(s *solver, place int, blend *ingredient.Ingredient) []st
 	var gone []string
 	isGone := map[int]bool{}
 	for _, w := range s.lines {
-		if w.index == place || isPart(w.line.Ingredient, blend) && !w.line.Locked && w.line.stage() == d.Lines[place].stage() {
+		if w.index == place || isPart(w.line.Ingredient, blend) && !w.line.Locked && w.line.When() == d.Lines[place].When() {
 			g += w.g
 			isGone[w.index] = true
 			gone = append(gone, w.line.Ingredient.Name)
 		}
 	}
-	line := Line{Key: d.Lines[place].Key, Ingredient: blend, Name: blend.Name, Stage: stage, Amount: d.Lines[place].Amount}
+	line := recipe.Line{Key: d.Lines[place].Key, Ingredient: blend, Name: blend.Name, Stage: stage, Amount: d.Lines[place].Amount}
 	line.Amount = d.measureOf(line, g)
-	var lines []Line
+	var lines []recipe.Line
 	for n, l := range d.Lines {
 		switch {
 		case n == place:

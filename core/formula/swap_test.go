@@ -10,6 +10,7 @@ import (
 
 	"plushladle/core/fault"
 	"plushladle/core/ingredient"
+	"plushladle/core/recipe"
 )
 
 func named(t testing.TB, id string) *ingredient.Ingredient {
@@ -143,14 +144,14 @@ func TestSwapsThatCannotBe(t *testing.T) {
 // always done from the size that was stored.
 func TestScalingTwiceIsScalingOnce(t *testing.T) {
 	t.Parallel()
-	for _, school := range []SpiceSchool{Linear, Eased} {
+	for _, school := range []recipe.SpiceSchool{recipe.Linear, recipe.Eased} {
 		for _, ab := range [][2]float64{{2, 3}, {.5, 2}, {1.7, 4.1}, {3, 1. / 3}} {
 			d := drinkOf(t, append(flask, "1/4 tsp clove")...)
 			d.Spices = school
-			d.Size = Size{By: ByTimes, Value: ab[0]}
+			d.Size = recipe.Size{By: recipe.ByTimes, Value: ab[0]}
 			once := d
 			d.Size.Value *= ab[1]
-			once.Size = Size{By: ByTimes, Value: ab[0] * ab[1]}
+			once.Size = recipe.Size{By: recipe.ByTimes, Value: ab[0] * ab[1]}
 			got, want := reckoned(t, d), reckoned(t, once)
 			for n := range want.Lines {
 				assert.InEpsilon(t, want.Lines[n].MassG, got.Lines[n].MassG, 1e-12)

@@ -8,13 +8,14 @@ import (
 	"plushladle/core/fault"
 	"plushladle/core/ingredient"
 	"plushladle/core/quantity"
+	"plushladle/core/recipe"
 )
 
 // Trial is a cup that was sweetened or spiced first.
 type Trial struct {
 	CupML    float64
-	Lines    []Line // what went into the cup
-	Returned bool   // the cup is poured back, and so part of the batch again
+	Lines    []recipe.Line // what went into the cup
+	Returned bool          // the cup is poured back, and so part of the batch again
 }
 
 // Addition is what a line of a trial comes to.
@@ -66,11 +67,11 @@ func (d *Drink) TryCup(t Trial) (*Tried, error) {
 	return out, nil
 }
 
-func (d *Drink) trialLine(line Line, t Trial, r *Reckoning) (Addition, Line, error) {
+func (d *Drink) trialLine(line recipe.Line, t Trial, r *Reckoning) (Addition, recipe.Line, error) {
 	if line.Ingredient == nil {
 		return Addition{}, line, fault.New("ingredient", line.Name, "is not in the catalogue", "choose one from the list")
 	}
-	g, _, err := line.grams(d.System)
+	g, _, err := line.Grams(d.System)
 	if err != nil {
 		return Addition{}, line, err
 	}
@@ -92,9 +93,9 @@ func (d *Drink) trialLine(line Line, t Trial, r *Reckoning) (Addition, Line, err
 }
 
 // nearestMeasure writes a mass in cups and spoons within the line's tolerance.
-func (d *Drink) nearestMeasure(l Line, g float64) quantity.Amount {
-	if bulk := l.bulkGPerML(); bulk > 0 {
-		a, _ := quantity.Kitchen(g/bulk, d.System, l.tolerance())
+func (d *Drink) nearestMeasure(l recipe.Line, g float64) quantity.Amount {
+	if bulk := l.BulkGPerML(); bulk > 0 {
+		a, _ := quantity.Kitchen(g/bulk, d.System, l.Tolerance())
 		return a
 	}
 	return quantity.Of(fourFigures(g), quantity.Gram)
@@ -110,8 +111,8 @@ func fieldOf(err error) string {
 // Portion is a share of a base that is finished in its own way.
 type Portion struct {
 	Name  string
-	ML    float64 // of the base; 0 for an equal share of what is left
-	Lines []Line  // what joins it
+	ML    float64       // of the base; 0 for an equal share of what is left
+	Lines []recipe.Line // what joins it
 }
 
 const maxPortions = 12
@@ -134,9 +135,9 @@ func (d *Drink) Split(portions []Portion) ([]Drink, error) {
 	drinks := make([]Drink, len(portions))
 	for n, p := range portions {
 		drinks[n] = *d
-		drinks[n].Name, drinks[n].Size = p.Name, Size{}
+		drinks[n].Name, drinks[n].Size = p.Name, recipe.Size{}
 		drinks[n].Method.Share = shares[n]
-		drinks[n].Lines = make([]Line, 0, len(d.Lines)+len(p.Lines))
+		drinks[n].Lines = make([]recipe.Line, 0, len(d.Lines)+len(p.Lines))
 		for m, line := range d.Lines {
 			if l := r.Lines[m]; l.Err == nil && l.MassG > 0 {
 				line.Amount = d.measureOf(line, l.MassG*shares[n])

@@ -8,6 +8,7 @@ import (
 	"plushladle/core/fault"
 	"plushladle/core/ingredient"
 	"plushladle/core/quantity"
+	"plushladle/core/recipe"
 )
 
 // DialName names a dial that can be set.
@@ -148,7 +149,7 @@ func (b *batch) values() map[DialName]float64 {
 func (b *batch) spiceG() float64 {
 	g := 0.
 	for _, w := range b.lines {
-		if w.line.Ingredient.Role == ingredient.Spice && w.line.stage() != ingredient.Serve {
+		if w.line.Ingredient.Role == ingredient.Spice && w.line.When() != ingredient.Serve {
 			g += w.g
 		}
 	}
@@ -296,7 +297,7 @@ func (t *turning) left(dial DialName) []int {
 // and returns its place among the solver's lines.
 func (d *Drink) addLine(s *solver, id string) int {
 	i, _ := ingredient.Standard().ByID(id)
-	d.Lines = append(d.Lines, Line{Ingredient: i, Name: i.Name, Amount: quantity.Of(0, quantity.Gram), Stage: i.Stage, Added: true})
+	d.Lines = append(d.Lines, recipe.Line{Ingredient: i, Name: i.Name, Amount: quantity.Of(0, quantity.Gram), Stage: i.Stage, Added: true})
 	for n := range s.lines { // the lines may have moved in memory
 		s.lines[n].line = &d.Lines[s.lines[n].index]
 	}
@@ -314,7 +315,7 @@ func isOf(w weighed, dial DialName) bool {
 	case Fat:
 		return i.Role == ingredient.FatRole && i.PerGram[ingredient.Fat] > 0
 	case Strength:
-		return i.Role == ingredient.Liquid && beforeStraining(w.line.stage())
+		return i.Role == ingredient.Liquid && beforeStraining(w.line.When())
 	}
 	return i.Role == ingredient.Spice
 }
@@ -322,7 +323,7 @@ func isOf(w weighed, dial DialName) bool {
 // canGive tells whether a line can give for a dial at all: free, in the
 // bottle, and of a kind that moves it.
 func canGive(w weighed, dial DialName) bool {
-	if w.line.Locked || w.line.stage() == ingredient.Serve {
+	if w.line.Locked || w.line.When() == ingredient.Serve {
 		return false
 	}
 	base := w.line.Ingredient.Role == ingredient.Base
@@ -406,7 +407,7 @@ func (r *Reckoning) spiceAt(level float64) float64 {
 	times, gPerL := math.Inf(1), 0.
 	for _, w := range r.batch.lines {
 		i := w.line.Ingredient
-		if i.Role != ingredient.Spice || w.line.stage() == ingredient.Serve || w.g == 0 {
+		if i.Role != ingredient.Spice || w.line.When() == ingredient.Serve || w.g == 0 {
 			continue
 		}
 		here := w.g / r.Drink.VolumeML * 1000

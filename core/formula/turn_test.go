@@ -11,6 +11,7 @@ import (
 
 	"plushladle/core/fault"
 	"plushladle/core/ingredient"
+	"plushladle/core/recipe"
 )
 
 var flask = []string{"1 1/2 cups pecans", "3 cups water", "2 tbsp maple syrup", "1 small date", "1/2 tsp cardamom after straining", "1 tsp vanilla", "1 tbsp coconut oil", "1/8 tsp salt"}
@@ -56,9 +57,9 @@ func TestSolvedTargetsAreMeasuredAgain(t *testing.T) {
 	for range 300 {
 		d := drinkOf(t, "1 cup "+bases[random.IntN(len(bases))], fmt.Sprintf("%.1f cups water", 1+5*random.Float64()),
 			"30 g "+sweet[random.IntN(len(sweet))], "5 g coconut oil", "1 tsp cinnamon")
-		d.Spices = []SpiceSchool{Linear, Eased}[random.IntN(2)]
+		d.Spices = []recipe.SpiceSchool{recipe.Linear, recipe.Eased}[random.IntN(2)]
 		if random.IntN(3) == 0 {
-			d.Size = Size{By: ByVolume, Value: 200 + 3000*random.Float64()}
+			d.Size = recipe.Size{By: recipe.ByVolume, Value: 200 + 3000*random.Float64()}
 			d.Lines[4].Locked = random.IntN(2) == 0
 		}
 		to := map[DialName]float64{Sweetness: 30 * random.Float64(), Fat: 20 * random.Float64()}
@@ -99,7 +100,7 @@ func TestADialTurnedAllTheWayDown(t *testing.T) {
 	none, after := turned(t, d, Turn{To: map[DialName]float64{Sweetness: 0}, Hold: true})
 	assert.InDelta(t, after[Sweetness], none.Missed[0].Nearest, .01)
 	require.Equal(t, "0 g", none.Drink.Lines[2].Amount.String())
-	again, err := ReadLine(none.Drink.Lines[2].Amount.String()+" maple syrup", ingredient.Standard())
+	again, err := recipe.ReadLine(none.Drink.Lines[2].Amount.String()+" maple syrup", ingredient.Standard())
 	require.NoError(t, err)
 	none.Drink.Lines[2].Amount = again.Amount
 	r := reckoned(t, none.Drink)

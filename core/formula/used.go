@@ -10,14 +10,15 @@ import (
 	"plushladle/core/ingredient"
 	"plushladle/core/process"
 	"plushladle/core/quantity"
+	"plushladle/core/recipe"
 )
 
 // AsUsed is the drink with what really went in: the lines whose keys are in
 // usedG have those grams, all others their amounts at the drink's size.
 func (d *Drink) AsUsed(r *Reckoning, usedG map[string]float64) Drink {
 	used := *d
-	used.Size = Size{}
-	used.Lines = make([]Line, len(d.Lines))
+	used.Size = recipe.Size{}
+	used.Lines = make([]recipe.Line, len(d.Lines))
 	for n, line := range d.Lines {
 		if exact, ok := r.Lines[n].Exact(); ok {
 			line.Amount = exact
@@ -115,7 +116,7 @@ func (d *Drink) Made(planned *Reckoning, usedG map[string]float64, out *Outcome)
 func (d *Drink) openLines() []int {
 	var open []int
 	for n, l := range d.Lines {
-		if l.Ingredient != nil && l.Amount.IsOpen() && l.stage() != ingredient.Serve {
+		if l.Ingredient != nil && l.Amount.IsOpen() && l.When() != ingredient.Serve {
 			open = append(open, n)
 		}
 	}
@@ -146,7 +147,7 @@ type weighedOut struct {
 // the pulp holds so many times what is expected.
 func (w *weighedOut) gives(amountsG []float64, holds float64) (milkG, pulpG float64) {
 	try := *w.d
-	try.Lines = append([]Line{}, w.d.Lines...)
+	try.Lines = append([]recipe.Line{}, w.d.Lines...)
 	try.Method.HeldShare = holds
 	for n, at := range w.open {
 		try.Lines[at].Amount = quantity.Of(math.Max(amountsG[n], 1e-6), quantity.Gram)

@@ -9,6 +9,7 @@ import (
 	"plushladle/core/ingredient"
 	"plushladle/core/process"
 	"plushladle/core/quantity"
+	"plushladle/core/recipe"
 )
 
 // What went in is worked back from what came out: conservation of mass, held
@@ -31,7 +32,7 @@ func TestWhatWasLeftOpenIsWorkedBack(t *testing.T) {
 		d.Method.Heat, d.Method.Minutes = process.Simmer, 5
 		r := reckoned(t, d)
 		open := d
-		open.Lines = append([]Line{}, d.Lines...)
+		open.Lines = append([]recipe.Line{}, d.Lines...)
 		for _, n := range tt.open {
 			open.Lines[n].Amount = quantity.Amount{}
 		}
@@ -61,7 +62,7 @@ func TestWhatWasLeftOpenIsWorkedBack(t *testing.T) {
 func TestAsUsed(t *testing.T) {
 	t.Parallel()
 	d := drinkOf(t, "150 g almonds", "700 g water", "20 g maple syrup")
-	d.Size = Size{By: ByTimes, Value: 2}
+	d.Size = recipe.Size{By: recipe.ByTimes, Value: 2}
 	d.Lines[2].Key = "syrup"
 	r := reckoned(t, d)
 	used := d.AsUsed(r, map[string]float64{"syrup": 50})

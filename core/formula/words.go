@@ -6,6 +6,7 @@ import (
 
 	"plushladle/core/ingredient"
 	"plushladle/core/process"
+	"plushladle/core/recipe"
 )
 
 // figure writes a number to three figures, without a trailing exponent.
@@ -42,7 +43,7 @@ func (b *batch) ingoing(of func(ingredient.Content) float64) float64 {
 
 func (b *batch) contribution(w weighed, r *Reckoning, sweetG float64) string {
 	i := w.line.Ingredient
-	if w.line.stage() == ingredient.Serve {
+	if w.line.When() == ingredient.Serve {
 		return "in the glass, not in the bottle"
 	}
 	switch i.Role {
@@ -76,7 +77,7 @@ func soakWords(w weighed, kept bool) string {
 }
 
 func (b *batch) liquidWords(w weighed) string {
-	switch w.line.stage() {
+	switch w.line.When() {
 	case ingredient.Soak:
 		return "soaks, and stays in"
 	case ingredient.Grind:
@@ -119,7 +120,7 @@ func (r *Reckoning) Assumptions() []string {
 	return append(taken, "all figures are estimates from the mass balance")
 }
 
-func lineAssumptions(line *Line, l LineReckoning) []string {
+func lineAssumptions(line *recipe.Line, l LineReckoning) []string {
 	name := line.Name
 	if line.Ingredient != nil {
 		name = line.Ingredient.Name
@@ -151,9 +152,9 @@ func (b *batch) weighedAssumptions(w weighed, n int) []string {
 		taken = append(taken, i.Name+" taken as soaked and drained")
 	}
 	switch {
-	case w.line.stage() == ingredient.Serve:
+	case w.line.When() == ingredient.Serve:
 		taken = append(taken, i.Name+" goes in at serving and is left out of the bottle's figures")
-	case w.line.stage() == ingredient.CookIt:
+	case w.line.When() == ingredient.CookIt:
 		taken = append(taken, i.Name+" goes in while cooking")
 	case i.Class == ingredient.Grain:
 		taken = append(taken, fmt.Sprintf("%s ground %s s with water at %s °C", i.Name, figure(b.made.SecondsOf(i)), figure(b.made.WaterC)))

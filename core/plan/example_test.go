@@ -7,12 +7,13 @@ import (
 	"plushladle/core/formula"
 	"plushladle/core/ingredient"
 	"plushladle/core/plan"
+	"plushladle/core/recipe"
 )
 
 func almondMilk() (*formula.Drink, *formula.Reckoning) {
 	d := formula.New("almond milk")
 	for _, text := range []string{"1 cup almonds", "4 cups water", "3 dates"} {
-		line, _ := formula.ReadLine(text, ingredient.Standard())
+		line, _ := recipe.ReadLine(text, ingredient.Standard())
 		d.Lines = append(d.Lines, line)
 	}
 	r, _ := d.Reckon()

@@ -12,6 +12,7 @@ import (
 	"plushladle/core/formula"
 	"plushladle/core/ingredient"
 	"plushladle/core/process"
+	"plushladle/core/recipe"
 )
 
 var london = func() *time.Location {
@@ -34,7 +35,7 @@ func drink(t testing.TB, way func(*formula.Drink), lines ...string) (formula.Dri
 	t.Helper()
 	d := formula.New("drink")
 	for n, text := range lines {
-		line, err := formula.ReadLine(text, ingredient.Standard())
+		line, err := recipe.ReadLine(text, ingredient.Standard())
 		require.NoError(t, err)
 		line.Key = fmt.Sprint("line-", n+1)
 		d.Lines = append(d.Lines, line)

@@ -14,6 +14,7 @@ import (
 	"plushladle/core/formula"
 	"plushladle/core/process"
 	"plushladle/core/quantity"
+	"plushladle/core/recipe"
 )
 
 // randomDrink has a base or two, water, and whatever else, made in any way.
@@ -33,7 +34,7 @@ func randomDrink(t *testing.T, random *rand.Rand) (formula.Drink, *formula.Recko
 		d.Method.Minutes = float64(random.IntN(15))
 		d.Method.Coarse = random.IntN(6) == 0
 		d.Method.HotFill = random.IntN(4) == 0
-		d.Size = formula.Size{By: formula.ByTimes, Value: []float64{.5, 1, 3}[random.IntN(3)]}
+		d.Size = recipe.Size{By: recipe.ByTimes, Value: []float64{.5, 1, 3}[random.IntN(3)]}
 	}, lines...)
 }
 
@@ -166,7 +167,7 @@ func TestTextAndMassAgree(t *testing.T) {
 				require.NoError(t, err, text)
 				line := d.Lines[a.At]
 				line.Amount = amount
-				one := formula.Drink{Lines: []formula.Line{line}, FridgeC: 4}
+				one := formula.Drink{Lines: []recipe.Line{line}, FridgeC: 4}
 				weighed, err := one.Reckon()
 				require.NoError(t, err)
 				within := .015 // a hundredth, and what three figures round off
@@ -249,7 +250,7 @@ func TestAStepIsMovedWhereItIsSafe(t *testing.T) {
 // before it goes in, and a pinch goes whole into one load.
 func TestWorkBeforeTheJug(t *testing.T) {
 	t.Parallel()
-	d, r := drink(t, func(d *formula.Drink) { d.Size = formula.Size{By: formula.ByTimes, Value: 3.1} }, "1 cup almonds, toasted", "4 cups water", "1 tbsp fresh ginger, peeled and grated", "1 pinch salt", "6 dates")
+	d, r := drink(t, func(d *formula.Drink) { d.Size = recipe.Size{By: recipe.ByTimes, Value: 3.1} }, "1 cup almonds, toasted", "4 cups water", "1 tbsp fresh ginger, peeled and grated", "1 pinch salt", "6 dates")
 	steps := Steps(&d, r, Room{TempC: 20}, OnTheBench)
 	assert.Equal(t, []Kind{Toast, GetReady, Soak, Drain, Prepare, Pit, Grind}, kinds(Lane{Steps: timeless(steps)})[:7])
 	assert.Contains(t, steps[4].Title, "peeled and grated")

@@ -9,6 +9,7 @@ import (
 	"plushladle/core/formula"
 	"plushladle/core/ingredient"
 	"plushladle/core/plan"
+	"plushladle/core/recipe"
 )
 
 // Sheet is a drink written down for people and programs elsewhere.
@@ -45,7 +46,7 @@ func SheetOf(d *formula.Drink, r *formula.Reckoning) Sheet {
 
 // ingredientLine is the line as it is measured at this size. It is read back
 // as the same line.
-func ingredientLine(l formula.Line, r formula.LineReckoning) string {
+func ingredientLine(l recipe.Line, r formula.LineReckoning) string {
 	amount := r.Amount.String()
 	if r.Err != nil || amount == "" {
 		amount = l.Amount.String()

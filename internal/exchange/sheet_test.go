@@ -10,6 +10,7 @@ import (
 	"plushladle/core/formula"
 	"plushladle/core/ingredient"
 	"plushladle/core/plan"
+	"plushladle/core/recipe"
 )
 
 // The card, the exports and the command line tell the same steps, in the same
@@ -18,7 +19,7 @@ func TestEverySheetTellsTheSameSteps(t *testing.T) {
 	t.Parallel()
 	d := formula.New("Towpath soy")
 	for _, text := range []string{"1 cup soybeans", "4 cups water", "1 cup hot tea, to brew", "1 tbsp sugar", "1 tsp cinnamon, to serve"} {
-		line, err := formula.ReadLine(text, ingredient.Standard())
+		line, err := recipe.ReadLine(text, ingredient.Standard())
 		require.NoError(t, err)
 		d.Lines = append(d.Lines, line)
 	}

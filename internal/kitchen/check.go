@@ -6,9 +6,9 @@ import (
 	"strings"
 
 	"plushladle/core/fault"
-	"plushladle/core/formula"
 	"plushladle/core/process"
 	"plushladle/core/quantity"
+	"plushladle/core/recipe"
 )
 
 // Limits of a formula, the same as its operations are described with.
@@ -61,9 +61,9 @@ func (f Formula) checkWays() error {
 		name, value string
 		known       []string
 	}{
-		{"heat", f.Heat, named(process.Heats)}, {"kind", f.Kind, append([]string{""}, named(formula.Kinds)...)},
+		{"heat", f.Heat, named(process.Heats)}, {"kind", f.Kind, append([]string{""}, named(recipe.Kinds)...)},
 		{"sizeBy", f.SizeBy, []string{"", "times", "volume", "servings", "base", "bottles", "days"}},
-		{"spices", f.Spices, []string{"", string(formula.Linear), string(formula.Eased)}},
+		{"spices", f.Spices, []string{"", string(recipe.Linear), string(recipe.Eased)}},
 	} {
 		if !slices.Contains(w.known, w.value) {
 			return fault.New(w.name, w.value, "is not known", "use one of "+strings.Join(w.known[1:], ", "))

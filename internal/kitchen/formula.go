@@ -17,6 +17,7 @@ import (
 	"plushladle/core/keep"
 	"plushladle/core/process"
 	"plushladle/core/quantity"
+	"plushladle/core/recipe"
 )
 
 // Formula is a drink as the cook writes it.
@@ -96,7 +97,7 @@ type Line struct {
 func New(system string) Formula {
 	return Formula{
 		Lines: []Line{}, System: system, Strainer: process.Bag.String(),
-		Spices: string(formula.Linear),
+		Spices: string(recipe.Linear),
 	}
 }
 
@@ -136,17 +137,17 @@ func (f Formula) Drink(name string, ways Setup) (formula.Drink, []error, error) 
 		return d, nil, err
 	}
 	f.setMethod(&d.Method, ways)
-	d.Kind = formula.Kind(f.Kind)
+	d.Kind = recipe.Kind(f.Kind)
 	for _, c := range f.Process {
 		d.Changes = append(d.Changes, c.Change())
 	}
-	d.Size = formula.Size{By: formula.SizeBy(f.SizeBy), Value: f.SizeValue, EachML: f.SizeEach, PerDay: f.PerDay}
+	d.Size = recipe.Size{By: recipe.SizeBy(f.SizeBy), Value: f.SizeValue, EachML: f.SizeEach, PerDay: f.PerDay}
 	d.RawLimitC, d.Portions = f.RawC, f.portions(ways)
-	d.ServingML, d.Spices = f.ServingML, formula.SpiceSchool(f.Spices)
+	d.ServingML, d.Spices = f.ServingML, recipe.SpiceSchool(f.Spices)
 	d.FridgeC, d.JugML = ways.FridgeC, ways.JugML
 	d.Drawer, d.Prices, d.Drinkers = ways.Drawer, ways.Prices, ways.Drinkers
 	lineErrors := make([]error, len(f.Lines))
-	d.Lines = make([]formula.Line, len(f.Lines))
+	d.Lines = make([]recipe.Line, len(f.Lines))
 	for n, l := range f.Lines {
 		d.Lines[n], lineErrors[n] = l.read(ways)
 	}
@@ -168,7 +169,7 @@ func (f Formula) portions(ways Setup) []formula.Portion {
 	for _, p := range f.Portions {
 		portion := formula.Portion{Name: p.Name, ML: p.ML}
 		for _, text := range p.Lines {
-			if line, err := formula.ReadLineWith(text, ways.Catalogue, ways.Reader); err == nil && line.Ingredient != nil {
+			if line, err := recipe.ReadLineWith(text, ways.Catalogue, ways.Reader); err == nil && line.Ingredient != nil {
 				portion.Lines = append(portion.Lines, line)
 			}
 		}
@@ -177,9 +178,9 @@ func (f Formula) portions(ways Setup) []formula.Portion {
 	return out
 }
 
-func (l Line) read(ways Setup) (formula.Line, error) {
+func (l Line) read(ways Setup) (recipe.Line, error) {
 	i, ok := ways.Catalogue.Find(l.Ingredient)
-	line := formula.Line{
+	line := recipe.Line{
 		Key: l.Key, Ingredient: i, Name: l.Ingredient, Stage: ingredient.Stage(l.Stage), Note: l.Note,
 		Unsoaked: l.Unsoaked, SoakedCup: l.SoakedCup, Locked: l.Locked,
 	}
@@ -233,7 +234,7 @@ func (f Formula) freshKey(n int) string {
 
 // ReadLine reads a whole line as people write it: "1 1/2 cups hazelnuts, soaked".
 func ReadLine(text string, ways Setup) (Line, error) {
-	read, err := formula.ReadLineWith(text, ways.Catalogue, ways.Reader)
+	read, err := recipe.ReadLineWith(text, ways.Catalogue, ways.Reader)
 	if err != nil {
 		return Line{}, fault.In("text", err)
 	}
@@ -241,7 +242,7 @@ func ReadLine(text string, ways Setup) (Line, error) {
 }
 
 // Written is a line of the core as the cook writes it.
-func Written(read formula.Line) Line {
+func Written(read recipe.Line) Line {
 	line := Line{
 		Ingredient: read.Name, Amount: read.Amount.String(), Stage: string(read.Stage), Note: read.Note,
 		Unsoaked: read.Unsoaked, SoakedCup: read.SoakedCup,
@@ -259,7 +260,7 @@ func Written(read formula.Line) Line {
 
 // withTemperature keeps in the note how warm a liquid is, which its plain name no
 // longer says.
-func withTemperature(note string, read formula.Line) string {
+func withTemperature(note string, read recipe.Line) string {
 	word, tempC := process.TemperatureIn(strings.ToLower(read.Name))
 	if tempC == 0 || read.Ingredient.Role != ingredient.Liquid || process.WordsC(strings.ToLower(note)) != 0 {
 		return note

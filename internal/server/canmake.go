@@ -13,14 +13,14 @@ import (
 	"plushladle/internal/store"
 )
 
-// recipe is a drink with what it takes as it is written.
-type recipe struct {
+// makeable is a drink with what it takes as it is written.
+type makeable struct {
 	drink   store.Drink
 	needs   []plan.Need
 	drinkML float64
 }
 
-func (r recipe) needsOf(id string) float64 {
+func (r makeable) needsOf(id string) float64 {
 	g := 0.
 	for _, n := range r.needs {
 		if n.ID == id {
@@ -36,7 +36,7 @@ func compareNearOne(a, b float64) int {
 }
 
 // recipes are the kitchen's drinks that can be reckoned.
-func (s *server) recipes() ([]recipe, error) {
+func (s *server) recipes() ([]makeable, error) {
 	drinks, err := s.store.Drinks()
 	if err != nil {
 		return nil, err
@@ -45,7 +45,7 @@ func (s *server) recipes() ([]recipe, error) {
 	if err != nil {
 		return nil, err
 	}
-	var out []recipe
+	var out []makeable
 	for _, d := range drinks {
 		if r, ok := recipeOf(d, ways); ok {
 			out = append(out, r)
@@ -54,16 +54,16 @@ func (s *server) recipes() ([]recipe, error) {
 	return out, nil
 }
 
-func recipeOf(d store.Drink, ways kitchen.Setup) (recipe, bool) {
+func recipeOf(d store.Drink, ways kitchen.Setup) (makeable, bool) {
 	drink, _, err := d.Draft.Drink(d.Name, ways)
 	if err != nil {
-		return recipe{}, false
+		return makeable{}, false
 	}
 	r, err := drink.Reckon()
 	if err != nil || r.Drink == nil {
-		return recipe{}, false
+		return makeable{}, false
 	}
-	out := recipe{drink: d, drinkML: r.Drink.VolumeML}
+	out := makeable{drink: d, drinkML: r.Drink.VolumeML}
 	for n, l := range r.Lines {
 		i := drink.Lines[n].Ingredient
 		if i == nil || l.Err != nil || i.Has(ingredient.TagWater) || i.Has(ingredient.TagIce) {

@@ -10,6 +10,7 @@ import (
 	"plushladle/core/fault"
 	"plushladle/core/formula"
 	"plushladle/core/ingredient"
+	"plushladle/core/recipe"
 	"plushladle/internal/exchange"
 	"plushladle/internal/kitchen"
 )
@@ -373,13 +374,13 @@ func (s *server) tryCup(in *body[Trial]) (Tried, error) {
 }
 
 // readLines reads lines as people write them, leaving out blank ones.
-func (b *bench) readLines(texts []string, field string) ([]formula.Line, error) {
-	var lines []formula.Line
+func (b *bench) readLines(texts []string, field string) ([]recipe.Line, error) {
+	var lines []recipe.Line
 	for n, text := range texts {
 		if strings.TrimSpace(text) == "" {
 			continue
 		}
-		line, err := formula.ReadLineWith(text, b.ways.Catalogue, b.ways.Reader)
+		line, err := recipe.ReadLineWith(text, b.ways.Catalogue, b.ways.Reader)
 		if err != nil {
 			return nil, fault.In(fmt.Sprintf("%s[%d]", field, n), err)
 		}
@@ -545,22 +546,22 @@ func (s *server) paste(in *body[Paste]) (Pasted, error) {
 	if err != nil {
 		return Pasted{}, err
 	}
-	recipe, err := exchange.ReadRecipe([]byte(in.Body.Text))
+	read, err := exchange.ReadRecipe([]byte(in.Body.Text))
 	if err != nil {
 		return Pasted{}, fault.In("text", err)
 	}
-	if len(recipe.Lines) == 0 {
+	if len(read.Lines) == 0 {
 		return Pasted{}, fault.New("text", "", "holds no ingredient lines", "paste a list of ingredients, one a line, or a schema.org Recipe as JSON-LD")
 	}
-	out := Pasted{Name: recipe.Name, Lines: make([]PastedLine, len(recipe.Lines))}
-	for n, text := range recipe.Lines {
+	out := Pasted{Name: read.Name, Lines: make([]PastedLine, len(read.Lines))}
+	for n, text := range read.Lines {
 		out.Lines[n] = pasteLine(n, text, ways)
 	}
 	return out, nil
 }
 
 func pasteLine(n int, text string, ways kitchen.Setup) PastedLine {
-	read, err := formula.ReadLineWith(text, ways.Catalogue, ways.Reader)
+	read, err := recipe.ReadLineWith(text, ways.Catalogue, ways.Reader)
 	line := kitchen.Written(read)
 	line.Key = fmt.Sprintf("pasted-%d", n)
 	out := PastedLine{Text: text, Line: line, Understood: read.Ingredient != nil && err == nil}

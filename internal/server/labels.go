@@ -15,6 +15,7 @@ import (
 	"plushladle/core/fault"
 	"plushladle/core/formula"
 	"plushladle/core/plan"
+	"plushladle/core/recipe"
 	"plushladle/internal/exchange"
 	"plushladle/internal/store"
 )
@@ -85,7 +86,7 @@ func (s *server) label(kept *store.Bottle) (BottleLabel, error) {
 // served says how a bottle is drunk: let down, and with what goes into the glass.
 func served(d *formula.Drink, r *formula.Reckoning, servingML float64) string {
 	var parts []string
-	if r.Kind == formula.Concentrate {
+	if r.Kind == recipe.Concentrate {
 		parts = append(parts, fmt.Sprintf("%.0f mL to a %.0f mL glass", servingML, glassML))
 	}
 	for _, s := range plan.Steps(d, r, exchange.KitchenOf(d), plan.OnTheBench) {

@@ -48,7 +48,7 @@ const (
 
 // packs are the open packs, with the drinks they may go into where recipes are
 // to be had.
-func (s *server) packs(recipes func() ([]recipe, error)) ([]PackFigure, error) {
+func (s *server) packs(recipes func() ([]makeable, error)) ([]PackFigure, error) {
 	kept, err := s.store.Packs()
 	if err != nil || len(kept) == 0 {
 		return []PackFigure{}, err
@@ -61,7 +61,7 @@ func (s *server) packs(recipes func() ([]recipe, error)) ([]PackFigure, error) {
 	if err != nil {
 		return nil, err
 	}
-	var drinks []recipe
+	var drinks []makeable
 	if recipes != nil {
 		if drinks, err = recipes(); err != nil {
 			return nil, err
@@ -83,7 +83,7 @@ func (s *server) school() (keep.School, error) {
 	return keep.ParseSchool(settings.School)
 }
 
-func (s *server) pack(p store.Pack, ways kitchen.Setup, school keep.School, recipes []recipe) PackFigure {
+func (s *server) pack(p store.Pack, ways kitchen.Setup, school keep.School, recipes []makeable) PackFigure {
 	out := PackFigure{ID: p.ID, Ingredient: p.Ingredient, Name: p.Ingredient, LeftG: p.MassG, OpenedOn: p.OpenedOn, GoesInto: []UsesUp{}}
 	opened, printed := parseDate(p.OpenedOn), parseDate(p.Printed)
 	last := printed

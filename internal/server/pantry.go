@@ -14,6 +14,7 @@ import (
 	"plushladle/core/formula"
 	"plushladle/core/ingredient"
 	"plushladle/core/quantity"
+	"plushladle/core/recipe"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
 )
@@ -311,7 +312,7 @@ func (s *server) packG(i *ingredient.Ingredient, pack string, ways kitchen.Setup
 	if err != nil {
 		return 0, fault.In("pack", err)
 	}
-	g, err := formula.Weigh(i, amount, system)
+	g, err := recipe.Weigh(i, amount, system)
 	if err != nil {
 		return 0, fault.In("pack", err)
 	}

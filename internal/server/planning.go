@@ -9,8 +9,8 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"plushladle/core/fault"
-	"plushladle/core/formula"
 	"plushladle/core/plan"
+	"plushladle/core/recipe"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
 )
@@ -39,7 +39,7 @@ func (s *server) planDrink(in *body[NewItem]) (Plan, error) {
 	}
 	item := store.PlanItem{DrinkID: drink.ID, DrinkName: drink.Name, Formula: drink.Draft, BowlID: in.Body.BowlID}
 	if in.Body.VolumeML > 0 {
-		item.Formula.SizeBy, item.Formula.SizeValue = string(formula.ByVolume), in.Body.VolumeML
+		item.Formula.SizeBy, item.Formula.SizeValue = string(recipe.ByVolume), in.Body.VolumeML
 	}
 	if item.BowlID != 0 {
 		if err := s.canDraw(item); err != nil {

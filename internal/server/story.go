@@ -5,9 +5,9 @@ import (
 	"slices"
 	"time"
 
-	"plushladle/core/formula"
 	"plushladle/core/ingredient"
 	"plushladle/core/keep"
+	"plushladle/core/recipe"
 	"plushladle/internal/store"
 )
 
@@ -100,7 +100,7 @@ func (s *server) inside(b *store.Bottle) (inside, error) {
 }
 
 // pigmentOf is cocoa's where there is some, or else the first base's.
-func pigmentOf(lines []formula.Line) string {
+func pigmentOf(lines []recipe.Line) string {
 	pigment := pigmentMilk
 	for _, l := range lines {
 		switch i := l.Ingredient; {
