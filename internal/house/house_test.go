@@ -54,5 +54,8 @@ func TestHowTheCodeIsCut(t *testing.T) {
 	require.NoError(t, err)
 	assert.GreaterOrEqual(t, core.CommentPct, 14.9, "no less explained than it was; the aim is 18")
 	assert.Empty(t, core.NamedIngredients)
+	long, err := LongComponents("../../web/src", 100)
+	require.NoError(t, err)
+	assert.Empty(t, long)
 	t.Logf("median %d, p90 %d, most %d (%s); comments in core %.1f %%", all.MedianLines, all.P90Lines, all.MostLines, all.Longest, core.CommentPct)
 }

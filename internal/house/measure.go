@@ -1,10 +1,12 @@
 package house
 
 import (
+	"fmt"
 	"go/ast"
 	"go/parser"
 	"go/token"
 	"io/fs"
+	"os"
 	"path/filepath"
 	"slices"
 	"strings"
@@ -74,4 +76,32 @@ func namesIngredient(e *ast.BinaryExpr) bool {
 	field, ok := e.X.(*ast.SelectorExpr)
 	literal, isLiteral := e.Y.(*ast.BasicLit)
 	return ok && isLiteral && field.Sel.Name == "ID" && literal.Kind == token.STRING && literal.Value != `""`
+}
+
+// LongComponents are the functions of the front end that are longer than so many lines,
+// by the file they are in. The formatter ends each at the beginning of a line.
+func LongComponents(folder string, most int) (long []string, err error) {
+	err = filepath.WalkDir(folder, func(path string, d fs.DirEntry, err error) error {
+		if err != nil || d.IsDir() || !strings.HasSuffix(path, ".tsx") {
+			return err
+		}
+		text, err := os.ReadFile(path)
+		if err != nil {
+			return err
+		}
+		begun := -1
+		for n, line := range strings.Split(string(text), "\n") {
+			switch {
+			case strings.Contains(line, "function ") && !strings.HasPrefix(line, " "):
+				begun = n
+			case (line == "}" || line == "})") && begun >= 0:
+				if n-begun+1 > most {
+					long = append(long, fmt.Sprintf("%s:%d, %d lines", path, begun+1, n-begun+1))
+				}
+				begun = -1
+			}
+		}
+		return nil
+	})
+	return long, err
 }

@@ -55,7 +55,7 @@ export function Alarm() {
   return (
     <section
       aria-label="Alarm"
-      className="flashes sticky top-2 z-50 my-2 rounded-tray border-[2.5px] border-rim bg-turmeric px-5 py-3 text-[#18213d] print:hidden"
+      className="flashes sticky top-2 z-50 my-2 rounded-tray border-tray border-rim bg-turmeric px-5 py-3 text-day-ink print:hidden"
     >
       <ul role="alert" className="grid gap-2">
         {ringing.map((t) => (
@@ -68,7 +68,7 @@ export function Alarm() {
           </li>
         ))}
       </ul>
-      {!sound && <p className="mt-1 text-[15px]">This browser lets it sound only after a tap or a key on this page.</p>}
+      {!sound && <p className="mt-1 text-note">This browser lets it sound only after a tap or a key on this page.</p>}
     </section>
   )
 }

@@ -20,7 +20,7 @@ export function Devices() {
   return (
     <section aria-label="Other devices" className="grid gap-3 border-t border-line pt-4">
       <h2 className="text-xl">Other devices</h2>
-      <p className="text-[15px] text-mute">
+      <p className="text-note text-mute">
         {beyond
           ? 'The kitchen is open beyond its own machine. A device shows the passphrase once and is listed here.'
           : 'The kitchen is open on its own machine only. Started with --listen and an address in your network, it opens to phones and tablets that show the passphrase.'}
@@ -42,7 +42,7 @@ export function Devices() {
 function DeviceRow({ d }: { d: DeviceFigure }) {
   const revoke = useDevicesChange(() => answer(api.DELETE('/api/devices/{id}', { params: { path: { id: d.id } } })))
   return (
-    <li className="flex items-center gap-3 text-[15px]">
+    <li className="flex items-center gap-3 text-note">
       <span className="grow">
         <b>{d.name}</b>
         {d.this && ' (this one)'}, signed in {toDayAndClock(d.signedIn)}, last seen {toDayAndClock(d.seen)}
@@ -110,7 +110,7 @@ function CalendarAddress() {
     onSuccess: (made) => client.setQueryData(['devices'], made.devices),
   })
   return (
-    <div className="grid gap-2 text-[15px]">
+    <div className="grid gap-2 text-note">
       <div>
         <Button onClick={() => make.mutate()} disabled={make.isPending}>
           Make a calendar address

@@ -22,7 +22,7 @@ export function Header({ onShowKeys }: { onShowKeys: () => void }) {
   const [open, setOpen] = useState(false)
   return (
     <header className="print:hidden flex flex-wrap items-center gap-x-6 gap-y-1 py-2.5 max-sm:gap-x-2">
-      <Link href="/" className="flex items-center gap-2.5 font-head text-[22px] font-bold max-sm:text-lg">
+      <Link href="/" className="flex items-center gap-2.5 font-head text-heading font-bold max-sm:text-lg">
         <Mark />
         <span className="max-[430px]:sr-only">Plush Ladle</span>
       </Link>
@@ -68,7 +68,7 @@ function NextUp() {
   return (
     <Link
       href="/plan"
-      className="flex min-h-9 items-center gap-2 rounded-full bg-oat sm:w-0 sm:max-w-fit sm:min-w-40 sm:grow px-4 text-[15px] font-bold text-[#18213d] max-sm:order-last max-sm:min-h-11 max-sm:w-full"
+      className="flex min-h-9 items-center gap-2 rounded-full bg-oat sm:w-0 sm:max-w-fit sm:min-w-40 sm:grow px-4 text-note font-bold text-day-ink max-sm:order-last max-sm:min-h-11 max-sm:w-full"
     >
       <span
         aria-hidden

@@ -29,7 +29,7 @@ export function KitchenDialog({ onClose }: { onClose: () => void }) {
     <Dialog open onClose={onClose} title="Kitchen" intro="How this kitchen measures, chills and keeps.">
       <KitchenForm now={kitchen.data} onClose={onClose} />
       <Devices />
-      <p className="mt-3 text-[15px] text-mute">
+      <p className="mt-3 text-note text-mute">
         <a href="/licences.txt" target="_blank" rel="noreferrer" className="underline">
           Licences of what this is built of
         </a>
@@ -38,138 +38,120 @@ export function KitchenDialog({ onClose }: { onClose: () => void }) {
   )
 }
 
+/** The settings that are typed, as they are typed. */
+type Typed = Record<
+  'fridgeC' | 'jugML' | 'kitchenC' | 'tapC' | 'panCM' | 'handsQuiet' | 'noiseQuiet' | 'currency',
+  string
+>
+
+type Measure = { name: keyof Typed; label: string; unit?: string; works?: string; hint?: string; placeholder?: string }
+
+/** What is typed, in its order; works is what the field says of what was refused, where the kitchen's own words are too long. */
+const fields: Measure[] = [
+  {
+    name: 'fridgeC',
+    label: 'Fridge is set to',
+    unit: '°C',
+    works: 'Enter a temperature from −2 to 30 °C.',
+    hint: 'Bottles filled from now on are dated by it.',
+  },
+  { name: 'jugML', label: 'One blender load reaches', unit: 'mL', works: 'Enter a volume from 100 mL to 50 L.' },
+  {
+    name: 'kitchenC',
+    label: 'The kitchen is at',
+    unit: '°C',
+    works: 'Enter a temperature from 5 to 45 °C.',
+    hint: 'Soaks are shorter in a warm one.',
+  },
+  {
+    name: 'tapC',
+    label: 'Tap water is at',
+    unit: '°C',
+    works: 'Enter a temperature from 0 to 60 °C.',
+    hint: 'It is ground with, where nothing else is said.',
+  },
+  {
+    name: 'panCM',
+    label: 'The pan is across',
+    unit: 'cm',
+    works: 'Enter a width up to 80 cm, or leave it empty.',
+    hint: 'Empty for one that fits.',
+  },
+  { name: 'handsQuiet', label: 'Nobody is up', placeholder: '22:30-06:30' },
+  { name: 'noiseQuiet', label: 'No blender', placeholder: '21:00-07:30' },
+  { name: 'currency', label: 'Currency', works: 'Enter three letters, such as GBP.' },
+]
+
 function KitchenForm({ now, onClose }: { now: Settings; onClose: () => void }) {
   const set = useSetKitchen()
-  const [system, setSystem] = useState(now.system)
-  const [school, setSchool] = useState(now.school)
-  const [theme, setTheme] = useState(now.theme)
-  const [fridgeC, setFridgeC] = useState(String(now.fridgeC))
-  const [currency, setCurrency] = useState(now.currency)
-  const [kitchenC, setKitchenC] = useState(String(now.kitchenC))
-  const [handsQuiet, setHandsQuiet] = useState(now.handsQuiet)
-  const [noiseQuiet, setNoiseQuiet] = useState(now.noiseQuiet)
-  const [blender, setBlender] = useState(now.blender ?? 'regular')
-  const [tapC, setTapC] = useState(String(now.tapC ?? 15))
-  const [panCM, setPanCM] = useState(now.panCM ? String(now.panCM) : '')
-  const [jugML, setJugML] = useState(String(now.jugML))
+  const [chosen, setChosen] = useState({
+    system: now.system,
+    school: now.school,
+    theme: now.theme,
+    blender: now.blender ?? 'regular',
+  })
+  const [typed, setTyped] = useState<Typed>({
+    fridgeC: String(now.fridgeC),
+    jugML: String(now.jugML),
+    kitchenC: String(now.kitchenC),
+    tapC: String(now.tapC ?? 15),
+    panCM: now.panCM ? String(now.panCM) : '',
+    handsQuiet: now.handsQuiet,
+    noiseQuiet: now.noiseQuiet,
+    currency: now.currency,
+  })
+  const choose = (change: Partial<typeof chosen>) => setChosen({ ...chosen, ...change })
   const refused = set.error instanceof Refused ? set.error : undefined
   /** said is what works in a field; of one changed elsewhere, both values. */
-  const said = (field: string, works: string) =>
-    refused?.fields[field] && (refused.status === 409 ? refused.fields[field] : works)
+  const said = ({ name, works }: Measure) =>
+    refused?.fields[name] && (refused.status === 409 ? refused.fields[name] : (works ?? refused.fields[name]))
   const save = (e: FormEvent) => {
     e.preventDefault()
-    const { measures, scaleG, revision, timeZone } = now
-    const hours = { kitchenC: typedAs(kitchenC, '°C'), handsQuiet, noiseQuiet }
-    const numbers = {
-      ...hours,
-      fridgeC: typedAs(fridgeC, '°C'),
-      jugML: typedAs(jugML, 'mL'),
-      tapC: typedAs(tapC, '°C'),
-      panCM: panCM.trim() === '' ? 0 : typedAs(panCM, 'cm'),
-    }
-    const body = {
-      system,
-      school,
-      theme,
-      measures,
-      scaleG,
-      revision,
-      timeZone,
-      blender,
-      currency: currency.trim().toUpperCase(),
-      ...numbers,
-    }
-    set.mutate(body, { onSuccess: onClose })
+    const { measures, scaleG, revision, timeZone } = now // as they were when this was opened
+    set.mutate({ measures, scaleG, revision, timeZone, ...chosen, ...settled(typed) }, { onSuccess: onClose })
   }
   return (
     <form onSubmit={save} className="grid gap-4">
       <div className="flex flex-wrap gap-3">
         <Select
           label="New drinks measured in"
-          value={system}
+          value={chosen.system}
           choices={systems}
-          onChange={(v) => setSystem(v as Settings['system'])}
+          onChange={(v) => choose({ system: v as Settings['system'] })}
         />
         <Select
           label="Keeping school"
-          value={school}
+          value={chosen.school}
           choices={schools}
-          onChange={(v) => setSchool(v as Settings['school'])}
+          onChange={(v) => choose({ school: v as Settings['school'] })}
         />
         <Select
           label="Blender"
-          value={blender}
+          value={chosen.blender}
           choices={blenders}
-          onChange={(v) => setBlender(v as NonNullable<Settings['blender']>)}
+          onChange={(v) => choose({ blender: v as NonNullable<Settings['blender']> })}
         />
-        <Select label="Light" value={theme} choices={themes} onChange={(v) => setTheme(v as Settings['theme'])} />
+        <Select
+          label="Light"
+          value={chosen.theme}
+          choices={themes}
+          onChange={(v) => choose({ theme: v as Settings['theme'] })}
+        />
       </div>
       <div className="grid gap-3 sm:grid-cols-2">
-        <Field
-          label="Fridge is set to"
-          unit="°C"
-          inputMode="decimal"
-          value={fridgeC}
-          onChange={(e) => setFridgeC(e.target.value)}
-          error={said('fridgeC', 'Enter a temperature from −2 to 30 °C.')}
-          hint="Bottles filled from now on are dated by it."
-        />
-        <Field
-          label="One blender load reaches"
-          unit="mL"
-          inputMode="numeric"
-          value={jugML}
-          onChange={(e) => setJugML(e.target.value)}
-          error={said('jugML', 'Enter a volume from 100 mL to 50 L.')}
-        />
-        <Field
-          label="The kitchen is at"
-          unit="°C"
-          inputMode="decimal"
-          value={kitchenC}
-          onChange={(e) => setKitchenC(e.target.value)}
-          error={said('kitchenC', 'Enter a temperature from 5 to 45 °C.')}
-          hint="Soaks are shorter in a warm one."
-        />
-        <Field
-          label="Tap water is at"
-          unit="°C"
-          inputMode="decimal"
-          value={tapC}
-          onChange={(e) => setTapC(e.target.value)}
-          error={said('tapC', 'Enter a temperature from 0 to 60 °C.')}
-          hint="It is ground with, where nothing else is said."
-        />
-        <Field
-          label="The pan is across"
-          unit="cm"
-          inputMode="decimal"
-          value={panCM}
-          onChange={(e) => setPanCM(e.target.value)}
-          error={said('panCM', 'Enter a width up to 80 cm, or leave it empty.')}
-          hint="Empty for one that fits."
-        />
-        <Field
-          label="Nobody is up"
-          value={handsQuiet}
-          placeholder="22:30-06:30"
-          onChange={(e) => setHandsQuiet(e.target.value)}
-          error={refused?.fields.handsQuiet}
-        />
-        <Field
-          label="No blender"
-          value={noiseQuiet}
-          placeholder="21:00-07:30"
-          onChange={(e) => setNoiseQuiet(e.target.value)}
-          error={refused?.fields.noiseQuiet}
-        />
-        <Field
-          label="Currency"
-          value={currency}
-          maxLength={3}
-          onChange={(e) => setCurrency(e.target.value)}
-          error={said('currency', 'Enter three letters, such as GBP.')}
-        />
+        {fields.map((m) => (
+          <Field
+            key={m.name}
+            label={m.label}
+            unit={m.unit}
+            inputMode={m.unit ? 'decimal' : undefined}
+            hint={m.hint}
+            placeholder={m.placeholder}
+            value={typed[m.name]}
+            error={said(m)}
+            onChange={(e) => setTyped({ ...typed, [m.name]: e.target.value })}
+          />
+        ))}
       </div>
       {refused && (refused.status === 409 || Object.keys(refused.fields).length === 0) && (
         <Notice urgent>
@@ -185,6 +167,18 @@ function KitchenForm({ now, onClose }: { now: Settings; onClose: () => void }) {
     </form>
   )
 }
+
+/** settled is what was typed as the settings have it. */
+const settled = (typed: Typed) => ({
+  handsQuiet: typed.handsQuiet,
+  noiseQuiet: typed.noiseQuiet,
+  currency: typed.currency.trim().toUpperCase(),
+  kitchenC: typedAs(typed.kitchenC, '°C'),
+  fridgeC: typedAs(typed.fridgeC, '°C'),
+  jugML: typedAs(typed.jugML, 'mL'),
+  tapC: typedAs(typed.tapC, '°C'),
+  panCM: typed.panCM.trim() === '' ? 0 : typedAs(typed.panCM, 'cm'),
+})
 
 /** typedAs reads what was typed in a field of a unit; what is none goes to the server as it cannot be accepted there. */
 const typedAs = (typed: string, unit: string) => {

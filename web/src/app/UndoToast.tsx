@@ -28,7 +28,7 @@ export function UndoToast() {
         <Toast.Root
           key={offer.id}
           onOpenChange={(open) => !open && offerUndo(undefined)}
-          className="flex flex-wrap items-center gap-3 rounded-tray border-[2.5px] border-rim bg-enamel px-5 py-2 shadow-lg"
+          className="flex flex-wrap items-center gap-3 rounded-tray border-tray border-rim bg-enamel px-5 py-2 shadow-lg"
         >
           <Toast.Description>{undo.error ? undo.error.message : offer.words}</Toast.Description>
           <Button disabled={undo.isPending} onClick={() => undo.mutate(offer.id)}>

@@ -46,7 +46,7 @@ export function Allergens({ label, codes, error, groups = true, onChange }: Prop
             type="button"
             aria-label={`Remove ${nameOf(code)}`}
             onClick={() => onChange(codes.filter((c) => c !== code))}
-            className="flex min-h-8 items-center gap-1 rounded-full bg-hibiscus-pale px-3 text-[15px] font-bold text-hibiscus-deep"
+            className="flex min-h-8 items-center gap-1 rounded-full bg-hibiscus-pale px-3 text-note font-bold text-hibiscus-deep"
           >
             {nameOf(code)} <X size={14} aria-hidden />
           </button>

@@ -12,7 +12,7 @@ export function Dialog({ open = true, ...rest }: Props & { open?: boolean }) {
   return (
     <Laid
       {...rest}
-      veil="bg-[#10183099]"
+      veil="bg-veil"
       place="top-[4dvh] left-1/2 max-h-[92dvh] w-[min(36rem,calc(100vw-1.5rem))] -translate-x-1/2 sm:top-[7dvh] sm:max-h-[88dvh]"
     />
   )
@@ -20,7 +20,7 @@ export function Dialog({ open = true, ...rest }: Props & { open?: boolean }) {
 
 /** Sheet is a tray drawn in from the side, so that the Bench stays in sight beside it. */
 export function Sheet(props: Props) {
-  return <Laid {...props} veil="bg-[#10183066]" place="inset-y-3 right-3 w-[min(30rem,calc(100vw-1.5rem))]" />
+  return <Laid {...props} veil="bg-veil-light" place="inset-y-3 right-3 w-[min(30rem,calc(100vw-1.5rem))]" />
 }
 
 function Laid({ onClose, title, intro, children, veil, place }: Props & { veil: string; place: string }) {
@@ -35,15 +35,12 @@ function Laid({ onClose, title, intro, children, veil, place }: Props & { veil: 
             typed.current = true
           }}
           onInteractOutside={(e) => typed.current && e.preventDefault()}
-          className={classes(
-            'fixed z-50 overflow-auto rounded-tray border-[2.5px] border-rim bg-enamel text-ink',
-            place,
-          )}
+          className={classes('fixed z-50 overflow-auto rounded-tray border-tray border-rim bg-enamel text-ink', place)}
         >
           <div className="sticky top-0 z-10 flex items-start gap-3 bg-enamel px-5 pt-4 pb-2">
             <div className="grow">
               <Radix.Title className="text-2xl leading-tight">{title}</Radix.Title>
-              {intro && <p className="text-[15px] text-mute">{intro}</p>}
+              {intro && <p className="text-note text-mute">{intro}</p>}
             </div>
             <Radix.Close asChild>
               <IconButton label="Close">

@@ -8,7 +8,7 @@ export function Notice({ children, urgent }: Props) {
   return (
     <div
       role={urgent ? 'alert' : undefined}
-      className="flex gap-2.5 rounded-2xl bg-hibiscus-pale px-3 py-2.5 text-[15px] leading-snug text-hibiscus-deep"
+      className="flex gap-2.5 rounded-2xl bg-hibiscus-pale px-3 py-2.5 text-note leading-snug text-hibiscus-deep"
     >
       <CircleAlert size={18} aria-hidden className="mt-0.5 shrink-0" />
       <div className="grow">{children}</div>

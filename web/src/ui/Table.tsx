@@ -5,7 +5,7 @@ type Props = { caption: string; heads: string[]; rows: { key: string; cells: Rea
 /** Table is a plain table of figures; its first column names the row. */
 export function Table({ caption, heads, rows }: Props) {
   return (
-    <table className="w-full text-[15px]">
+    <table className="w-full text-note">
       <caption className="pb-1 text-left font-head text-lg font-bold">{caption}</caption>
       <thead>
         <tr className="text-left align-bottom text-mute">

@@ -125,30 +125,7 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
         <div className="min-w-0 md:row-span-2 xl:row-span-1">
           <Lines bench={bench} reckoning={r} addRef={addRef} onSwap={setSwap} />
         </div>
-        <div className="grid min-w-0 gap-3">
-          <Jug r={r} />
-          {r?.reckoned && (
-            <button
-              type="button"
-              onClick={() => setFigure('yield')}
-              className="min-h-6 justify-self-center text-[15px] text-mute underline decoration-dotted underline-offset-4"
-            >
-              How the yield is reckoned
-            </button>
-          )}
-          <Ways
-            strainer={bench.draft.formula.strainer}
-            edits={bench.edits}
-            reckoned={r?.reckoned ?? false}
-            onOpen={setWork}
-          />
-          {r?.raw && <p className="text-center text-[15px]">{r.raw.words}</p>}
-          {(bench.draft.formula.portions ?? []).length > 0 && (
-            <p className="text-center text-[15px] text-mute">
-              Once finished, divided into {bench.draft.formula.portions?.map((p) => p.name).join(' and ')}.
-            </p>
-          )}
-        </div>
+        <Yield bench={bench} r={r} onWorking={setFigure} onWork={setWork} />
         {r && <Dials r={r} bench={turnable} onDetails={() => setSheet('details')} onWorking={setFigure} />}
       </div>
       {r && (
@@ -194,6 +171,40 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
         />
       )}
     </main>
+  )
+}
+
+type YieldProps = {
+  bench: BenchDraft
+  r?: Reckoning
+  onWorking: (figure: Figure) => void
+  onWork: (sheet: WorkSheet) => void
+}
+
+/** Yield is the jug with how it is filled, and the ways to work on it. */
+function Yield({ bench, r, onWorking, onWork }: YieldProps) {
+  const { formula } = bench.draft
+  const portions = formula.portions ?? []
+  return (
+    <div className="grid min-w-0 gap-3">
+      <Jug r={r} />
+      {r?.reckoned && (
+        <button
+          type="button"
+          onClick={() => onWorking('yield')}
+          className="min-h-6 justify-self-center text-note text-mute underline decoration-dotted underline-offset-4"
+        >
+          How the yield is reckoned
+        </button>
+      )}
+      <Ways strainer={formula.strainer} edits={bench.edits} reckoned={r?.reckoned ?? false} onOpen={onWork} />
+      {r?.raw && <p className="text-center text-note">{r.raw.words}</p>}
+      {portions.length > 0 && (
+        <p className="text-center text-note text-mute">
+          Once finished, divided into {portions.map((p) => p.name).join(' and ')}.
+        </p>
+      )}
+    </div>
   )
 }
 

@@ -40,7 +40,7 @@ export function Card({ id }: { id: number }) {
       <article
         aria-label="Card"
         data-paper={size}
-        className="card rounded-tray border-[2.5px] border-rim bg-enamel p-6 print:rounded-none print:border-0 print:p-0"
+        className="card rounded-tray border-tray border-rim bg-enamel p-6 print:rounded-none print:border-0 print:p-0"
       >
         <h1 className="text-2xl">{name}</h1>
         <p className="text-mute">Makes {makes}</p>

@@ -39,7 +39,7 @@ export function DetailsDialog({ r, currency, onClose, onWorking }: Props) {
       <Cost r={r} currency={currency} />
       <NutritionTable r={r} />
       <h3 className="mt-4 text-lg">Assumed</h3>
-      <ul className="list-disc pl-5 text-[15px] text-mute">
+      <ul className="list-disc pl-5 text-note text-mute">
         {r.assumptions.map((a) => (
           <li key={a}>{a}</li>
         ))}
@@ -108,7 +108,7 @@ function NutritionTable({ r }: { r: Reckoning }) {
     ['Sodium, mg', toWhole(r.per100mL.sodiumMg), toWhole(r.perServing.sodiumMg)],
   ]
   return (
-    <table className="w-full text-[15px]">
+    <table className="w-full text-note">
       <caption className="text-left font-head text-lg font-bold">Nutrition</caption>
       <thead>
         <tr className="text-left text-mute">

@@ -48,13 +48,13 @@ export const DialRow = memo(function DialRow({ d, bench, onWorking }: RowProps) 
   return (
     <div>
       <div className="flex items-baseline justify-between gap-2">
-        <h3 className="text-[17px]">{d.name}</h3>
+        <h3 className="text-lead">{d.name}</h3>
         <GivenBy d={d} give={giver} onGive={setGive} />
         <p className="ml-auto whitespace-nowrap">
           <WorkingButton figure={d.known ? workings[d.name] : undefined} of={d.name} onWorking={onWorking}>
             {figureOf(d)}
           </WorkingButton>{' '}
-          {d.known && <span className="text-[13px] text-mute">{d.unit}</span>}
+          {d.known && <span className="text-fine text-mute">{d.unit}</span>}
         </p>
       </div>
       <Slider.Root
@@ -87,12 +87,12 @@ export const DialRow = memo(function DialRow({ d, bench, onWorking }: RowProps) 
           aria-valuetext={words}
           className={
             d.known || settable
-              ? 'block size-6 cursor-grab rounded-full border-[3.5px] border-rim bg-enamel data-disabled:cursor-default data-disabled:opacity-60'
+              ? 'block size-6 cursor-grab rounded-full border-tray border-rim bg-enamel data-disabled:cursor-default data-disabled:opacity-60'
               : 'hidden'
           }
         />
       </Slider.Root>
-      <div className="flex text-[12px] leading-tight tracking-tight text-mute" aria-hidden>
+      <div className="flex text-tiny leading-tight tracking-tight text-mute" aria-hidden>
         {d.bands.map((b) => (
           <span
             key={b.name}
@@ -103,7 +103,7 @@ export const DialRow = memo(function DialRow({ d, bench, onWorking }: RowProps) 
           </span>
         ))}
       </div>
-      <p role="status" className="text-[13px] leading-snug text-hibiscus-deep empty:hidden">
+      <p role="status" className="text-fine leading-snug text-hibiscus-deep empty:hidden">
         {turn.problem ?? turn.said.join(' ')}
       </p>
     </div>
@@ -114,14 +114,14 @@ export const DialRow = memo(function DialRow({ d, bench, onWorking }: RowProps) 
 function GivenBy({ d, give, onGive }: { d: Dial; give: string; onGive: (key: string) => void }) {
   if (d.givers.length === 0) {
     const start = starts[d.name]
-    return <span className="truncate text-[13px] text-mute">{start && `adds ${start}`}</span>
+    return <span className="truncate text-fine text-mute">{start && `adds ${start}`}</span>
   }
   const chosen = d.givers.find((g) => g.key === give)?.name ?? 'its own lines'
   const trigger = (
     <button
       type="button"
       aria-label={`What gives for ${d.name}: by ${chosen.toLowerCase()}`}
-      className="flex min-h-6 min-w-0 items-center gap-0.5 truncate rounded text-[13px] text-mute underline decoration-dotted underline-offset-4"
+      className="flex min-h-6 min-w-0 items-center gap-0.5 truncate rounded text-fine text-mute underline decoration-dotted underline-offset-4"
     >
       <span className="truncate">by {chosen.toLowerCase()}</span>
       <ChevronDown size={13} aria-hidden className="shrink-0" />

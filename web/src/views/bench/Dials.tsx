@@ -57,8 +57,8 @@ function Keeping({ d, r, onWorking }: { d: Dial; r: Reckoning; onWorking: (figur
   if (!d.known) {
     return (
       <div>
-        <h3 className="text-[17px]">Keeps</h3>
-        <p className="text-[13px] text-mute">{keeps.reasons.join('; ')}</p>
+        <h3 className="text-lead">Keeps</h3>
+        <p className="text-fine text-mute">{keeps.reasons.join('; ')}</p>
       </div>
     )
   }
@@ -66,12 +66,12 @@ function Keeping({ d, r, onWorking }: { d: Dial; r: Reckoning; onWorking: (figur
   return (
     <div>
       <div className="flex items-baseline justify-between gap-2">
-        <h3 className="text-[17px]">Keeps</h3>
+        <h3 className="text-lead">Keeps</h3>
         <p>
           <WorkingButton figure="keeps" of="keeping" onWorking={onWorking}>
             use by {keeps.useByWords}
           </WorkingButton>{' '}
-          <span className="text-[13px] text-mute">{also}</span>
+          <span className="text-fine text-mute">{also}</span>
         </p>
       </div>
       <div className="mt-0.5 h-4 overflow-hidden rounded-md bg-line" aria-hidden>
@@ -80,7 +80,7 @@ function Keeping({ d, r, onWorking }: { d: Dial; r: Reckoning; onWorking: (figur
           <div className="absolute inset-y-0 left-0 bg-pandan" style={{ width: `${d.position * 100}%` }} />
         </div>
       </div>
-      <p className="mt-1 text-[13px] leading-tight text-mute">{keeps.reasons.join('; ')}</p>
+      <p className="mt-1 text-fine leading-tight text-mute">{keeps.reasons.join('; ')}</p>
     </div>
   )
 }

@@ -14,8 +14,8 @@ import type { BenchDraft } from './useDraft'
 export function DrinkTitle({ bench, onVersion }: { bench: BenchDraft; onVersion: (number: number) => void }) {
   return (
     <div className="min-w-0 grow">
-      <div className="flex flex-wrap items-center gap-1">
-        <h1 className="min-w-0 text-[32px] leading-tight max-sm:w-full max-sm:text-[28px]">
+      <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
+        <h1 className="min-w-0 text-title leading-tight max-sm:w-full max-sm:text-figure-s">
           <input
             aria-label="Name of the drink"
             value={bench.draft.name}

@@ -40,7 +40,7 @@ export const JugDrawing = memo(function JugDrawing({ r }: { r: Reckoning }) {
           <rect x="0" y={top} width="300" height={bottom - top} className="fill-enamel" />
           <path d={band(milkTop, pulpTop)} className="eased fill-milk" />
           <path d={band(milkTop, milkTop + Math.min(7, pulpTop - milkTop))} className="fill-oat" />
-          <path d={band(pulpTop, bottom)} className="fill-[#cda27a]" />
+          <path d={band(pulpTop, bottom)} className="fill-pulp" />
         </g>
         {jug.ticksML.map((ml) => (
           <g key={ml}>
@@ -50,7 +50,7 @@ export const JugDrawing = memo(function JugDrawing({ r }: { r: Reckoning }) {
               strokeLinecap="round"
               className="stroke-rim"
             />
-            <text x={middle - halfAt(y(ml)) - 10} y={y(ml) + 4} textAnchor="end" className="fill-mute text-[12px]">
+            <text x={middle - halfAt(y(ml)) - 10} y={y(ml) + 4} textAnchor="end" className="fill-mute text-tiny">
               {toMillilitres(ml)}
             </text>
           </g>
@@ -61,7 +61,7 @@ export const JugDrawing = memo(function JugDrawing({ r }: { r: Reckoning }) {
           strokeDasharray="6 5"
           className="stroke-hibiscus"
         />
-        <text x={middle} y={y(jug.fillML) - 6} textAnchor="middle" className="fill-hibiscus-deep text-[12.5px]">
+        <text x={middle} y={y(jug.fillML) - 6} textAnchor="middle" className="fill-hibiscus-deep text-tiny">
           fill line {toMillilitres(jug.fillML)} · {loads}
         </text>
         <path
@@ -81,7 +81,7 @@ export const JugDrawing = memo(function JugDrawing({ r }: { r: Reckoning }) {
         <path d="M222 82c40-8 48 40 42 82s-22 76-50 84" fill="none" strokeWidth="6" className="stroke-linen" />
         <Figures r={r} milkTop={milkTop} pulpTop={pulpTop} />
       </svg>
-      <figcaption className="text-center text-[15px] text-mute">
+      <figcaption className="text-center text-note text-mute">
         {r.kind}
         {r.kindFrom === 'guess' && ', by the look of it'}, {toWhole(r.drinkG)} g
         {jug.strains > 1 && `, strained in ${jug.strains} fillings`}
@@ -94,14 +94,14 @@ export const JugDrawing = memo(function JugDrawing({ r }: { r: Reckoning }) {
 function Figures({ r, milkTop, pulpTop }: { r: Reckoning; milkTop: number; pulpTop: number }) {
   const roomy = pulpTop - milkTop > 78
   const centre = roomy ? Math.min((milkTop + pulpTop) / 2 + 8, pulpTop - 34) : milkTop - 34
-  const onMilk = roomy ? 'fill-[#18213d]' : 'fill-ink'
-  const onMilkSmall = roomy ? 'fill-[#5c5a55]' : 'fill-mute'
+  const onMilk = roomy ? 'fill-day-ink' : 'fill-ink'
+  const onMilkSmall = roomy ? 'fill-scale' : 'fill-mute'
   return (
     <>
-      <text x={middle} y={centre} textAnchor="middle" className={`font-head text-[40px] font-bold ${onMilk}`}>
+      <text x={middle} y={centre} textAnchor="middle" className={`font-head text-figure font-bold ${onMilk}`}>
         {toMillilitres(r.drinkML)}
       </text>
-      <text x={middle} y={centre + 24} textAnchor="middle" className={`text-[14px] ${onMilkSmall}`}>
+      <text x={middle} y={centre + 24} textAnchor="middle" className={`text-detail ${onMilkSmall}`}>
         {toRange(r.lowML, r.highML)} likely
       </text>
       {r.pulpG > 0 && bottom - pulpTop > 22 && (
@@ -109,7 +109,7 @@ function Figures({ r, milkTop, pulpTop }: { r: Reckoning; milkTop: number; pulpT
           x={middle}
           y={(pulpTop + bottom) / 2 + 5}
           textAnchor="middle"
-          className="fill-[#3a2412] text-[15px] font-bold"
+          className="fill-cocoa-ink text-note font-bold"
         >
           pulp {toGrams(r.pulpG)}
         </text>

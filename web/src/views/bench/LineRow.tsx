@@ -12,15 +12,15 @@ import type { Edits } from './useDraft'
 
 const swatchOf: Record<string, string> = {
   base: 'bg-nutmeg',
-  liquid: 'bg-[#8fb9ca]',
+  liquid: 'bg-water-deep',
   sweetener: 'bg-turmeric',
   spice: 'bg-hibiscus',
-  flavour: 'bg-[#d47a99]',
-  fat: 'bg-[#d8c27a]',
-  salt: 'bg-[#aab3c4]',
+  flavour: 'bg-flavour',
+  fat: 'bg-fat',
+  salt: 'bg-pinch',
   dairy: 'bg-milk border border-line',
   body: 'bg-oat',
-  other: 'bg-[#aab3c4]',
+  other: 'bg-pinch',
 }
 
 const stages = [
@@ -68,7 +68,7 @@ export const LineRow = memo(function LineRow({ line, figure, edits, sized, above
           <LineMenu {...cell} above={above} below={below} onSwap={onSwap} />
         </div>
       </div>
-      {figure?.stock && <p className="pl-4.5 text-[13px] leading-tight text-mute">{figure.stock}</p>}
+      {figure?.stock && <p className="pl-4.5 text-fine leading-tight text-mute">{figure.stock}</p>}
       <ErrorText id={cell.errorID}>{figure?.error}</ErrorText>
     </li>
   )
@@ -100,7 +100,7 @@ function NameCell({ line, figure, edits, errorID, onTyping }: CellProps & { onTy
         describedBy={wrong ? errorID : undefined}
         inputClass="w-full rounded bg-transparent font-bold leading-tight"
       />
-      <p className="truncate text-[13px] leading-tight text-mute" title={details.join(' · ')}>
+      <p className="truncate text-fine leading-tight text-mute" title={details.join(' · ')}>
         {details.join(' · ')}
       </p>
     </div>
@@ -122,16 +122,16 @@ function AmountCell({ line, figure, edits, errorID, sized }: CellProps & { sized
       onChange={(e) => edits.setLine(line.key, { amount: e.target.value }, 'amount')}
       className={classes(
         'w-full rounded bg-transparent text-right leading-tight',
-        scaled ? 'text-[13px] text-mute' : 'font-head text-[17px] font-semibold',
+        scaled ? 'text-fine text-mute' : 'font-head text-lead font-semibold',
       )}
     />
   )
   return (
     <div className="w-[7.8rem] shrink-0 max-sm:ml-5 max-sm:grow">
-      {scaled && <p className="text-right font-head text-[17px] leading-tight font-semibold">{figure.amount}</p>}
+      {scaled && <p className="text-right font-head text-lead leading-tight font-semibold">{figure.amount}</p>}
       {input}
       {!scaled && figure?.kitchen && figure.kitchen !== figure.amount && (
-        <p className="text-right text-[13px] leading-tight text-mute">
+        <p className="text-right text-fine leading-tight text-mute">
           {figure.kitchen}
           {figure.kitchenPct !== 0 &&
             ` (${figure.kitchenPct > 0 ? '+' : '−'}${toTwoFigures(Math.abs(figure.kitchenPct))} %)`}

@@ -33,7 +33,7 @@ export function Lines({ bench, reckoning, addRef, onSwap }: Props) {
         <div key={g.name} className="mb-1">
           <div className="flex items-baseline justify-between gap-3 text-sm text-rim">
             <h2 className="!font-text">{g.name}</h2>
-            <span className="text-[13px] font-bold">{g.figure}</span>
+            <span className="text-fine font-bold">{g.figure}</span>
           </div>
           <ul aria-label={g.name}>
             {g.rows.map((row, n) => (

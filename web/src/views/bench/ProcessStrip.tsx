@@ -24,7 +24,7 @@ export const ProcessStrip = memo(function ProcessStrip({ steps, unapplied, chang
   if (steps.length === 0) return null
   const shown = steps.find((s) => nameOf(s) === open)
   return (
-    <section aria-label="How it is made" className="rounded-tray border-[2.5px] border-rim bg-enamel px-3 py-2.5">
+    <section aria-label="How it is made" className="rounded-tray border-tray border-rim bg-enamel px-3 py-2.5">
       <div className="flex flex-wrap items-baseline justify-between gap-2">
         <h2 className="text-lg">How it is made</h2>
         <Button onClick={onMethod}>Change the method</Button>
@@ -37,7 +37,7 @@ export const ProcessStrip = memo(function ProcessStrip({ steps, unapplied, chang
               type="button"
               aria-expanded={s === shown}
               onClick={() => setOpen(s === shown ? undefined : nameOf(s))}
-              className={`min-h-9 rounded px-1.5 text-[15px] ${s === shown ? 'bg-linen font-bold' : ''} ${s.wait ? 'text-mute' : 'underline decoration-dotted underline-offset-4'}`}
+              className={`min-h-9 rounded px-1.5 text-note ${s === shown ? 'bg-linen font-bold' : ''} ${s.wait ? 'text-mute' : 'underline decoration-dotted underline-offset-4'}`}
             >
               {s.kind === 'own' ? s.title : s.kind}
               {s.wait && s.minutes >= 60 && ` ${toWhole(s.minutes / 60)} h`}
@@ -52,7 +52,7 @@ export const ProcessStrip = memo(function ProcessStrip({ steps, unapplied, chang
       {(changes ?? [])
         .filter((c) => c.do === 'remove')
         .map((c) => (
-          <p key={`${c.at.kind}-${c.at.n}`} className="flex items-center gap-2 text-[15px] text-mute">
+          <p key={`${c.at.kind}-${c.at.n}`} className="flex items-center gap-2 text-note text-mute">
             Left out: {c.at.kind}.
             <Button onClick={() => edits.setFormula({ process: (changes ?? []).filter((other) => other !== c) })}>
               Put it back
@@ -61,7 +61,7 @@ export const ProcessStrip = memo(function ProcessStrip({ steps, unapplied, chang
         ))}
       {shown && (
         <div className="mt-1 border-line border-t pt-2">
-          <p role="status" className="text-[15px]">
+          <p role="status" className="text-note">
             {shown.text}
           </p>
           <StepEditor key={nameOf(shown)} steps={steps} step={shown} changes={changes ?? []} edits={edits} />

@@ -123,7 +123,7 @@ function MoreWays({ bench, reckoning: r, onSize, onWriteAtSize }: MoreProps) {
           sideOffset={6}
           collisionPadding={8}
           aria-label="More ways to size the batch"
-          className="z-40 grid w-72 gap-4 rounded-tray border-[2.5px] border-rim bg-enamel p-4 text-ink shadow-lg"
+          className="z-40 grid w-72 gap-4 rounded-tray border-tray border-rim bg-enamel p-4 text-ink shadow-lg"
         >
           <NumberField
             label="Dry base on hand"

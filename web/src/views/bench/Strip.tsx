@@ -20,7 +20,7 @@ export function Strip({ r, currency, shopPrice, onWorking, children }: Props) {
   return (
     <section
       aria-label="At a glance"
-      className="flex flex-wrap items-center gap-y-2 rounded-tray border-[2.5px] border-rim bg-enamel px-2 py-2.5 xl:sticky xl:bottom-3 xl:shadow-[0_0.9rem_0_0_var(--color-linen)]"
+      className="flex flex-wrap items-center gap-y-2 rounded-tray border-tray border-rim bg-enamel px-2 py-2.5 xl:sticky xl:bottom-3 xl:shadow-[0_0.9rem_0_0_var(--color-linen)]"
     >
       <Figure
         value={known && toWhole(Math.floor(known.servings + almost))}
@@ -71,7 +71,7 @@ function Figure({ value, words, onOpen }: { value?: string | false; words: strin
       ) : (
         <span className={look}>{value || '–'}</span>
       )}
-      <span className="text-[14px] text-mute">{words}</span>
+      <span className="text-detail text-mute">{words}</span>
     </p>
   )
 }

@@ -98,7 +98,7 @@ function Told({ head, told }: { head: string; told: string[] }) {
   return (
     <section>
       <h3 className="text-lg">{head}</h3>
-      <ul className="list-disc pl-5 text-[15px] text-mute">
+      <ul className="list-disc pl-5 text-note text-mute">
         {told.map((t) => (
           <li key={t}>{t}</li>
         ))}

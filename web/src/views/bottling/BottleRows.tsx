@@ -103,7 +103,7 @@ function BottleRow({ n, bottle, keeps, error, onChange, onRemove }: RowProps) {
       </div>
       <ErrorText id={`bottle-${bottle.key}-error`}>{error && accepts('mL')}</ErrorText>
       {keeps && until && (
-        <p className="mt-1 text-[15px]">
+        <p className="mt-1 text-note">
           use by <b>{toDayAndMonth(until)}</b>
           <span className="text-mute">
             {bottle.place === 'freezer'

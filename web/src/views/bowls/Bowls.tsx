@@ -19,7 +19,7 @@ export function Bowls({ plan }: { plan: Plan }) {
     <Tray label="Soaking bowls" className="grid gap-2">
       <h2 className="text-xl">Soaking bowls</h2>
       {plan.bowls.length === 0 && (
-        <p className="text-[15px] text-mute">One lot in to soak can do for several drinks: draw from it, top it up.</p>
+        <p className="text-note text-mute">One lot in to soak can do for several drinks: draw from it, top it up.</p>
       )}
       <ul className="grid gap-3">
         {plan.bowls.map((b) => (
@@ -53,13 +53,13 @@ function BowlRow({ b }: { b: Bowl }) {
           {toGrams(b.dryG)} as dry, {toGrams(b.wetG)} soaked, {b.fridge ? 'in the fridge' : 'on the bench'}
         </span>
       </p>
-      <p className="text-[15px]">
+      <p className="text-note">
         In since {toDayAndClock(b.since)}, soaked enough from {toDayAndClock(b.ready)},{' '}
         <b className={classes(b.past && 'text-hibiscus-deep')}>use within {toDayAndClock(b.within)}</b>. Water changed{' '}
         {toDayAndClock(b.changed)}
         {b.vesselML > 0 && `; a vessel of ${toMillilitres(b.vesselML)}`}.
       </p>
-      <p className={classes('text-[15px]', b.shortG > 0 ? 'font-bold text-hibiscus-deep' : 'text-mute')}>{b.enough}</p>
+      <p className={classes('text-note', b.shortG > 0 ? 'font-bold text-hibiscus-deep' : 'text-mute')}>{b.enough}</p>
       {b.past && <Notice>It is past its time. Smell, slime or fizz: out with it.</Notice>}
       <div className="flex flex-wrap items-end gap-2">
         <Button

@@ -10,7 +10,7 @@ export function AllDone({ item, onBottle }: { item: PlanItem; onBottle: () => vo
   const off = usePlanChange(() => answer(api.DELETE('/api/plan/items/{id}', { params: { path: { id: item.id } } })))
   return (
     <>
-      <h1 className="text-[44px] leading-tight max-sm:text-[32px]">All of it is done</h1>
+      <h1 className="text-figure leading-tight max-sm:text-title">All of it is done</h1>
       {item.batchID === 0 ? (
         <>
           <p className="text-2xl">Say what came out and where it stands.</p>

@@ -50,7 +50,7 @@ export function BottlingDialog({ item, onClose }: { item: PlanItem; onClose: () 
           />
         </div>
         {hasOpen && (
-          <p className="text-[15px] text-mute">
+          <p className="text-note text-mute">
             An amount was left open: from these two it is worked back, with how sure that is.
           </p>
         )}

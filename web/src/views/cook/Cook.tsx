@@ -45,7 +45,7 @@ function itemOf(plan: Plan, id?: number): PlanItem | undefined {
 function NothingToCook() {
   return (
     <div className="max-w-2xl text-2xl">
-      <h1 className="text-[40px] leading-tight">Nothing to cook</h1>
+      <h1 className="text-figure leading-tight">Nothing to cook</h1>
       <p className="my-3">Put a drink on the plan, and its steps come up here one by one.</p>
       <Link href="/plan" className="font-bold text-rim underline">
         To the Plan

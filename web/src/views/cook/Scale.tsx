@@ -58,7 +58,7 @@ function Reading({ scale }: { scale: ScaleNow }) {
   return (
     <div>
       <p className="text-mute">{scale.key ? scale.amount : 'All of this step is weighed'}</p>
-      <p className="font-head text-[64px] leading-none font-bold max-sm:text-[48px]">
+      <p className="font-head text-figure-xl leading-none font-bold max-sm:text-figure-l">
         <output aria-label="On the scale">{toFixed(scale.massG, scale.decimals)}</output>{' '}
         <span className="text-3xl">{scale.unit}</span>
       </p>

@@ -12,7 +12,7 @@ export function StandIn({ toGoG }: { toGoG: number }) {
   const [typed, setTyped] = useState('50')
   const grams = asMeasure(typed, 'g')
   return (
-    <details className="rounded-2xl bg-linen px-4 py-2 text-[15px]">
+    <details className="rounded-2xl bg-linen px-4 py-2 text-note">
       <summary className="min-h-8 cursor-pointer font-bold">Stand-in scale: pour from the screen</summary>
       <div className="flex flex-wrap items-center gap-2 py-2">
         {toGoG > 0 && <Button onClick={() => drive.mutate({ pourG: toGoG })}>Pour what is missing</Button>}

@@ -69,7 +69,7 @@ const timerName = (item: PlanItem, front: Front, step: ItemStep) => `${front.wai
 
 function Wait({ front }: { front: Front }) {
   return (
-    <div className="rounded-2xl bg-water px-4 py-3 text-2xl night:text-[#101830]">
+    <div className="rounded-2xl bg-water px-4 py-3 text-2xl night:text-night-linen">
       <p>
         <b>{front.wait}</b> until {toDayAndClock(front.waitUntil ?? '')}.
       </p>
@@ -88,7 +88,7 @@ function Wait({ front }: { front: Front }) {
 function Work({ step }: { step: ItemStep }) {
   return (
     <>
-      <h1 className="text-[44px] leading-tight max-sm:text-[32px]">{step.title}</h1>
+      <h1 className="text-figure leading-tight max-sm:text-title">{step.title}</h1>
       <p className="text-lg text-mute">{takes(step)}</p>
       {step.right && <p className="text-2xl">{step.right}</p>}
       {step.caution && <Notice>{step.caution}</Notice>}

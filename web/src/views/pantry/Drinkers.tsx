@@ -24,13 +24,13 @@ export function Drinkers({ drinkers }: { drinkers: PantryDrinker[] }) {
   return (
     <Tray label="Who drinks here">
       <h2 className="text-xl">Who drinks here</h2>
-      <p className="pb-2 text-[15px] text-mute">By any word of your own. Limits are held against their day.</p>
+      <p className="pb-2 text-note text-mute">By any word of your own. Limits are held against their day.</p>
       <ul>
         {drinkers.map((d) => (
           <li key={d.id} className="flex items-center gap-2 border-t border-line py-1.5">
             <div className="grow">
               <p className="font-bold leading-tight">{d.name}</p>
-              <p className="text-[13px] leading-tight text-mute">{wordsOf(d, nameOf)}</p>
+              <p className="text-fine leading-tight text-mute">{wordsOf(d, nameOf)}</p>
             </div>
             <Button aria-label={`Change ${d.name}`} className="!min-h-9 !px-3" onClick={() => setOpen(d)}>
               Change

@@ -15,7 +15,7 @@ export function Everything() {
   return (
     <Tray label="Backup" className="grid gap-3">
       <h2 className="text-xl">Backup</h2>
-      <p className="text-[15px] text-mute">
+      <p className="text-note text-mute">
         All of the kitchen in one file: drinks, versions, batches, bottles, the plan, the pantry. A copy of each day is
         kept beside the kitchen's own file for a week.
       </p>
@@ -35,7 +35,7 @@ export function Everything() {
             id={id}
             type="file"
             accept=".json,application/json"
-            className="min-h-11 max-w-full text-[15px]"
+            className="min-h-11 max-w-full text-note"
             onChange={(e) => {
               setFile(e.target.files?.[0])
               e.target.value = '' // so that the same file can be chosen again

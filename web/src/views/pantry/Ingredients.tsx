@@ -41,7 +41,7 @@ export function Ingredients({ pantry, find, onFind }: Props) {
           <li key={i.id} className="flex flex-wrap items-center gap-x-3 border-t border-line py-1.5">
             <div className="min-w-40 basis-0 grow max-sm:basis-full">
               <p className="font-bold leading-tight">{i.name}</p>
-              <p className="text-[13px] leading-tight text-mute">
+              <p className="text-fine leading-tight text-mute">
                 {[
                   i.role,
                   i.allergens.length > 0 && `contains ${i.allergens.join(', ')}`,
@@ -52,11 +52,11 @@ export function Ingredients({ pantry, find, onFind }: Props) {
                   .join(' · ')}
               </p>
             </div>
-            <p className="text-right text-[15px] max-sm:grow max-sm:text-left">
+            <p className="text-right text-note max-sm:grow max-sm:text-left">
               {i.price > 0 ? (
                 <>
                   {toMoney(i.price, pantry.currency)} for {i.pack}
-                  <span className="block text-[13px] text-mute">
+                  <span className="block text-fine text-mute">
                     {toMoney(i.perKilogram, pantry.currency)} a kilogram{i.inShell && ' of what is eaten'}
                   </span>
                 </>

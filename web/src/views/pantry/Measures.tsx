@@ -42,7 +42,7 @@ export function Measures({ measures }: { measures: OwnMeasure[] }) {
   return (
     <Tray label="Your own measures">
       <h2 className="text-xl">Your own measures</h2>
-      <p className="pb-2 text-[15px] text-mute">A mug, a jar, a capful: weigh the water it holds, once.</p>
+      <p className="pb-2 text-note text-mute">A mug, a jar, a capful: weigh the water it holds, once.</p>
       <ul>
         {measures.map((m) => (
           <li key={m.name} className="flex items-center gap-2 border-t border-line">

@@ -53,7 +53,7 @@ export function OwnDialog({ row, onClose }: { row?: PantryRow; onClose: () => vo
   const all = useAllergenChoices()
   const [chosen, setAllergens] = useState<string[]>()
   const allergens = chosen ?? (row?.allergens ?? []).map((name) => all.find((a) => a.name === name)?.code ?? name)
-  const [asked, setAsked] = useState<{ text: string; again: () => void }>()
+  const [asked, setAsked] = useState<Asked>()
   const [vegan, setVegan] = useState(row?.vegan ?? true)
   const [typed, setTyped] = useState(() => typedOf(row?.own))
   const keep = usePantryChange(({ anyway, ...body }: OwnRow & { anyway: boolean }) =>
@@ -131,15 +131,7 @@ export function OwnDialog({ row, onClose }: { row?: PantryRow; onClose: () => vo
           <legend className="pb-1 font-head text-lg font-bold">In 100 g, by its label</legend>
           {labelFields.map((f) => field(f.field, f.name, f.unit))}
         </fieldset>
-        {asked && (
-          <Confirm
-            title="Drinks use it"
-            text={asked.text}
-            confirm="Go on"
-            onConfirm={asked.again}
-            onClose={() => setAsked(undefined)}
-          />
-        )}
+        <DrinksUseIt asked={asked} onClose={() => setAsked(undefined)} />
         <ErrorText id="own-error">
           {refused && Object.keys(refused.fields).length === 0 ? refused.message : undefined}
         </ErrorText>
@@ -152,4 +144,12 @@ export function OwnDialog({ row, onClose }: { row?: PantryRow; onClose: () => vo
       </form>
     </Dialog>
   )
+}
+
+type Asked = { text: string; again: () => void }
+
+/** DrinksUseIt asks before a row changes under drinks that use it. */
+function DrinksUseIt({ asked, onClose }: { asked?: Asked; onClose: () => void }) {
+  if (!asked) return null
+  return <Confirm title="Drinks use it" text={asked.text} confirm="Go on" onConfirm={asked.again} onClose={onClose} />
 }

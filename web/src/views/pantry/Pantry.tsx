@@ -18,7 +18,7 @@ export function Pantry() {
   return (
     <main className="grid gap-3">
       <div>
-        <h1 className="text-[32px] leading-tight">Pantry</h1>
+        <h1 className="text-title leading-tight">Pantry</h1>
         <p className="text-mute">
           {pantry.data.ingredients.length} ingredients · {priced} with a price · {pantry.data.drinkers.length} who drink
           here

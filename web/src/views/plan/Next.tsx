@@ -51,7 +51,7 @@ export function Next({ plan }: { plan: Plan }) {
               <p className="leading-tight">
                 <b>{n.title}</b>
               </p>
-              <p className={n.late ? 'text-[14px] font-bold text-hibiscus-deep' : 'text-[14px] text-mute'}>
+              <p className={n.late ? 'text-detail font-bold text-hibiscus-deep' : 'text-detail text-mute'}>
                 {n.late && 'was to be done: '}
                 {toDayAndClock(n.at)} · {toMinutes(n.minutes)} · {n.drink}
               </p>

@@ -28,10 +28,10 @@ export function PlanView() {
     <main className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <div className="flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
         <div>
-          <h1 className="text-[32px] leading-tight">Plan</h1>
+          <h1 className="text-title leading-tight">Plan</h1>
           <p className="text-mute">{summary(shown)}</p>
           {shown.items.length > 0 && (
-            <p className="text-[15px] text-mute">
+            <p className="text-note text-mute">
               {shown.proved
                 ? 'No plan lies nearer to the best lengths.'
                 : 'The best found in the time; another may lie nearer to the best lengths.'}
@@ -90,7 +90,7 @@ export function PlanView() {
               <Bowls plan={plan.data} />
             </div>
           </div>
-          <p className="text-[15px] text-mute">
+          <p className="text-note text-mute">
             To keep a calendar up to date by itself, let it subscribe to {window.location.origin}
             {shown.calendar}
           </p>
@@ -113,7 +113,7 @@ function NextByRhythm() {
   const next = useRhythm().data?.next
   if (!next || next.planned) return null
   return (
-    <Tray label="By the rhythm" className="text-[15px]">
+    <Tray label="By the rhythm" className="text-note">
       <PlanNext next={next} />
     </Tray>
   )

@@ -39,7 +39,7 @@ export function ReadyMark({ item, scale, onTry, onProblem }: MarkProps) {
       aria-valuenow={now}
       aria-valuetext={toDayAndClock(new Date(now))}
       title="Drag, or use the arrow keys"
-      className="absolute top-1 z-10 min-h-6 -translate-x-full cursor-ew-resize touch-none rounded-full bg-hibiscus px-2 text-[13px] font-bold whitespace-nowrap text-white night:text-[#101830]"
+      className="absolute top-1 z-10 min-h-6 -translate-x-full cursor-ew-resize touch-none rounded-full bg-hibiscus px-2 text-fine font-bold whitespace-nowrap text-white night:text-night-linen"
       style={{ left: `${Math.min(100, scale.at(new Date(now)))}%` }}
       {...handlers}
     >

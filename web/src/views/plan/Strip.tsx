@@ -31,13 +31,13 @@ export function Strip({ plan, onTry, onProblem }: Props) {
             <li key={item.id} className="flex min-h-20 items-stretch border-t border-line">
               <div className="w-40 shrink-0 py-2 pr-2">
                 <p className="font-bold leading-tight">{item.name}</p>
-                <p className="text-[13px] text-mute">
+                <p className="text-fine text-mute">
                   {toMillilitres(item.ml)}
                   {item.fridge && ' · soaks in the fridge'}
                   {item.made && ' · made'}
                 </p>
                 <NotFor whom={item.forWhom} />
-                {item.trouble && <p className="text-[13px] font-bold text-hibiscus-deep">{item.trouble}</p>}
+                {item.trouble && <p className="text-fine font-bold text-hibiscus-deep">{item.trouble}</p>}
               </div>
               <div className="relative grow">
                 <Shades plan={plan} scale={scale} />
@@ -90,7 +90,7 @@ function Ticks({ scale }: { scale: Scale }) {
   const ticks: Date[] = []
   for (let t = first; t < scale.to; t += every * hour) ticks.push(new Date(t))
   return (
-    <div className="relative h-11 text-[13px] text-mute">
+    <div className="relative h-11 text-fine text-mute">
       {ticks.map((t, n) => (
         <span key={t.getTime()} className="absolute bottom-0 -translate-x-1/2" style={{ left: `${scale.at(t)}%` }}>
           {(n === 0 || hoursFromMidnight(t) < every) && (
@@ -135,7 +135,7 @@ function Lane({ item, scale }: { item: PlanItem; scale: Scale }) {
           )}
           <span
             className={classes(
-              'absolute top-7 flex h-9 items-center overflow-hidden rounded-full text-[13px] font-bold whitespace-nowrap',
+              'absolute top-7 flex h-9 items-center overflow-hidden rounded-full text-fine font-bold whitespace-nowrap',
               s.handsOn ? 'min-w-2.5' : 'px-3',
               colourOf(s),
             )}
@@ -158,5 +158,5 @@ const wordOf = (s: ItemStep) => (s.kind === 'soak' ? (s.fridge ? 'soak, in the f
 function colourOf(s: ItemStep): string {
   if (s.handsOn) return s.doneAt ? 'bg-pandan' : 'bg-rim'
   if (s.kind === 'chill') return 'bg-pandan-pale text-ink'
-  return 'bg-[#8fb9ca] text-[#18213d]'
+  return 'bg-water-deep text-day-ink'
 }

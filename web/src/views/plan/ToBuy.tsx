@@ -21,7 +21,7 @@ export function ToBuy({ plan }: { plan: Plan }) {
           <li key={b.id} className="flex items-center gap-3 border-t border-line py-1.5">
             <div className="grow">
               <p className="font-bold leading-tight">{b.name}</p>
-              <p className="text-[14px] text-mute">
+              <p className="text-detail text-mute">
                 {toGrams(b.needG)} needed{b.need && `, ${b.need}`}
                 {b.haveG > 0 && `, ${toGrams(b.haveG)} here`}
               </p>
@@ -37,7 +37,7 @@ export function ToBuy({ plan }: { plan: Plan }) {
         ))}
       </ul>
       {enough.length > 0 && (
-        <p className="border-t border-line pt-2 text-[15px] text-mute">
+        <p className="border-t border-line pt-2 text-note text-mute">
           {enough.map((b) => b.name).join(', ')}: enough in.
         </p>
       )}

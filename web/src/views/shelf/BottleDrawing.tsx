@@ -81,12 +81,7 @@ export function BottleDrawing({ b }: { b: Bottle }) {
         transform={`rotate(-90 ${centre.x} ${centre.y})`}
         className={ringOf[b.standing]}
       />
-      <text
-        x={centre.x}
-        y={centre.y + 4.5}
-        textAnchor="middle"
-        className="fill-ink text-[12px] font-bold tracking-tight"
-      >
+      <text x={centre.x} y={centre.y + 4.5} textAnchor="middle" className="fill-ink text-tiny font-bold tracking-tight">
         {shortWords(b)}
       </text>
     </svg>

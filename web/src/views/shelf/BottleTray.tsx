@@ -29,7 +29,7 @@ export function BottleTray({ b, others }: { b: Bottle; others: Bottle[] }) {
     <Tray label="Bottle" className="grid gap-3">
       <div>
         <div className="flex items-start justify-between gap-3">
-          <h2 className="text-[23px] leading-tight">{b.drinkName}</h2>
+          <h2 className="text-heading leading-tight">{b.drinkName}</h2>
           <span className="pt-1 whitespace-nowrap text-mute">bottle {b.id}</span>
         </div>
         <p className="text-mute">
@@ -62,41 +62,13 @@ export function BottleTray({ b, others }: { b: Bottle; others: Bottle[] }) {
           <span className="block font-head text-2xl leading-tight font-bold">{b.useByWords}</span>
           <span className="text-mute">{past ? b.timeLeft : `use by · ${b.timeLeft}`}</span>
           {!past && b.earliest !== b.latest && (
-            <span className="block text-[14px] text-mute">
+            <span className="block text-detail text-mute">
               {toDayAndMonth(b.earliest)} to {toDayAndMonth(b.latest)}, were the fridge a degree warmer or colder
             </span>
           )}
         </p>
       </div>
-      {past && (
-        <Notice>
-          <b>{b.out ? `Throw it out: ${b.out}.` : 'Past its date.'}</b>{' '}
-          {b.out ? 'No arithmetic overrides that' : 'Throw it out'}
-          {!b.out && otherStillGood(b)
-            ? `, though by ${schoolWord(b.otherSchool)} it is good till ${toDayAndMonth(b.otherUseBy)}`
-            : ''}
-          . Smell, fizz, slime or bulging: out, whatever the date.
-        </Notice>
-      )}
-      <div className="text-[15px] leading-snug">
-        <p>
-          <b>Why that date.</b> {b.reasons.join('; ')}.
-        </p>
-        {b.otherUseBy !== b.useBy && !past && (
-          <p>
-            By {schoolWord(b.otherSchool)}: {toDayAndMonth(b.otherUseBy)}.
-          </p>
-        )}
-        {b.longer.length > 0 && (
-          <p>
-            <b>What would lengthen it.</b> {b.longer.join('; ')}.
-          </p>
-        )}
-        {b.thawing && <p>It thaws in the fridge until {toDayAndClock(b.thawing)}.</p>}
-        <p>
-          <b>Shake first.</b> {b.allergens.length > 0 ? `Contains ${b.allergens.join(', ')}.` : 'No listed allergen.'}
-        </p>
-      </div>
+      <WhyThatDate b={b} past={past} />
       <NotFor whom={b.forWhom} large />
       <div className="flex flex-wrap gap-2">
         <Button primary={!past} disabled={busy} onClick={() => act.pour.mutate({ ml: b.pourML })}>
@@ -125,6 +97,43 @@ export function BottleTray({ b, others }: { b: Bottle; others: Bottle[] }) {
       {story && <StoryDialog id={b.id} onClose={() => setStory(false)} />}
       {throwing && <ThrowOutDialog b={b} onClose={() => setThrowing(false)} />}
     </Tray>
+  )
+}
+
+/** WhyThatDate says what a bottle's date rests on, and what else there is to know of keeping it. */
+function WhyThatDate({ b, past }: { b: Bottle; past: boolean }) {
+  return (
+    <>
+      {past && (
+        <Notice>
+          <b>{b.out ? `Throw it out: ${b.out}.` : 'Past its date.'}</b>{' '}
+          {b.out ? 'No arithmetic overrides that' : 'Throw it out'}
+          {!b.out && otherStillGood(b)
+            ? `, though by ${schoolWord(b.otherSchool)} it is good till ${toDayAndMonth(b.otherUseBy)}`
+            : ''}
+          . Smell, fizz, slime or bulging: out, whatever the date.
+        </Notice>
+      )}
+      <div className="text-note leading-snug">
+        <p>
+          <b>Why that date.</b> {b.reasons.join('; ')}.
+        </p>
+        {b.otherUseBy !== b.useBy && !past && (
+          <p>
+            By {schoolWord(b.otherSchool)}: {toDayAndMonth(b.otherUseBy)}.
+          </p>
+        )}
+        {b.longer.length > 0 && (
+          <p>
+            <b>What would lengthen it.</b> {b.longer.join('; ')}.
+          </p>
+        )}
+        {b.thawing && <p>It thaws in the fridge until {toDayAndClock(b.thawing)}.</p>}
+        <p>
+          <b>Shake first.</b> {b.allergens.length > 0 ? `Contains ${b.allergens.join(', ')}.` : 'No listed allergen.'}
+        </p>
+      </div>
+    </>
   )
 }
 

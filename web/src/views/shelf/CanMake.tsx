@@ -23,7 +23,7 @@ export function CanMake() {
     <Tray label="What can be made now" className="grid gap-2">
       <h2 className="text-xl">What can be made now</h2>
       {now.length === 0 && (
-        <p className="text-[15px] text-mute">
+        <p className="text-note text-mute">
           Nothing with what is known to be there. The Pantry keeps the stock; what each drink lacks stands below.
         </p>
       )}
@@ -53,7 +53,7 @@ function Row({ d }: { d: CanMakeFigure }) {
     ),
   )
   return (
-    <li className="grid gap-1 border-t border-line pt-2 text-[15px]">
+    <li className="grid gap-1 border-t border-line pt-2 text-note">
       <p>
         <Link href={`/bench/${d.drinkID}`} className="font-bold underline">
           {d.drinkName}

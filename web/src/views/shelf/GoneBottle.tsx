@@ -14,7 +14,7 @@ export function GoneBottle({ id }: { id: number }) {
     const unknown = story.error instanceof Refused && story.error.status === 404
     return (
       <Tray label="Bottle" className="grid gap-2">
-        <h2 className="text-[23px] leading-tight">There is no bottle {id}</h2>
+        <h2 className="text-heading leading-tight">There is no bottle {id}</h2>
         <p>
           {unknown ? 'Look at the number on the label again, or find the bottle by its drink.' : story.error.message}
         </p>
@@ -26,7 +26,7 @@ export function GoneBottle({ id }: { id: number }) {
   return (
     <Tray label="Bottle" className="grid gap-2">
       <div className="flex items-start justify-between gap-3">
-        <h2 className="text-[23px] leading-tight">{b.drinkName}</h2>
+        <h2 className="text-heading leading-tight">{b.drinkName}</h2>
         <span className="pt-1 whitespace-nowrap text-mute">bottle {b.id}</span>
       </div>
       <p>

@@ -16,7 +16,7 @@ export function Packs({ packs }: { packs: PackFigure[] }) {
     <Tray label="Open packs" className="grid gap-2">
       <h2 className="text-xl">Open packs</h2>
       {packs.length === 0 && (
-        <p className="text-[15px] text-mute">
+        <p className="text-note text-mute">
           What was opened and not used up stands here, with how long the rest keeps and what it would go into.
         </p>
       )}
@@ -32,7 +32,7 @@ export function Packs({ packs }: { packs: PackFigure[] }) {
 
 function PackRow({ p }: { p: PackFigure }) {
   return (
-    <li className="grid gap-1 border-t border-line pt-2 text-[15px]">
+    <li className="grid gap-1 border-t border-line pt-2 text-note">
       <p>
         <b>{p.name}</b>, {toGrams(p.leftG)} left.{' '}
         <b className={classes(p.past && 'text-hibiscus-deep')}>Till {toDayAndMonth(p.useBy)}</b>, {p.timeLeft}

@@ -30,7 +30,7 @@ export function Place({ place, name, bottles, chosen, drinker, isLifting, onChoo
         isOver && isLifting && 'outline-[3px] -outline-offset-4 outline-rim outline-dashed',
       )}
     >
-      <h2 className="!font-text text-[15px] text-rim">
+      <h2 className="!font-text text-note text-rim">
         {name}
         {bottles.length === 0 && <span className="font-normal text-mute">: nothing</span>}
       </h2>
@@ -84,7 +84,7 @@ function OnShelf({ b, isChosen, drinker, onChoose, onStep }: OnShelfProps) {
         )}
       >
         <BottleDrawing b={b} />
-        <span className="h-[4.1rem] w-full border-t-4 border-rim px-1 pt-1 text-[13px] leading-tight font-bold">
+        <span className="h-[4.1rem] w-full border-t-4 border-rim px-1 pt-1 text-fine leading-tight font-bold">
           <span className={drinker ? 'line-clamp-1' : 'line-clamp-2'}>{b.drinkName}</span>
           <span className="sr-only">
             , {toMillilitres(b.leftML)} of {toMillilitres(b.volumeML)}, {b.timeLeft}

@@ -72,7 +72,7 @@ export function Places({ bottles, fridgeC, chosen, drinker, onChoose }: Props) {
         onDragEnd={drop}
         onDragCancel={() => setLifted(undefined)}
       >
-        <div className="overflow-hidden rounded-tray border-[2.5px] border-rim bg-glass md:grid md:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
+        <div className="overflow-hidden rounded-tray border-tray border-rim bg-glass md:grid md:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
           <div className="flex flex-col">
             <div className="grow">{at('fridge', `Fridge, set to ${fridgeC ?? '–'} °C`)}</div>
             {at('door', 'Fridge door')}

@@ -29,7 +29,7 @@ export function PouredWeek({ poured }: { poured: PouredDay[] }) {
             >
               <title>{`${toDay(d.day)}: ${toMillilitres(d.ml)}`}</title>
             </rect>
-            <text x={width / 2} y={height + 16} textAnchor="middle" className="fill-mute text-[13px]">
+            <text x={width / 2} y={height + 16} textAnchor="middle" className="fill-mute text-fine">
               {toDay(d.day).slice(0, 1)}
             </text>
           </g>

@@ -29,7 +29,7 @@ function PulpRow({ p }: { p: PulpFigure }) {
   const end = useShelfChange((body: PulpEnd) => answer(api.POST('/api/pulps/{id}/end', { params, body })))
   const freeze = useShelfChange(() => answer(api.POST('/api/pulps/{id}/freeze', { params })))
   return (
-    <li className="grid gap-1.5 border-t border-line pt-2 text-[15px]">
+    <li className="grid gap-1.5 border-t border-line pt-2 text-note">
       <p>
         <b>{p.drinkName}</b>, {toGrams(p.wetG)} wet, {toGrams(p.driedG)} dried.{' '}
         <b className={classes(p.past && 'text-hibiscus-deep')}>

@@ -64,7 +64,7 @@ function RhythmTray({ now }: { now: RhythmNow }) {
             aria-pressed={ways.days[n]}
             onClick={() => change({ days: ways.days.map((w, k) => (k === n ? !w : w)) })}
             className={classes(
-              'min-h-11 min-w-11 rounded-full border-2 border-rim px-1 text-[14px] font-bold',
+              'min-h-11 min-w-11 rounded-full border-2 border-rim px-1 text-detail font-bold',
               ways.days[n] ? 'bg-rim text-on-rim' : 'bg-enamel text-mute',
             )}
           >
@@ -117,7 +117,7 @@ function Advice({ r }: { r: RhythmNow }) {
   const currency = useKitchen().data?.currency ?? 'GBP'
   const money = (v: number) => (v > 0 ? `, ${toMoney(v, currency)}` : '')
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)] gap-2 text-[15px]">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-2 text-note">
       {r.drinks.length === 1 ? (
         <p>
           <b>{r.words}</b>

@@ -55,7 +55,7 @@ export function Shelf({ id }: { id?: number }) {
     <main className="flex flex-col gap-3">
       <div className="flex flex-wrap items-end justify-between gap-2">
         <div>
-          <h1 className="text-[32px] leading-tight">Shelf</h1>
+          <h1 className="text-title leading-tight">Shelf</h1>
           <p className="text-mute">
             {bottles.length === 1 ? '1 bottle' : `${bottles.length} bottles`} · {toMillilitres(totalML)} ·{' '}
             {firstWords(bottles)}
@@ -97,20 +97,16 @@ export function Shelf({ id }: { id?: number }) {
           <Pulps pulps={shelf.data.pulps} />
           {plan.data && <Bowls plan={plan.data} />}
         </div>
-        {gone !== undefined && (
-          <div ref={tray} className="scroll-mt-2 max-lg:order-first">
-            <GoneBottle key={gone} id={gone} />
-          </div>
-        )}
-        {bottle && (
-          <div ref={tray} className="scroll-mt-2 max-lg:order-first">
+        <div ref={tray} className="scroll-mt-2 max-lg:order-first">
+          {gone !== undefined && <GoneBottle key={gone} id={gone} />}
+          {bottle && (
             <BottleTray
               key={bottle.id}
               b={bottle}
               others={bottles.filter((o) => o.drinkID === bottle.drinkID && o.id !== bottle.id)}
             />
-          </div>
-        )}
+          )}
+        </div>
         <Rhythm />
       </div>
     </main>

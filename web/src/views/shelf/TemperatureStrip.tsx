@@ -33,14 +33,14 @@ export function TemperatureStrip({ thermo }: { thermo: Thermo }) {
       <path d={`M0 ${y(5)}H${width}`} strokeDasharray="5 6" strokeWidth="1.5" className="stroke-hibiscus" />
       <path d={`M0 ${y(thermo.setC)}H${width}`} strokeWidth="1" className="stroke-line" />
       <path d={line} strokeWidth="3.4" strokeLinecap="round" className="stroke-rim" />
-      <text x="2" y={y(5) - 4} className="fill-hibiscus-deep text-[15px]">
+      <text x="2" y={y(5) - 4} className="fill-hibiscus-deep text-note">
         5 °C
       </text>
       {midnights(from, to).map((at) => (
         <g key={at}>
           <path d={`M${x(at)} 0V${height}`} strokeWidth="1" className="stroke-line" />
           {x(at) < width * 0.92 && (
-            <text x={x(at) + 4} y={height + 17} className="fill-mute text-[15px]">
+            <text x={x(at) + 4} y={height + 17} className="fill-mute text-note">
               {toWeekday(new Date(at))}
             </text>
           )}

@@ -38,7 +38,7 @@ export function TemperaturesDialog({ onClose }: { onClose: () => void }) {
             {taken.refused.length > 0 ? `; ${taken.refused.length} lines were not understood and stand above.` : '.'}
           </p>
         )}
-        <ul className="text-[15px] text-hibiscus-deep">
+        <ul className="text-note text-hibiscus-deep">
           {taken?.refused.slice(0, 5).map((r) => (
             <li key={r.line}>
               Line {r.line}: {r.why}.

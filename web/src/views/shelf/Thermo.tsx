@@ -24,7 +24,7 @@ export function Thermo() {
       </div>
       {thermo.points.length > 0 && <TemperatureStrip thermo={thermo} />}
       {thermo.spells.length > 0 && (
-        <ul className="text-[15px]">
+        <ul className="text-note">
           {thermo.spells.map((s) => (
             <li key={s.from}>
               <b>{toDayAndClock(s.from)}</b>: {s.words}. It took {toTwoFigures(s.days)} days of life from what stood
@@ -33,7 +33,7 @@ export function Thermo() {
           ))}
         </ul>
       )}
-      {thermo.note && <p className="text-[15px] text-mute">{thermo.note}</p>}
+      {thermo.note && <p className="text-note text-mute">{thermo.note}</p>}
       <div className="flex flex-wrap gap-2">
         {thermo.connected ? (
           <Button onClick={() => disconnect.mutate(undefined)}>Read it no more</Button>
@@ -75,7 +75,7 @@ const drives: { what: FridgeDrive['what']; minutes: number; words: string }[] = 
 function StandInFridge() {
   const drive = useShelfChange((body: FridgeDrive) => answer(api.POST('/api/thermometer/stand-in', { body })))
   return (
-    <details className="rounded-2xl bg-linen px-4 py-2 text-[15px]">
+    <details className="rounded-2xl bg-linen px-4 py-2 text-note">
       <summary className="min-h-8 cursor-pointer font-bold">Stand-in thermometer: what happens to its fridge</summary>
       <div className="flex flex-wrap gap-2 py-2">
         {drives.map(({ what, minutes, words }) => (

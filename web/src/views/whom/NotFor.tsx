@@ -8,7 +8,7 @@ export function NotFor({ whom, large }: Props) {
   const not = whom.filter((w) => w.not)
   if (not.length === 0) return null
   const words = not.map((w) => `${w.name} (${w.reasons.join(', ')})`).join('; ')
-  if (!large) return <p className="text-[13px] text-hibiscus-deep">Not for {words}</p>
+  if (!large) return <p className="text-fine text-hibiscus-deep">Not for {words}</p>
   return (
     <Notice>
       <b>Not for</b> {words}.

@@ -49,7 +49,7 @@ export function CompareSheet({ bench, onClose }: { bench: BenchDraft; onClose: (
             strong: r.differs,
             cells: [
               <span key="name">
-                {r.name} <span className="text-[13px] font-normal text-mute">{r.unit}</span>
+                {r.name} <span className="text-fine font-normal text-mute">{r.unit}</span>
               </span>,
               shownAs(r.a, r.aWords),
               shownAs(r.b, r.bWords),

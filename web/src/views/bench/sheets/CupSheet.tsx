@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { answer, api } from '../../../api/client'
-import type { Cup } from '../../../api/schema'
+import type { Cup, InTheCup } from '../../../api/schema'
 import { Button } from '../../../ui/Button'
 import { Check } from '../../../ui/Check'
 import { Sheet } from '../../../ui/Dialog'
@@ -101,28 +101,9 @@ export function CupSheet({
       </div>
       {into === 'coffee' && <Check label="A light, bright coffee" checked={acid} onChange={setAcid} />}
       <ErrorText id="cup-error">{cup.refused?.message}</ErrorText>
-      {cup.data && (
-        <Table
-          caption="In the cup"
-          heads={['', '']}
-          rows={[
-            { key: 'all', cells: ['In all', `${toWhole(cup.data.totalML)} mL`] },
-            { key: 'sweet', cells: ['Sweetness', `${toTenth(cup.data.sweetG)} g/100 mL`], strong: true },
-            { key: 'fat', cells: ['Fat', `${toTenth(cup.data.fatPct)} %`] },
-            { key: 'free', cells: ['Free sugars', `${toTenth(cup.data.freeSugarsG)} g`] },
-            { key: 'energy', cells: ['Energy', `${toWhole(cup.data.energyKcal)} kcal`] },
-            into === 'ice'
-              ? { key: 'ice', cells: ['Ice that melts into it', toGrams(cup.data.meltedG)] }
-              : {
-                  key: 'temp',
-                  cells: ['Temperature', `${toWhole(cup.data.finalC)} °C, ${toTenth(cup.data.dropC)} lower`],
-                },
-            ...(cup.data.splitRisk ? [{ key: 'split', cells: ['Risk of splitting', cup.data.splitRisk] }] : []),
-          ]}
-        />
-      )}
+      {cup.data && <CupTable cup={cup.data} iced={into === 'ice'} />}
       {cup.data?.splitReasons.map((reason) => (
-        <p key={reason} className="text-[15px] text-mute">
+        <p key={reason} className="text-note text-mute">
           {reason}
         </p>
       ))}
@@ -138,5 +119,29 @@ export function CupSheet({
         </section>
       )}
     </Sheet>
+  )
+}
+
+/** CupTable is what comes of it, figure by figure. */
+function CupTable({ cup, iced }: { cup: InTheCup; iced: boolean }) {
+  return (
+    <Table
+      caption="In the cup"
+      heads={['', '']}
+      rows={[
+        { key: 'all', cells: ['In all', `${toWhole(cup.totalML)} mL`] },
+        { key: 'sweet', cells: ['Sweetness', `${toTenth(cup.sweetG)} g/100 mL`], strong: true },
+        { key: 'fat', cells: ['Fat', `${toTenth(cup.fatPct)} %`] },
+        { key: 'free', cells: ['Free sugars', `${toTenth(cup.freeSugarsG)} g`] },
+        { key: 'energy', cells: ['Energy', `${toWhole(cup.energyKcal)} kcal`] },
+        iced
+          ? { key: 'ice', cells: ['Ice that melts into it', toGrams(cup.meltedG)] }
+          : {
+              key: 'temp',
+              cells: ['Temperature', `${toWhole(cup.finalC)} °C, ${toTenth(cup.dropC)} lower`],
+            },
+        ...(cup.splitRisk ? [{ key: 'split', cells: ['Risk of splitting', cup.splitRisk] }] : []),
+      ]}
+    />
   )
 }

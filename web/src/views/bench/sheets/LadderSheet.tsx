@@ -28,7 +28,7 @@ export function LadderSheet({ bench, onClose }: { bench: BenchDraft; onClose: ()
             key: r.name,
             cells: [
               <span key="name">
-                {r.name} <span className="text-[13px] text-mute">{r.note}</span>
+                {r.name} <span className="text-fine text-mute">{r.note}</span>
               </span>,
               toGrams(r.waterG),
               toMillilitres(r.ml),

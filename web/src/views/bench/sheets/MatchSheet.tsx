@@ -43,13 +43,13 @@ export function MatchSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
         found.data?.map((m) => (
           <section key={m.name} aria-label={m.name} className="grid gap-1 rounded-2xl border-2 border-line p-3">
             <h3 className="text-lg">{m.name}</h3>
-            <p className="text-[15px]">{m.lines.join(', ')}</p>
-            <p className="text-[15px] text-mute">
+            <p className="text-note">{m.lines.join(', ')}</p>
+            <p className="text-note text-mute">
               comes to {toTenth(m.reached.fatG)} g fat, {toTenth(m.reached.sugarsG)} g sugars,{' '}
               {toTenth(m.reached.proteinG)} g protein
             </p>
             {m.unmet.map((u) => (
-              <p key={u} className="text-[15px] text-hibiscus-deep">
+              <p key={u} className="text-note text-hibiscus-deep">
                 {u}
               </p>
             ))}

@@ -28,7 +28,6 @@ export function MethodSheet({
   onClose: () => void
 }) {
   const { formula } = bench.draft
-  const heated = formula.heat !== '' && formula.heat !== 'none'
   const set = (change: Partial<Formula>) => bench.setFormula(change)
   return (
     <Sheet title="Method" intro="How it is ground, strained, heated and measured." onClose={onClose}>
@@ -64,11 +63,53 @@ export function MethodSheet({
         choices={schools}
         onChange={(v) => set({ spices: v as Formula['spices'] })}
       />
+      <Blending formula={formula} grindS={r?.grindS} set={set} />
+      <Check label="Marked raw" checked={formula.rawC > 0} onChange={(raw) => set({ rawC: raw ? usualRawC : 0 })} />
+      {formula.rawC > 0 && (
+        <NumberField
+          label="Raw up to"
+          unit="°C"
+          hint="Your own limit. The mark says nothing of safety."
+          value={formula.rawC}
+          onNumber={(rawC) => set({ rawC })}
+        />
+      )}
+      <Check
+        label="Crushed dry, and left to draw cold"
+        checked={formula.coarse}
+        onChange={(coarse) => set({ coarse })}
+      />
+      <Finish formula={formula} set={set} />
+      <NumberField
+        label="Of the brewed part, use"
+        unit="%"
+        hint="Empty for all of it; the rest is kept as a leftover."
+        value={formula.brewPct || undefined}
+        onNumber={(brewPct) => set({ brewPct })}
+        onEmpty={() => set({ brewPct: 0 })}
+      />
+      <NumberField
+        label="A litre of the like in a shop"
+        unit={currency}
+        value={formula.shopPrice || undefined}
+        onNumber={(shopPrice) => set({ shopPrice })}
+        onEmpty={() => set({ shopPrice: 0 })}
+      />
+    </Sheet>
+  )
+}
+
+type PartProps = { formula: Formula; set: (change: Partial<Formula>) => void }
+
+/** Blending is how long it is ground, with how warm water. */
+function Blending({ formula, grindS, set }: PartProps & { grindS?: number }) {
+  return (
+    <>
       <div className="grid grid-cols-2 gap-3">
         <NumberField
           label="In the blender"
           unit="s"
-          hint={`Empty for what it needs${r ? `, ${toWhole(r.grindS)} s` : ''}.`}
+          hint={`Empty for what it needs${grindS ? `, ${toWhole(grindS)} s` : ''}.`}
           value={formula.blendS || undefined}
           onNumber={(blendS) => set({ blendS })}
           onEmpty={() => set({ blendS: 0 })}
@@ -90,28 +131,22 @@ export function MethodSheet({
         onNumber={(warmsC) => set({ warmsC })}
         onEmpty={() => set({ warmsC: 0 })}
       />
-      <Check label="Marked raw" checked={formula.rawC > 0} onChange={(raw) => set({ rawC: raw ? usualRawC : 0 })} />
-      {formula.rawC > 0 && (
-        <NumberField
-          label="Raw up to"
-          unit="°C"
-          hint="Your own limit. The mark says nothing of safety."
-          value={formula.rawC}
-          onNumber={(rawC) => set({ rawC })}
-        />
-      )}
-      <Check
-        label="Crushed dry, and left to draw cold"
-        checked={formula.coarse}
-        onChange={(coarse) => set({ coarse })}
-      />
+    </>
+  )
+}
+
+/** Finish is how it is heated after straining, and bottled. */
+function Finish({ formula, set }: PartProps) {
+  const heated = formula.heat !== '' && formula.heat !== 'none'
+  return (
+    <>
       <Select
         label="Finished"
         value={formula.heat || 'by base'}
         choices={heats}
         onChange={(v) => set({ heat: (v === 'by base' ? '' : v) as Formula['heat'] })}
       />
-      {formula.heat === '' && <p className="text-[15px] text-mute">Soy is boiled for ten minutes; nothing else is.</p>}
+      {formula.heat === '' && <p className="text-note text-mute">Soy is boiled for ten minutes; nothing else is.</p>}
       {heated && (
         <div className="grid grid-cols-2 gap-3">
           <NumberField
@@ -142,21 +177,6 @@ export function MethodSheet({
           onChange={(hotFill) => set({ hotFill })}
         />
       )}
-      <NumberField
-        label="Of the brewed part, use"
-        unit="%"
-        hint="Empty for all of it; the rest is kept as a leftover."
-        value={formula.brewPct || undefined}
-        onNumber={(brewPct) => set({ brewPct })}
-        onEmpty={() => set({ brewPct: 0 })}
-      />
-      <NumberField
-        label="A litre of the like in a shop"
-        unit={currency}
-        value={formula.shopPrice || undefined}
-        onNumber={(shopPrice) => set({ shopPrice })}
-        onEmpty={() => set({ shopPrice: 0 })}
-      />
-    </Sheet>
+    </>
   )
 }

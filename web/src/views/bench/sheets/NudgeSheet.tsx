@@ -42,9 +42,7 @@ export function NudgeSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
         </>
       )}
       {nudge.data && nudge.data.kept.length > 0 && (
-        <p className="text-[15px] text-mute">
-          Stays as it is: {nudge.data.kept.join(', ')}. No spoon comes near enough.
-        </p>
+        <p className="text-note text-mute">Stays as it is: {nudge.data.kept.join(', ')}. No spoon comes near enough.</p>
       )}
     </Sheet>
   )

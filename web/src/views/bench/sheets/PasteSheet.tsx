@@ -45,7 +45,7 @@ export function PasteSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
                 <p className={l.understood ? 'font-bold' : 'font-bold text-hibiscus-deep'}>
                   {l.understood ? `${l.line.amount} ${l.line.ingredient}` : l.text}
                 </p>
-                <p className="text-[13px] text-mute">
+                <p className="text-fine text-mute">
                   {l.problem || (l.understood && l.text !== `${l.line.amount} ${l.line.ingredient}` ? l.text : '')}
                 </p>
               </li>

@@ -119,7 +119,7 @@ function Portioned({ drink }: { drink?: SplitDrink }) {
   if (!drink) return null
   const r = drink.reckoning
   return (
-    <p className="text-[15px] text-mute">
+    <p className="text-note text-mute">
       {toMillilitres(r.drinkML)}, {toTenth(r.per100mL.sucroseEquivalentG)} g/100 mL sweet,{' '}
       {toTenth(r.dials[1]?.value ?? 0)} % fat, keeps {r.keeps.wholeDays} {r.keeps.wholeDays === 1 ? 'day' : 'days'}
       {r.allergens.length > 0 && `, contains ${r.allergens.join(', ')}`}
