@@ -141,10 +141,20 @@ func amountText(a plan.Amount) string {
 		return weight(a.MassG) + " soaked " + name
 	case a.Open:
 		return name
+	case strings.HasSuffix(a.Text, " piece"):
+		return strings.TrimSuffix(a.Text, " piece") + " " + one(name) + " (" + weight(a.MassG) + ")"
 	case a.Text != "":
 		return strings.TrimSuffix(a.Text, " pieces") + " " + name + " (" + weight(a.MassG) + ")"
 	}
 	return weight(a.MassG) + " " + name
+}
+
+// one is a single one of what a name has many of: dates, but not lemongrass.
+func one(name string) string {
+	if strings.HasSuffix(name, "ss") {
+		return name
+	}
+	return strings.TrimSuffix(name, "s")
 }
 
 func notes(r *formula.Reckoning) []string {

@@ -45,3 +45,14 @@ func TestEverySheetTellsTheSameSteps(t *testing.T) {
 	}
 	assert.Contains(t, sheet.Markdown(), "Bring it to the boil")
 }
+
+// A count is said as people say it: one date, three dates, half a stick.
+func TestPiecesAreCountedInWords(t *testing.T) {
+	t.Parallel()
+	for text, want := range map[string]string{
+		"1 piece": "1 small date (7.0 g)", "½ piece": "½ small date (7.0 g)", "3 pieces": "3 small dates (7.0 g)", "about 6 pieces": "about 6 small dates (7.0 g)", "2 tbsp": "2 tbsp small dates (7.0 g)",
+	} {
+		assert.Equal(t, want, amountText(plan.Amount{Name: "Small dates", Text: text, MassG: 7}))
+	}
+	assert.Equal(t, "1 lemongrass (12 g)", amountText(plan.Amount{Name: "Lemongrass", Text: "1 piece", MassG: 12}))
+}
