@@ -8,7 +8,6 @@ import (
 	"bytes"
 	"context"
 	"encoding/json"
-	"errors"
 	"fmt"
 	"io"
 	"io/fs"
@@ -17,7 +16,6 @@ import (
 	"net/http"
 	"os"
 	"path/filepath"
-	"sync"
 	"testing"
 	"time"
 
@@ -28,6 +26,7 @@ import (
 	"plushladle/internal/demo"
 	"plushladle/internal/server"
 	"plushladle/internal/store"
+	"plushladle/internal/store/storetest"
 	"plushladle/web"
 )
 
@@ -56,22 +55,7 @@ func TestMain(m *testing.M) {
 }
 
 // demoFile is the demo kitchen's file, filled once for all tests.
-var demoFile = sync.OnceValues(func() ([]byte, error) {
-	dir, err := os.MkdirTemp("", "demo-kitchen")
-	if err != nil {
-		return nil, err
-	}
-	defer func() { _ = os.RemoveAll(dir) }()
-	path := filepath.Join(dir, "kitchen.db")
-	s, err := store.Open(path, time.Now)
-	if err != nil {
-		return nil, err
-	}
-	if err := errors.Join(demo.Fill(s, time.Now()), s.Close()); err != nil {
-		return nil, err
-	}
-	return os.ReadFile(path)
-})
+var demoFile = storetest.Once(func(s *store.Store) error { return demo.Fill(s, time.Now()) })
 
 // demoKitchen opens a demo kitchen of its own on a port of its own and returns its
 // address.
@@ -83,10 +67,8 @@ func demoKitchen(t testing.TB) string {
 // demoStore is a demo kitchen of the test's own.
 func demoStore(t testing.TB) *store.Store {
 	t.Helper()
-	file, err := demoFile()
-	require.NoError(t, err)
 	path := filepath.Join(t.TempDir(), "kitchen.db")
-	require.NoError(t, os.WriteFile(path, file, 0o600))
+	demoFile.Copy(t, path)
 	return openStore(t, path)
 }
 

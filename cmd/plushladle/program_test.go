@@ -4,7 +4,6 @@ import (
 	"bufio"
 	"bytes"
 	"encoding/json"
-	"errors"
 	"fmt"
 	"io"
 	"net/http"
@@ -12,7 +11,6 @@ import (
 	"os/exec"
 	"path/filepath"
 	"strings"
-	"sync"
 	"syscall"
 	"testing"
 	"time"
@@ -22,6 +20,7 @@ import (
 
 	"plushladle/internal/demo"
 	"plushladle/internal/store"
+	"plushladle/internal/store/storetest"
 )
 
 // TestMain lets the test binary stand in for the program, so that faults of a
@@ -47,30 +46,13 @@ type opened struct {
 }
 
 // demoFile is the demo kitchen's file, filled once for all tests.
-var demoFile = sync.OnceValues(func() ([]byte, error) {
-	dir, err := os.MkdirTemp("", "demo-kitchen")
-	if err != nil {
-		return nil, err
-	}
-	defer func() { _ = os.RemoveAll(dir) }()
-	path := filepath.Join(dir, "kitchen.db")
-	s, err := store.Open(path, time.Now)
-	if err != nil {
-		return nil, err
-	}
-	if err := errors.Join(demo.Fill(s, time.Now()), s.Close()); err != nil {
-		return nil, err
-	}
-	return os.ReadFile(path)
-})
+var demoFile = storetest.Once(func(s *store.Store) error { return demo.Fill(s, time.Now()) })
 
 // openDemo opens the demo kitchen at a path, where it is not there already.
 func openDemo(t testing.TB, path string) *opened {
 	t.Helper()
 	if _, err := os.Stat(path); err != nil {
-		file, err := demoFile()
-		require.NoError(t, err)
-		require.NoError(t, os.WriteFile(path, file, 0o600))
+		demoFile.Copy(t, path)
 	}
 	return openKitchen(t, "demo", "--data", path)
 }

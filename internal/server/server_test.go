@@ -6,10 +6,8 @@ import (
 	"io"
 	"log/slog"
 	"net/http"
-	"os"
 	"path/filepath"
 	"strings"
-	"sync"
 	"testing"
 	"testing/fstest"
 	"time"
@@ -20,6 +18,7 @@ import (
 
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
+	"plushladle/internal/store/storetest"
 )
 
 // page stands for the built front end.
@@ -36,32 +35,12 @@ type client struct {
 	scale *scripted
 }
 
-// emptyFile is an empty kitchen's file, laid out once for all tests.
-var emptyFile = sync.OnceValues(func() ([]byte, error) {
-	dir, err := os.MkdirTemp("", "empty-kitchen")
-	if err != nil {
-		return nil, err
-	}
-	defer func() { _ = os.RemoveAll(dir) }()
-	path := filepath.Join(dir, "kitchen.db")
-	s, err := store.Open(path, time.Now)
-	if err != nil {
-		return nil, err
-	}
-	if err := s.Close(); err != nil {
-		return nil, err
-	}
-	return os.ReadFile(path)
-})
-
 func newClient(t testing.TB) *client {
 	t.Helper()
 	c := &client{t: t, now: time.Date(2026, 11, 24, 9, 30, 0, 0, time.UTC)}
 	clock := func() time.Time { return c.now }
 	path := filepath.Join(t.TempDir(), "kitchen.db")
-	file, err := emptyFile()
-	require.NoError(t, err)
-	require.NoError(t, os.WriteFile(path, file, 0o600))
+	storetest.Empty.Copy(t, path)
 	s, err := store.Open(path, clock)
 	require.NoError(t, err)
 	t.Cleanup(func() { _ = s.Close() })
