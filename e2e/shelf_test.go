@@ -31,7 +31,7 @@ func TestABottleIsCarriedFromPlaceToPlace(t *testing.T) {
 	p.click("combobox", "in")
 	p.click("option", "servings")
 	requests := func() int {
-		return evaluate[int](p, "(() => performance.getEntriesByType('resource').filter((e) => e.name.includes('/api/')).length)")
+		return evaluate[int](p, "(() => performance.getEntriesByType('resource').filter((e) => /api.(bottles|shelf|rhythm|can-make)/.test(e.name)).length)")
 	}
 	before, quiet := -1, 0
 	p.until("nothing more to be asked for", func() bool { // of the move before
