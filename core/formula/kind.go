@@ -44,7 +44,7 @@ func (b *batch) guessKind() recipe.Kind {
 		return recipe.Horchata
 	case !b.made.Layout.IsGround && b.brewedLiquid() >= brewedShare:
 		return recipe.Brewed
-	case b.hasAny("cocoa", "carob"):
+	case b.holds(ingredient.TagCocoa):
 		return recipe.Chocolate
 	case b.isCooler():
 		return recipe.Cooler
@@ -91,12 +91,11 @@ func (b *batch) anySpice() bool {
 	return false
 }
 
-func (b *batch) hasAny(ids ...string) bool {
+// holds tells whether some of what carries a tag is in the bottle.
+func (b *batch) holds(t ingredient.Tag) bool {
 	for _, w := range b.inTheBottle() {
-		for _, id := range ids {
-			if w.line.Ingredient.ID == id && w.g > 0 {
-				return true
-			}
+		if w.g > 0 && w.line.Ingredient.Has(t) {
+			return true
 		}
 	}
 	return false
@@ -122,8 +121,7 @@ func (b *batch) brewedLiquid() float64 {
 }
 
 func (b *batch) isCooler() bool {
-	coconut := b.hasAny("coconut-water", "coconut-milk-can", "coconut-fresh", "coconut-desiccated")
-	return b.hasAny("orange-juice", "lemon-juice") || coconut && b.hasAny("lime-juice", "lemongrass")
+	return b.holds(ingredient.TagJuice) || b.holds(ingredient.TagCoconut) && b.holds(ingredient.TagCooler)
 }
 
 // isStrong tells whether nuts and seeds are ground with little liquid; grain so

@@ -127,6 +127,10 @@ const (
 	TagWater                      // plain water: it costs nothing, and gives where a dial needs room
 	TagSour                       // splits milk in a hot drink
 	TagBrewed                     // is brewed before it is bought or measured
+	TagCocoa                      // cocoa, or what stands in for it: makes the drink a chocolate
+	TagJuice                      // makes the drink a cooler
+	TagCoconut                    // coconut in any form
+	TagCooler                     // makes coconut a cooler
 	TagQuickSoak                  // soft in an hour or two of hot water
 )
 
@@ -155,6 +159,7 @@ var tagNames = map[string]Tag{
 
 	"selenium": TagSelenium, "iodine": TagIodine, "emulsifies": TagEmulsifies, "stones": TagStones, "whisks": TagWhisks, "ice": TagIce, "soft": TagSoft,
 	"any-soak": TagAnySoak, "clings": TagClings, "water": TagWater, "sour": TagSour, "brewed": TagBrewed, "quick-soak": TagQuickSoak,
+	"cocoa": TagCocoa, "juice": TagJuice, "coconut": TagCoconut, "cooler": TagCooler,
 }
 
 // Span is a minimum, a usual and a maximum, in the unit of the field.
