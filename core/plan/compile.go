@@ -144,7 +144,7 @@ func (c *compiler) brew() {
 		return
 	}
 	c.add(Step{Kind: Brew, Title: "Brew the " + names(brewed), Amounts: brewed, Length: fixed(brewMin), HandsOn: true, TempC: brewC, Timer: minutesOf(brewMin),
-		Right: "Strained, it cools while the rest waits; once cool, into the fridge."})
+		Right: "Strain it and let it cool. Once it is cool, put it in the fridge."})
 }
 
 // fromTheBowl are the bases as they come out of a soak.
@@ -229,7 +229,7 @@ func (c *compiler) pit() {
 		return
 	}
 	c.add(Step{Kind: Pit, Title: "Check the " + names(stoned) + " for stones, and tear them up", Length: fixed(pitMin), HandsOn: true,
-		Right: "No stone is left. Where they are hard, ten minutes in some of the warm grinding water, which goes in with them."})
+		Right: "Not one stone left. If they are hard, let them stand ten minutes in a little warm grinding water, and pour that in with them."})
 }
 
 // bloom sets going what has to draw in warm water first.
@@ -252,8 +252,8 @@ func (c *compiler) waitForBloom(blooming []Amount) {
 		begun = begun || s.Kind == Bloom
 	}
 	if left := minutesOf(bloomWaitMin) - passed; left > 0 {
-		c.add(Step{Kind: DrawOn, Title: "Let the " + names(blooming) + " draw", Length: Window{left, left, left + minutesOf(bloomWaitMin)}, Timer: left,
-			Right: "Half an hour in all, until the water has its colour."})
+		c.add(Step{Kind: DrawOn, Title: "Let the " + names(blooming) + " steep", Length: Window{left, left, left + minutesOf(bloomWaitMin)}, Timer: left,
+			Right: "Half an hour in all, until the water is deeply coloured."})
 	}
 }
 
@@ -341,7 +341,7 @@ func (c *compiler) infuse() {
 	c.add(Step{Kind: Crush, Title: "Crush the " + names(c.of(bases)) + " dry, in bursts", Amounts: c.of(bases), Length: fixed(loadMin + crushMin), HandsOn: true, Blender: true, Right: "Coarse, like meal."})
 	c.add(Step{Kind: StirIn, Title: "Pour on " + names(c.of(rest)), Amounts: c.of(rest), Length: fixed(stirMin), HandsOn: true, Right: "Whole spices go in as they are, and are lifted out at the straining.", Caution: "If you pour it on warm, get it cold within two hours."})
 	c.ice()
-	c.add(Step{Kind: Infuse, Title: "Let it stand in the fridge and draw", Length: hours(24, 24, 48), Fridge: true, TempC: c.d.FridgeC})
+	c.add(Step{Kind: Infuse, Title: "Leave it to steep in the fridge", Length: hours(24, 24, 48), Fridge: true, TempC: c.d.FridgeC})
 }
 
 func (c *compiler) ice() {
@@ -486,7 +486,7 @@ func (c *compiler) join() {
 		c.waitForBloom(blooming)
 	}
 	if brewed := c.of(c.layout.Brewed); len(brewed) > 0 {
-		step := Step{Kind: PourIn, Title: "Pour in the brew of " + names(brewed), Length: fixed(pourMin), HandsOn: true, Right: "Strained, with nothing of the leaves."}
+		step := Step{Kind: PourIn, Title: "Pour in the brew of " + names(brewed), Length: fixed(pourMin), HandsOn: true, Right: "Strain it, so that no leaves go in."}
 		if used := c.method.BrewUsed; used > 0 && used < 1 {
 			step.Title = fmt.Sprintf("Pour in %.0f %% of the brew of %s", 100*used, names(brewed))
 			step.Right = fmt.Sprintf("About %.0f mL of it are left over.", c.r.LeftoverML)
@@ -624,7 +624,7 @@ func (c *compiler) splitting() Step {
 }
 
 func (c *compiler) bottle() {
-	c.add(Step{Kind: Bottle, Title: "Let the foam settle, and bottle it", Length: fixed(bottleMin), HandsOn: true, Right: "Full to the neck, shut at once; for the freezer a tenth left empty." + c.keptForTheGlass()})
+	c.add(Step{Kind: Bottle, Title: "Let the foam settle, and bottle it", Length: fixed(bottleMin), HandsOn: true, Right: "Fill to the neck and close at once. For the freezer, leave a tenth of the bottle empty." + c.keptForTheGlass()})
 	c.add(Step{Kind: Wash, Title: "Rinse and wash up", Length: fixed(washMin), HandsOn: true, Right: "Cloth and bag boiled and hung to dry."})
 }
 

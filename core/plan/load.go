@@ -10,6 +10,7 @@ import (
 // The jug is filled in equal loads, as near as hands can: what spoons cannot part
 // is not parted. A pinch of salt goes into the first load whole, since the loads
 // are poured together again, and dates are dealt out whole and in halves.
+// The shares are judgements, no source.
 const (
 	exactShare = .005 // a part that a measure comes as near to is given by it
 	smallShare = .02  // of all that is ground: less than that need not be parted

@@ -28,7 +28,7 @@ var kitchenSteps = []struct {
 }
 
 // A measure that holds an amount to exactly is that amount; one that errs by
-// more than saidFrom is written "about".
+// more than saidFrom is written "about" (common practice, no source).
 const (
 	exactly  = 1e-6
 	saidFrom = 0.01

@@ -185,6 +185,9 @@ type unweighInput struct {
 }
 
 func (s *server) unweigh(in *unweighInput) (WeighedChange, error) {
+	if _, _, err := s.amount(in.ID, in.Key); err != nil {
+		return WeighedChange{}, err
+	}
 	if err := s.store.Unweigh(in.ID, in.Key); err != nil {
 		return WeighedChange{}, err
 	}

@@ -94,7 +94,7 @@ function MoveStep({ steps, step, changes, onMove }: Moving) {
   return (
     <>
       <Select
-        label="Done"
+        label="Do it"
         value={asItComes}
         choices={[here, ...places]}
         onChange={(to) => to !== asItComes && onMove(movedBefore(changes, steps, step, Number(to)))}
