@@ -12,12 +12,13 @@ import (
 	"time"
 
 	"plushladle/core/fault"
-	"plushladle/core/formula"
 	"plushladle/core/ingredient"
 	"plushladle/core/keep"
 	"plushladle/core/process"
 	"plushladle/core/quantity"
 	"plushladle/core/recipe"
+	"plushladle/core/reckon"
+	"plushladle/core/solve"
 	"plushladle/internal/exchange"
 	"plushladle/internal/kitchen"
 )
@@ -79,8 +80,8 @@ func (f *reckonCommand) run(given flags, s streams) int {
 
 // drink is a drink without lines, made the way the flags say, and notes on
 // what is not computed.
-func (f *reckonCommand) drink() (formula.Drink, []string, error) {
-	d := formula.New("")
+func (f *reckonCommand) drink() (reckon.Drink, []string, error) {
+	d := reckon.New("")
 	var errs [12]error
 	d.System, errs[0] = quantity.ParseSystem(f.System)
 	d.Method.Strainer, errs[1] = process.ParseStrainer(f.Strain)
@@ -278,7 +279,7 @@ func (s swaps) check() error {
 // solve makes the swaps and then brings the drink to the targets; the size
 // comes after, so that both hold. texts are the lines as written, notes what
 // is worth knowing of what was done.
-func (f *reckonCommand) solve(d *formula.Drink, texts []string) (solved formula.Drink, lines, notes []string, err error) {
+func (f *reckonCommand) solve(d *reckon.Drink, texts []string) (solved reckon.Drink, lines, notes []string, err error) {
 	solved, lines = *d, texts
 	solved.Size = recipe.Size{}
 	if r, err := solved.Reckon(); err != nil || r.Drink == nil {
@@ -291,12 +292,12 @@ func (f *reckonCommand) solve(d *formula.Drink, texts []string) (solved formula.
 		}
 		notes = append(notes, said...)
 	}
-	turn := formula.Turn{To: map[formula.DialName]float64{}}
+	turn := solve.Turn{To: map[reckon.DialName]float64{}}
 	if f.given["sweetness"] {
-		turn.To[formula.Sweetness] = f.Sweetness
+		turn.To[reckon.Sweetness] = f.Sweetness
 	}
 	if f.given["fat"] {
-		turn.To[formula.Fat] = f.Fat
+		turn.To[reckon.Fat] = f.Fat
 	}
 	if len(turn.To) > 0 {
 		said, err := turnTo(&solved, turn)
@@ -310,7 +311,7 @@ func (f *reckonCommand) solve(d *formula.Drink, texts []string) (solved formula.
 }
 
 // swapAll swaps every line of an ingredient, "white sugar=maple syrup".
-func swapAll(d *formula.Drink, swap string) ([]string, error) {
+func swapAll(d *reckon.Drink, swap string) ([]string, error) {
 	from, to, _ := strings.Cut(swap, "=")
 	of, _ := ingredient.Standard().Find(from)
 	by, _ := ingredient.Standard().Find(to)
@@ -319,7 +320,7 @@ func swapAll(d *formula.Drink, swap string) ([]string, error) {
 		if d.Lines[place].Ingredient != of {
 			continue
 		}
-		swapped, err := d.Swap(place, by, "")
+		swapped, err := solve.Swap(d, place, by, "")
 		if err != nil {
 			return nil, fault.In("--swap", err)
 		}
@@ -337,9 +338,9 @@ func swapAll(d *formula.Drink, swap string) ([]string, error) {
 
 // turnTo solves for the targets; one that cannot be solved at all is said and
 // the drink left as it is.
-func turnTo(d *formula.Drink, turn formula.Turn) ([]string, error) {
+func turnTo(d *reckon.Drink, turn solve.Turn) ([]string, error) {
 	before := len(d.Lines)
-	turned, err := d.Turn(turn)
+	turned, err := solve.Dials(d, turn)
 	if err != nil {
 		return []string{"the targets were not solved: " + err.Error()}, nil
 	}
@@ -356,7 +357,7 @@ func turnTo(d *formula.Drink, turn formula.Turn) ([]string, error) {
 
 // textsOf are the lines' texts: as written where a line still stands in its
 // place, anew where lines were added.
-func textsOf(d *formula.Drink, texts []string) []string {
+func textsOf(d *reckon.Drink, texts []string) []string {
 	lines := make([]string, len(d.Lines))
 	for n, l := range d.Lines {
 		if n < len(texts) && len(d.Lines) >= len(texts) {
@@ -385,7 +386,7 @@ func readFile(name string, stdin io.Reader) ([]byte, error) {
 	return data, nil
 }
 
-func (f *reckonCommand) reckon(d formula.Drink, written exchange.Recipe, notes []string, s streams) int {
+func (f *reckonCommand) reckon(d reckon.Drink, written exchange.Recipe, notes []string, s streams) int {
 	d.Name = written.Name
 	understood := 0
 	for _, text := range written.Lines {

@@ -4,8 +4,8 @@ import (
 	"slices"
 
 	"plushladle/core/caution"
-	"plushladle/core/formula"
 	"plushladle/core/process"
+	"plushladle/core/reckon"
 )
 
 // changed are the steps with what the cook does otherwise, and the places of the
@@ -136,7 +136,7 @@ func find(steps []Step, at process.At) int {
 
 // Unapplied are the changes whose step is not in the process as it is now: they are
 // kept, and say so.
-func Unapplied(d *formula.Drink, r *formula.Reckoning, k Room) []process.Change {
+func Unapplied(d *reckon.Drink, r *reckon.Reckoning, k Room) []process.Change {
 	work := *d
 	work.Changes = nil
 	_, places := changed(Steps(&work, r, k, OnTheBench), d.Changes)

@@ -7,16 +7,17 @@ import (
 	"strings"
 	"time"
 
-	"plushladle/core/formula"
 	"plushladle/core/ingredient"
 	"plushladle/core/keep"
 	"plushladle/core/process"
+	"plushladle/core/reckon"
+	"plushladle/core/serve"
 )
 
 // Steps are the steps of making a reckoned drink at its size, in order; none
 // for a drink that comes to nothing. They are its process told: what the figures
 // reckon with is what is done, in the same order.
-func Steps(d *formula.Drink, r *formula.Reckoning, k Room, where Soaking) []Step {
+func Steps(d *reckon.Drink, r *reckon.Reckoning, k Room, where Soaking) []Step {
 	if r.Drink == nil && r.Rough == nil {
 		return nil
 	}
@@ -56,8 +57,8 @@ func Steps(d *formula.Drink, r *formula.Reckoning, k Room, where Soaking) []Step
 
 // compiler makes the steps of one drink, one after another.
 type compiler struct {
-	d       *formula.Drink
-	r       *formula.Reckoning
+	d       *reckon.Drink
+	r       *reckon.Reckoning
 	layout  *process.Layout
 	method  process.Method
 	soaking []bool // by line: a base that soaks
@@ -66,7 +67,7 @@ type compiler struct {
 	steps   []Step
 }
 
-func newCompiler(d *formula.Drink, r *formula.Reckoning, k Room, where Soaking) *compiler {
+func newCompiler(d *reckon.Drink, r *reckon.Reckoning, k Room, where Soaking) *compiler {
 	c := &compiler{d: d, r: r, layout: &r.Made.Layout, method: d.Method.With(d.Changes), kitchen: k, where: where, soaking: make([]bool, len(d.Lines))}
 	for _, at := range [][]int{c.layout.Soaked, c.layout.InKept} {
 		for _, n := range at {
@@ -599,7 +600,7 @@ func (c *compiler) cooling(fromC float64) string {
 // splitting divides one base into drinks, each with what joins it.
 func (c *compiler) splitting() Step {
 	step := Step{Kind: Split, Length: fixed(splitMin * float64(len(c.d.Portions))), HandsOn: true, Right: "Each in a clean jug of its own, labelled."}
-	drinks, err := c.d.Split(c.d.Portions)
+	drinks, err := serve.Split(c.d, c.d.Portions)
 	if err != nil {
 		step.Title, step.Caution = "Divide it", err.Error()
 		return step

@@ -4,14 +4,14 @@ import (
 	"fmt"
 	"time"
 
-	"plushladle/core/formula"
 	"plushladle/core/ingredient"
 	"plushladle/core/plan"
 	"plushladle/core/recipe"
+	"plushladle/core/reckon"
 )
 
-func almondMilk() (*formula.Drink, *formula.Reckoning) {
-	d := formula.New("almond milk")
+func almondMilk() (*reckon.Drink, *reckon.Reckoning) {
+	d := reckon.New("almond milk")
 	for _, text := range []string{"1 cup almonds", "4 cups water", "3 dates"} {
 		line, _ := recipe.ReadLine(text, ingredient.Standard())
 		d.Lines = append(d.Lines, line)

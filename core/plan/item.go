@@ -7,7 +7,8 @@ import (
 	"time"
 
 	"plushladle/core/fault"
-	"plushladle/core/formula"
+	"plushladle/core/reckon"
+	"plushladle/core/solve"
 )
 
 // ItemStep is a step of a drink on the plan, with its time and what became of it: as
@@ -153,7 +154,7 @@ func UsedG(steps []ItemStep) map[string]float64 {
 
 // Followed is the drink with what is still to come following an amount that went over
 // or under, and how many lines follow.
-func Followed(steps []ItemStep, a ItemAmount, d *formula.Drink, r *formula.Reckoning) (formula.Drink, int) {
+func Followed(steps []ItemStep, a ItemAmount, d *reckon.Drink, r *reckon.Reckoning) (reckon.Drink, int) {
 	used := UsedG(steps)
 	isIn := map[string]bool{}
 	for _, step := range steps {
@@ -171,7 +172,7 @@ func Followed(steps []ItemStep, a ItemAmount, d *formula.Drink, r *formula.Recko
 			used[line.Key] = l.MassG * a.Used.MassG / a.MassG
 		}
 	}
-	scaled, _ := d.Rescaled(r, used, a.Line, func(key string) bool { return isIn[key] })
+	scaled, _ := solve.Rescaled(d, r, used, a.Line, func(key string) bool { return isIn[key] })
 	return scaled, followers
 }
 

@@ -9,10 +9,10 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
-	"plushladle/core/formula"
 	"plushladle/core/ingredient"
 	"plushladle/core/process"
 	"plushladle/core/recipe"
+	"plushladle/core/reckon"
 )
 
 var london = func() *time.Location {
@@ -31,9 +31,9 @@ func job(t testing.TB, name string, readyBy time.Time, tempC float64, lines ...s
 }
 
 // drink reads lines and reckons them, made the way that is given.
-func drink(t testing.TB, way func(*formula.Drink), lines ...string) (formula.Drink, *formula.Reckoning) {
+func drink(t testing.TB, way func(*reckon.Drink), lines ...string) (reckon.Drink, *reckon.Reckoning) {
 	t.Helper()
-	d := formula.New("drink")
+	d := reckon.New("drink")
 	for n, text := range lines {
 		line, err := recipe.ReadLine(text, ingredient.Standard())
 		require.NoError(t, err)
@@ -473,23 +473,23 @@ func TestEachLoadHasItsOwnAmounts(t *testing.T) {
 
 func TestTheRarerSteps(t *testing.T) {
 	t.Parallel()
-	soy := func(d *formula.Drink) { d.Method.Heat, d.Method.Minutes = process.Simmer, 20 }
+	soy := func(d *reckon.Drink) { d.Method.Heat, d.Method.Minutes = process.Simmer, 20 }
 	tests := []struct {
 		what  string
 		lines []string
-		way   func(*formula.Drink)
+		way   func(*reckon.Drink)
 		kinds []Kind
 	}{
 		{"skins and sprouts", []string{"1 cup almonds, skins rubbed off, sprouted", "4 cups water"}, nil,
 			[]Kind{GetReady, Soak, Drain, RubSkins, Sprout, RinseSprout, Sprout, RinseSprout, Grind, Strain, Taste, Bottle, Wash, Chill}},
-		{"a day's cold infusion", []string{"1 cup white rice, unsoaked", "4 cups water"}, func(d *formula.Drink) { d.Method.Coarse = true },
+		{"a day's cold infusion", []string{"1 cup white rice, unsoaked", "4 cups water"}, func(d *reckon.Drink) { d.Method.Coarse = true },
 			[]Kind{GetReady, Crush, StirIn, Infuse, Strain, Taste, Bottle, Wash, Chill}},
 		{"saffron, ice and a second grind", []string{"1 cup cashews", "3 cups water", "1 cup water for the second grind", "1 pinch saffron", "100 g ice, after straining"}, nil,
 			[]Kind{GetReady, Soak, Drain, Bloom, Grind, Ice, Strain, SecondGrind, Strain, DrawOn, StirIn, Taste, Bottle, Wash, Chill}},
 		{"boiled, with cardamom at its end", []string{"1/2 cup soybeans", "3 cups water", "1/4 tsp ground cardamom, while cooking"}, soy,
 			[]Kind{GetReady, Soak, Drain, Grind, Strain, Heat, Skim, LateSpice, Cool, Taste, Bottle, Wash, Chill}},
-		{"brewed and divided", []string{"1 cup hemp seeds", "4 cups water", "2 tsp ground cinnamon, to brew"}, func(d *formula.Drink) {
-			d.Portions = []formula.Portion{{Name: "plain"}, {Name: "peppered", ML: 300}}
+		{"brewed and divided", []string{"1 cup hemp seeds", "4 cups water", "2 tsp ground cinnamon, to brew"}, func(d *reckon.Drink) {
+			d.Portions = []recipe.Portion{{Name: "plain"}, {Name: "peppered", ML: 300}}
 		}, []Kind{GetReady, Brew, Cool, Grind, Strain, PourIn, Taste, Split, Bottle, Wash, Chill}},
 	}
 	for _, tt := range tests {
@@ -525,7 +525,7 @@ func timeless(steps []Step) []Timed {
 // practice), and the plan makes room for it.
 func TestADaysChilledInfusionIsPlanned(t *testing.T) {
 	t.Parallel()
-	d, r := drink(t, func(d *formula.Drink) { d.Method.Coarse = true }, "1 cup white rice, unsoaked", "1/2 cup almonds, unsoaked", "6 cups water")
+	d, r := drink(t, func(d *reckon.Drink) { d.Method.Coarse = true }, "1 cup white rice, unsoaked", "1/2 cup almonds, unsoaked", "6 cups water")
 	j := Job{ID: "horchata", ReadyBy: at(29, 12, 0), Bench: Steps(&d, r, Room{TempC: 20}, OnTheBench)}
 	p, problem := Make([]Job{j}, night)
 	require.Nil(t, problem)
@@ -622,7 +622,7 @@ func TestLoadsCountTheSoakAndTheHeat(t *testing.T) {
 		}
 		assert.Equal(t, tt.grinds, grinds, tt.lines)
 	}
-	d, r := drink(t, func(d *formula.Drink) { d.Method.Strainer = process.Sieve }, "200 g almonds", "1200 g water")
+	d, r := drink(t, func(d *reckon.Drink) { d.Method.Strainer = process.Sieve }, "200 g almonds", "1200 g water")
 	for _, s := range Steps(&d, r, Room{TempC: 20}, OnTheBench) {
 		if s.Kind == Strain {
 			assert.Equal(t, 3, s.Loads, "a sieve of 700 mL is emptied in between")

@@ -11,14 +11,14 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
-	"plushladle/core/formula"
 	"plushladle/core/process"
 	"plushladle/core/quantity"
 	"plushladle/core/recipe"
+	"plushladle/core/reckon"
 )
 
 // randomDrink has a base or two, water, and whatever else, made in any way.
-func randomDrink(t *testing.T, random *rand.Rand) (formula.Drink, *formula.Reckoning) {
+func randomDrink(t *testing.T, random *rand.Rand) (reckon.Drink, *reckon.Reckoning) {
 	t.Helper()
 	pick := func(from ...string) string { return from[random.IntN(len(from))] }
 	lines := []string{
@@ -28,7 +28,7 @@ func randomDrink(t *testing.T, random *rand.Rand) (formula.Drink, *formula.Recko
 		pick("1 tsp vanilla extract", "1/4 tsp cardamom after straining", "1 cinnamon stick", "1/4 tsp nutmeg, while cooking", "1 tsp cinnamon, to serve"),
 		pick("1 cup water to rinse the pulp", "1 cup water for the second grind", "1 cup hot tea, to brew", "1 tbsp coconut oil", "1/4 tsp salt", "1 cup whole milk"),
 	}
-	return drink(t, func(d *formula.Drink) {
+	return drink(t, func(d *reckon.Drink) {
 		d.Method.Strainer = process.Strainers()[random.IntN(len(process.Strainers()))]
 		d.Method.Heat = process.Heats[random.IntN(len(process.Heats))]
 		d.Method.Minutes = float64(random.IntN(15))
@@ -89,7 +89,7 @@ func TestEveryLineGoesInByItsSteps(t *testing.T) {
 // What the outside look found, one by one, as a cook would say it.
 func TestWhatTheMethodGotWrong(t *testing.T) {
 	t.Parallel()
-	kindsOf := func(way func(*formula.Drink), lines ...string) (out []Kind, all []Step) {
+	kindsOf := func(way func(*reckon.Drink), lines ...string) (out []Kind, all []Step) {
 		d, r := drink(t, way, lines...)
 		all = Steps(&d, r, Room{TempC: 20}, OnTheBench)
 		return kinds(Lane{Steps: timeless(all)}), all
@@ -106,7 +106,7 @@ func TestWhatTheMethodGotWrong(t *testing.T) {
 		}
 		return strings.ToLower(said)
 	}
-	unstrained, all := kindsOf(func(d *formula.Drink) { d.Method.Strainer = process.None }, "1 cup cashews", "1 1/4 cups water", "2 dates")
+	unstrained, all := kindsOf(func(d *reckon.Drink) { d.Method.Strainer = process.None }, "1 cup cashews", "1 1/4 cups water", "2 dates")
 	assert.Contains(t, unstrained, Grind, "an unstrained drink is still blended")
 	assert.Contains(t, unstrained, Pit, "dates are looked over for stones")
 	assert.Contains(t, named(all, Grind), "water")
@@ -114,20 +114,20 @@ func TestWhatTheMethodGotWrong(t *testing.T) {
 	seaweed, all := kindsOf(nil, "1 cup almonds", "2 g seaweed, in the soaking water", "4 cups water")
 	assert.Contains(t, seaweed, Drain)
 	assert.NotContains(t, named(all, Grind), "seaweed", "it goes out with the soak water")
-	juiced, _ := kindsOf(func(d *formula.Drink) { d.Method.Strainer = process.Juicer }, "1 cup tiger nuts", "3 cups water")
+	juiced, _ := kindsOf(func(d *reckon.Drink) { d.Method.Strainer = process.Juicer }, "1 cup tiger nuts", "3 cups water")
 	assert.Contains(t, juiced, Juice)
 	assert.NotContains(t, juiced, Grind, "a juicer is no blender")
 	baobab, _ := kindsOf(nil, "100 g baobab on the seed", "4 cups hot water")
 	assert.Contains(t, baobab, WhiskOff)
 	assert.NotContains(t, baobab, Grind, "the seeds never meet a blade")
-	coarse, all := kindsOf(func(d *formula.Drink) { d.Method.Coarse = true }, "1 cup white rice", "1 cinnamon stick", "4 cups water")
+	coarse, all := kindsOf(func(d *reckon.Drink) { d.Method.Coarse = true }, "1 cup white rice", "1 cinnamon stick", "4 cups water")
 	assert.NotContains(t, coarse, Soak, "it is crushed dry")
 	assert.NotContains(t, named(all, Crush), "cinnamon", "a stick is not crushed")
 	brewed, _ := kindsOf(nil, "1 cup pecans", "2 cups water", "1 cup hot tea, to brew")
 	assert.Contains(t, brewed, PourIn, "what is brewed is poured in")
 	served, _ := kindsOf(nil, "1 cup pecans", "2 cups water", "1 tsp cinnamon, to serve")
 	assert.Equal(t, Serve, served[len(served)-1])
-	_, all = kindsOf(func(d *formula.Drink) { d.Method.Strainer = process.Sieve }, "200 g almonds", "600 g water", "600 g coconut water, after straining")
+	_, all = kindsOf(func(d *reckon.Drink) { d.Method.Strainer = process.Sieve }, "200 g almonds", "600 g water", "600 g coconut water, after straining")
 	for _, s := range all {
 		if s.Kind == Strain {
 			assert.Equal(t, 2, s.Loads, "only what is in the jug is strained, not what joins it")
@@ -167,7 +167,8 @@ func TestTextAndMassAgree(t *testing.T) {
 				require.NoError(t, err, text)
 				line := d.Lines[a.At]
 				line.Amount = amount
-				one := formula.Drink{Lines: []recipe.Line{line}, FridgeC: 4}
+				one := reckon.New("one line")
+				one.Lines = []recipe.Line{line}
 				weighed, err := one.Reckon()
 				require.NoError(t, err)
 				within := .015 // a hundredth, and what three figures round off
@@ -205,7 +206,7 @@ func TestOilIsNeverStirredIntoCold(t *testing.T) {
 		{[]string{"1 cup coconut milk", "1 cup water", "2 tbsp coconut oil"}, process.Unheated, BlendIn},
 		{[]string{"1 cup almonds", "4 cups water", "2 tbsp coconut oil, after straining"}, process.Simmer, StirIn},
 	} {
-		d, r := drink(t, func(d *formula.Drink) { d.Method.Heat = c.heat }, c.lines...)
+		d, r := drink(t, func(d *reckon.Drink) { d.Method.Heat = c.heat }, c.lines...)
 		for _, s := range Steps(&d, r, Room{TempC: 20}, OnTheBench) {
 			for _, a := range s.Amounts {
 				if strings.HasPrefix(a.Name, "Coconut oil") {
@@ -225,7 +226,7 @@ func TestAStepIsMovedWhereItIsSafe(t *testing.T) {
 		return process.Change{At: process.At{Kind: kind}, Do: process.MoveBefore, To: process.At{Kind: before}}
 	}
 	steps := func(changes ...process.Change) (string, []process.Change) {
-		d, r := drink(t, func(d *formula.Drink) { d.Changes, d.Method.Heat = changes, process.Simmer }, "1 cup almonds", "4 cups water", "3 dates", "1 pinch saffron")
+		d, r := drink(t, func(d *reckon.Drink) { d.Changes, d.Method.Heat = changes, process.Simmer }, "1 cup almonds", "4 cups water", "3 dates", "1 pinch saffron")
 		var codes []string
 		for _, s := range Steps(&d, r, Room{TempC: 20}, OnTheBench) {
 			codes = append(codes, s.Kind.Code())
@@ -250,7 +251,7 @@ func TestAStepIsMovedWhereItIsSafe(t *testing.T) {
 // before it goes in, and a pinch goes whole into one load.
 func TestWorkBeforeTheJug(t *testing.T) {
 	t.Parallel()
-	d, r := drink(t, func(d *formula.Drink) { d.Size = recipe.Size{By: recipe.ByTimes, Value: 3.1} }, "1 cup almonds, toasted", "4 cups water", "1 tbsp fresh ginger, peeled and grated", "1 pinch salt", "6 dates")
+	d, r := drink(t, func(d *reckon.Drink) { d.Size = recipe.Size{By: recipe.ByTimes, Value: 3.1} }, "1 cup almonds, toasted", "4 cups water", "1 tbsp fresh ginger, peeled and grated", "1 pinch salt", "6 dates")
 	steps := Steps(&d, r, Room{TempC: 20}, OnTheBench)
 	assert.Equal(t, []Kind{Toast, GetReady, Soak, Drain, Prepare, Pit, Grind}, kinds(Lane{Steps: timeless(steps)})[:7])
 	assert.Contains(t, steps[4].Title, "peeled and grated")
@@ -309,7 +310,7 @@ func TestTheCooksOwnWay(t *testing.T) {
 		{At: process.At{Kind: "soak", N: 1}, Do: process.Set, Params: map[string]float64{"hours": 10, "fridge": 1}},
 		{At: process.At{Kind: "juice", N: 1}, Do: process.Set, Cue: "slowly"},
 	}
-	d, r := drink(t, func(d *formula.Drink) { d.Changes = changes }, "1 cup almonds", "4 cups water")
+	d, r := drink(t, func(d *reckon.Drink) { d.Changes = changes }, "1 cup almonds", "4 cups water")
 	k := Room{TempC: 20}
 	steps := Steps(&d, r, k, OnTheBench)
 	assert.Equal(t, []Kind{GetReady, Soak, Drain, Grind, Strain, Own, Bottle, Wash, Chill}, kinds(Lane{Steps: timeless(steps)}))
@@ -358,7 +359,7 @@ func TestBlendedAgainHot(t *testing.T) {
 		return process.Change{At: process.At{Kind: after}, Do: process.AddAfter, Cue: "Blend it once more", Params: map[string]float64{"minutes": 1, "blender": 1}}
 	}
 	for after, hot := range map[string]bool{"strain": false, "heat": true, "cool": false} {
-		d, r := drink(t, func(d *formula.Drink) {
+		d, r := drink(t, func(d *reckon.Drink) {
 			d.Changes = []process.Change{blend(after), {At: process.At{Kind: "grind"}, Do: process.Set, Params: map[string]float64{"gradual": 1}}}
 		}, "1 cup soybeans", "4 cups water")
 		for _, s := range Steps(&d, r, Room{TempC: 20}, OnTheBench) {
@@ -377,7 +378,7 @@ func TestBlendedAgainHot(t *testing.T) {
 // is brought back before it is bottled, and the bottles cool after.
 func TestAHotFillingIsHot(t *testing.T) {
 	t.Parallel()
-	d, r := drink(t, func(d *formula.Drink) {
+	d, r := drink(t, func(d *reckon.Drink) {
 		d.Method.Heat, d.Method.Minutes, d.Method.HotFill = process.Simmer, 5, true
 	}, "1 cup pistachios", "2 cups water", "600 g white sugar")
 	steps := Steps(&d, r, Room{TempC: 20}, OnTheBench)

@@ -4,13 +4,13 @@ import (
 	"fmt"
 	"math"
 
-	"plushladle/core/formula"
 	"plushladle/core/process"
+	"plushladle/core/reckon"
 )
 
 // Tools are the things to have out for a drink besides what goes in, each with
 // its size where that matters.
-func Tools(d *formula.Drink, r *formula.Reckoning, k Room) []string {
+func Tools(d *reckon.Drink, r *reckon.Reckoning, k Room) []string {
 	if r.Drink == nil && r.Rough == nil {
 		return nil
 	}

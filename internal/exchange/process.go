@@ -1,9 +1,9 @@
 package exchange
 
 import (
-	"plushladle/core/formula"
 	"plushladle/core/ingredient"
 	"plushladle/core/plan"
+	"plushladle/core/reckon"
 )
 
 // Step is one operation of the process.
@@ -60,7 +60,7 @@ type Pulp struct {
 	SugarsG  float64 `json:"sugars_g"`
 }
 
-func exportSteps(d *formula.Drink, r *formula.Reckoning) []Step {
+func exportSteps(d *reckon.Drink, r *reckon.Reckoning) []Step {
 	made := plan.Steps(d, r, KitchenOf(d), plan.OnTheBench)
 	out := make([]Step, len(made))
 	for n, s := range made {
@@ -69,7 +69,7 @@ func exportSteps(d *formula.Drink, r *formula.Reckoning) []Step {
 	return out
 }
 
-func exportStep(s plan.Step, r *formula.Reckoning) Step {
+func exportStep(s plan.Step, r *reckon.Reckoning) Step {
 	out := Step{
 		Kind: s.Kind.Code(), Title: s.Title, Text: StepText(s), Cue: optional(s.Right), HandsOn: s.HandsOn, Lines: []StepLine{}, Tools: []string{}, Cautions: []string{},
 		Seconds: Seconds{Min: s.Length.Min.Seconds(), Ideal: s.Length.Ideal.Seconds()},
@@ -117,7 +117,7 @@ func exportStep(s plan.Step, r *formula.Reckoning) Step {
 	return out
 }
 
-func exportBalance(r *formula.Reckoning) *Balance {
+func exportBalance(r *reckon.Reckoning) *Balance {
 	b := &r.Made.Balance
 	g := func(c *ingredient.Content) float64 { return round(c.MassG()) }
 	return &Balance{
@@ -127,7 +127,7 @@ func exportBalance(r *formula.Reckoning) *Balance {
 }
 
 // missing are the lines that no figure counts.
-func missing(texts []string, r *formula.Reckoning) []string {
+func missing(texts []string, r *reckon.Reckoning) []string {
 	out := []string{}
 	for n, l := range r.Lines {
 		if !l.Understood || l.Err != nil {

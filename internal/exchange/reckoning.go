@@ -3,8 +3,8 @@ package exchange
 import (
 	"math"
 
-	"plushladle/core/formula"
 	"plushladle/core/keep"
+	"plushladle/core/reckon"
 )
 
 // Reckoning is a reckoned drink in the form that plushladle reckon --json
@@ -123,7 +123,7 @@ type Cost struct {
 
 // Export puts a reckoned drink into the form of the contract. texts are the
 // lines as they were written; assumptions are added to the drink's own.
-func Export(d *formula.Drink, texts []string, r *formula.Reckoning, assumptions []string) Reckoning {
+func Export(d *reckon.Drink, texts []string, r *reckon.Reckoning, assumptions []string) Reckoning {
 	out := Reckoning{
 		Name: d.Name, Lines: exportLines(d, texts, r), Allergens: []string{}, Missing: missing(texts, r), Steps: []Step{}, Vegan: r.Vegan,
 		Cautions: exportCautions(r), Assumptions: append(append([]string{}, r.Assumptions()...), assumptions...),
@@ -149,7 +149,7 @@ func Export(d *formula.Drink, texts []string, r *formula.Reckoning, assumptions 
 	return out
 }
 
-func exportLines(d *formula.Drink, texts []string, r *formula.Reckoning) []Line {
+func exportLines(d *reckon.Drink, texts []string, r *reckon.Reckoning) []Line {
 	lines := make([]Line, len(texts))
 	for n, l := range r.Lines {
 		lines[n] = Line{Text: texts[n], Understood: l.Understood && l.Err == nil, Note: l.Note}
@@ -172,7 +172,7 @@ func exportLines(d *formula.Drink, texts []string, r *formula.Reckoning) []Line 
 	return lines
 }
 
-func exportCautions(r *formula.Reckoning) []Caution {
+func exportCautions(r *reckon.Reckoning) []Caution {
 	out := make([]Caution, len(r.Cautions))
 	for n, c := range r.Cautions {
 		out[n] = Caution{Code: c.Code, Text: c.Text, Value: c.Value, Limit: c.Limit, Unit: optional(c.Unit), Raised: c.Raised}
@@ -180,7 +180,7 @@ func exportCautions(r *formula.Reckoning) []Caution {
 	return out
 }
 
-func exportNutrition(n formula.Nutrition) *Nutrition {
+func exportNutrition(n reckon.Nutrition) *Nutrition {
 	return &Nutrition{
 		round(n.EnergyKcal), round(n.ProteinG), round(n.FatG), round(n.SaturatedFatG), round(n.CarbohydrateG),
 		round(n.SugarsG), round(n.FreeSugarsG), round(n.FibreG), round(n.SodiumMg), round(n.SucroseEquivalentG),

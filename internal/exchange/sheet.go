@@ -6,10 +6,10 @@ import (
 	"fmt"
 	"strings"
 
-	"plushladle/core/formula"
 	"plushladle/core/ingredient"
 	"plushladle/core/plan"
 	"plushladle/core/recipe"
+	"plushladle/core/reckon"
 )
 
 // Sheet is a drink written down for people and programs elsewhere.
@@ -20,12 +20,12 @@ type Sheet struct {
 	Grams       []string // of each, "148 g"; empty where it is not known
 	Steps       []string
 	Notes       []string // cautions, keeping, allergens
-	nutrition   formula.Nutrition
+	nutrition   reckon.Nutrition
 	servingML   float64
 }
 
 // SheetOf writes a reckoned drink down at its size.
-func SheetOf(d *formula.Drink, r *formula.Reckoning) Sheet {
+func SheetOf(d *reckon.Drink, r *reckon.Reckoning) Sheet {
 	s := Sheet{Name: d.Name}
 	if s.Name == "" {
 		s.Name = "A drink without a name"
@@ -46,7 +46,7 @@ func SheetOf(d *formula.Drink, r *formula.Reckoning) Sheet {
 
 // ingredientLine is the line as it is measured at this size. It is read back
 // as the same line.
-func ingredientLine(l recipe.Line, r formula.LineReckoning) string {
+func ingredientLine(l recipe.Line, r reckon.LineReckoning) string {
 	amount := r.Amount.String()
 	if r.Err != nil || amount == "" {
 		amount = l.Amount.String()
@@ -81,14 +81,14 @@ var stageWords = map[ingredient.Stage]string{
 }
 
 // KitchenOf is the kitchen that a drink's steps on paper hang on.
-func KitchenOf(d *formula.Drink) plan.Room {
+func KitchenOf(d *reckon.Drink) plan.Room {
 	return plan.Room{TempC: cmp.Or(d.Method.RoomC, usualRoomC)}
 }
 
 const usualRoomC = 20
 
 // steps are what is done, in order: the same as Plan and Cook lay out.
-func steps(d *formula.Drink, r *formula.Reckoning) []string {
+func steps(d *reckon.Drink, r *reckon.Reckoning) []string {
 	made := plan.Steps(d, r, KitchenOf(d), plan.OnTheBench)
 	out := make([]string, len(made))
 	for n, step := range made {
@@ -157,7 +157,7 @@ func one(name string) string {
 	return strings.TrimSuffix(name, "s")
 }
 
-func notes(r *formula.Reckoning) []string {
+func notes(r *reckon.Reckoning) []string {
 	contains := "Contains no listed allergen."
 	if len(r.Allergens) > 0 {
 		contains = "Contains " + strings.Join(r.Allergens, ", ") + "."

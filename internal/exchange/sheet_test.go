@@ -7,17 +7,17 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
-	"plushladle/core/formula"
 	"plushladle/core/ingredient"
 	"plushladle/core/plan"
 	"plushladle/core/recipe"
+	"plushladle/core/reckon"
 )
 
 // The card, the exports and the command line tell the same steps, in the same
 // order, as Plan and Cook lay out.
 func TestEverySheetTellsTheSameSteps(t *testing.T) {
 	t.Parallel()
-	d := formula.New("Towpath soy")
+	d := reckon.New("Towpath soy")
 	for _, text := range []string{"1 cup soybeans", "4 cups water", "1 cup hot tea, to brew", "1 tbsp sugar", "1 tsp cinnamon, to serve"} {
 		line, err := recipe.ReadLine(text, ingredient.Standard())
 		require.NoError(t, err)

@@ -26,7 +26,7 @@ type Floor struct {
 
 // Floors are all of them.
 var Floors = []Floor{
-	{"the craft: pure, nothing but itself", []Room{"core/fault", "core/quantity", "core/ingredient", "core/process", "core/keep", "core/recipe", "core/caution", "core/formula", "core/plan", "core"}},
+	{"the craft: pure, nothing but itself", []Room{"core/fault", "core/quantity", "core/ingredient", "core/process", "core/keep", "core/recipe", "core/caution", "core/reckon", "core/solve", "core/serve", "core/reckon/reckontest", "core/plan", "core"}},
 	{"what the craft needs around it", []Room{"internal/device", "internal/passphrase", "internal/notices", "internal/wording"}},
 	{"what a cook does and keeps", []Room{"internal/kitchen", "internal/exchange", "internal/store", "internal/app/"}},
 	{"how it is reached", []Room{"internal/server", "internal/demo", "web"}},
@@ -39,11 +39,14 @@ var leans = map[Room][]Room{
 	"core/quantity":            {"core/fault"},
 	"core/ingredient":          {"core/quantity", "core/fault"},
 	"core/process":             {"core/ingredient", "core/quantity", "core/fault"},
-	"core/recipe":              {"core/ingredient", "core/quantity", "core/fault"},
+	"core/recipe":              {"core/process", "core/ingredient", "core/quantity", "core/fault"},
 	"core/keep":                {"core/ingredient", "core/quantity", "core/fault"},
 	"core/caution":             {"core/ingredient", "core/quantity", "core/fault"},
-	"core/formula":             {"core/recipe", "core/process", "core/keep", "core/caution", "core/ingredient", "core/quantity", "core/fault"},
-	"core/plan":                {"core/recipe", "core/formula", "core/process", "core/keep", "core/caution", "core/ingredient", "core/quantity", "core/fault"},
+	"core/reckon":              {"core/recipe", "core/process", "core/keep", "core/caution", "core/ingredient", "core/quantity", "core/fault"},
+	"core/reckon/reckontest":   {"core/reckon", "core/recipe", "core/ingredient"},
+	"core/solve":               {"core/reckon", "core/recipe", "core/process", "core/caution", "core/ingredient", "core/quantity", "core/fault"},
+	"core/serve":               {"core/reckon", "core/recipe", "core/process", "core/ingredient", "core/fault"},
+	"core/plan":                {"core/recipe", "core/reckon", "core/solve", "core/serve", "core/process", "core/keep", "core/caution", "core/ingredient", "core/quantity", "core/fault"},
 	"core":                     {},
 	"internal/device":          {},
 	"internal/passphrase":      {"core/"},

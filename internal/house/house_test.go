@@ -20,7 +20,7 @@ func TestABreachIsFound(t *testing.T) {
 	t.Parallel()
 	found := Breaches([]Package{
 		{Path: "core/keep", Imports: []string{"internal/wording"}, Foreign: []string{"github.com/gofiber/fiber/v3"}},
-		{Path: "core/plan", Imports: []string{"core/formula"}, Foreign: []string{"gonum.org/v1/gonum/floats"}},
+		{Path: "core/plan", Imports: []string{"core/reckon"}, Foreign: []string{"gonum.org/v1/gonum/floats"}},
 		{Path: "internal/app/shelf", Imports: []string{"core/keep", "internal/store"}}, {Path: "attic"},
 	})
 	assert.Equal(t, []string{

@@ -12,12 +12,12 @@ import (
 
 	"plushladle/core/caution"
 	"plushladle/core/fault"
-	"plushladle/core/formula"
 	"plushladle/core/ingredient"
 	"plushladle/core/keep"
 	"plushladle/core/process"
 	"plushladle/core/quantity"
 	"plushladle/core/recipe"
+	"plushladle/core/reckon"
 )
 
 // Formula is a drink as the cook writes it.
@@ -115,14 +115,14 @@ type Setup struct {
 	Catalogue *ingredient.Catalogue
 	Reader    quantity.Reader
 	Drawer    *quantity.Drawer
-	Prices    formula.Prices
+	Prices    reckon.Prices
 	Drinkers  []caution.Drinker
 }
 
 // Drink is the formula as the core takes it. Errors in single lines come back
 // by the line's place; the error is for the rest, a *fault.Error.
-func (f Formula) Drink(name string, ways Setup) (formula.Drink, []error, error) {
-	d := formula.New(name)
+func (f Formula) Drink(name string, ways Setup) (reckon.Drink, []error, error) {
+	d := reckon.New(name)
 	err := f.Check()
 	if err != nil {
 		return d, nil, err
@@ -164,10 +164,10 @@ func (f Formula) setMethod(m *process.Method, ways Setup) {
 }
 
 // portions are what it is divided into, without the lines that name nothing.
-func (f Formula) portions(ways Setup) []formula.Portion {
-	out := make([]formula.Portion, 0, len(f.Portions))
+func (f Formula) portions(ways Setup) []recipe.Portion {
+	out := make([]recipe.Portion, 0, len(f.Portions))
 	for _, p := range f.Portions {
-		portion := formula.Portion{Name: p.Name, ML: p.ML}
+		portion := recipe.Portion{Name: p.Name, ML: p.ML}
 		for _, text := range p.Lines {
 			if line, err := recipe.ReadLineWith(text, ways.Catalogue, ways.Reader); err == nil && line.Ingredient != nil {
 				portion.Lines = append(portion.Lines, line)
@@ -198,7 +198,7 @@ func (l Line) read(ways Setup) (recipe.Line, error) {
 // Changed is the formula with the lines that the core made of a drink. Lines
 // keep what the cook typed and said of them, unless their amount or their
 // ingredient is another now.
-func (f Formula) Changed(from, to *formula.Drink) Formula {
+func (f Formula) Changed(from, to *reckon.Drink) Formula {
 	typed, amounts := map[string]Line{}, map[string]string{}
 	for n, l := range f.Lines {
 		typed[l.Key], amounts[l.Key] = l, from.Lines[n].Amount.String()
@@ -285,7 +285,7 @@ func withTreatment(note string, t ingredient.Treatment) string {
 
 // AtSize is the formula written anew at the size it was scaled to, exactly:
 // the scaled amounts become the amounts as written.
-func (f Formula) AtSize(r *formula.Reckoning) Formula {
+func (f Formula) AtSize(r *reckon.Reckoning) Formula {
 	lines := append([]Line{}, f.Lines...)
 	for n := range lines {
 		if exact, ok := r.Lines[n].Exact(); ok {
@@ -297,7 +297,7 @@ func (f Formula) AtSize(r *formula.Reckoning) Formula {
 }
 
 // WithAmounts is the formula with the amounts of the drink's lines, exactly.
-func (f Formula) WithAmounts(d *formula.Drink) Formula {
+func (f Formula) WithAmounts(d *reckon.Drink) Formula {
 	f.Lines = append([]Line{}, f.Lines...)
 	for n := range f.Lines {
 		f.Lines[n].Amount = d.Lines[n].Amount.String()

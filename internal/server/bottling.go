@@ -4,8 +4,9 @@ import (
 	"slices"
 	"time"
 
-	"plushladle/core/formula"
 	"plushladle/core/plan"
+	"plushladle/core/reckon"
+	"plushladle/core/solve"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
 )
@@ -25,10 +26,10 @@ type bottlingInput struct {
 // asMade is a planned drink with what really went into it.
 type asMade struct {
 	item     store.PlanItem // its steps with what was used
-	planned  *formula.Reckoning
-	drink    formula.Drink
-	reckoned *formula.Reckoning
-	worked   map[string]formula.WorkedBack
+	planned  *reckon.Reckoning
+	drink    reckon.Drink
+	reckoned *reckon.Reckoning
+	worked   map[string]solve.WorkedBack
 	firstG   map[string]float64 // what was planned of each line before anything was rescaled
 }
 
@@ -84,16 +85,16 @@ func (s *server) asMade(item store.PlanItem, l planView, in Bottling) (asMade, e
 	if err != nil {
 		return asMade{}, err
 	}
-	m := asMade{item: item, planned: planned, worked: map[string]formula.WorkedBack{}}
+	m := asMade{item: item, planned: planned, worked: map[string]solve.WorkedBack{}}
 	if m.firstG, err = s.firstPlannedG(item, l); err != nil {
 		return m, err
 	}
 	m.item.Steps = withUsed(item.Steps, l.weighings[item.ID])
-	var out *formula.Outcome
+	var out *solve.Outcome
 	if in.MeasuredML != nil && in.PulpG != nil {
-		out = &formula.Outcome{MilkML: *in.MeasuredML, PulpG: *in.PulpG}
+		out = &solve.Outcome{MilkML: *in.MeasuredML, PulpG: *in.PulpG}
 	}
-	m.drink, m.reckoned, m.worked, err = d.Made(planned, plan.UsedG(m.item.Steps), out)
+	m.drink, m.reckoned, m.worked, err = solve.Made(d, planned, plan.UsedG(m.item.Steps), out)
 	return m, err
 }
 

@@ -6,8 +6,8 @@ import (
 	"time"
 
 	"plushladle/core/fault"
-	"plushladle/core/formula"
 	"plushladle/core/plan"
+	"plushladle/core/reckon"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
 )
@@ -85,7 +85,7 @@ func enoughWords(e plan.Enough, b store.Bowl) string {
 }
 
 // bowlNeedG is what a drink takes of what soaks, as it is dry.
-func bowlNeedG(d *formula.Drink, r *formula.Reckoning) float64 {
+func bowlNeedG(d *reckon.Drink, r *reckon.Reckoning) float64 {
 	total := 0.
 	for n := range d.Lines {
 		if r.Lines[n].SoakedInG > 0 {

@@ -5,9 +5,9 @@ import (
 	"sync"
 
 	"plushladle/core/caution"
-	"plushladle/core/formula"
 	"plushladle/core/ingredient"
 	"plushladle/core/quantity"
+	"plushladle/core/reckon"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
 )
@@ -103,10 +103,10 @@ func drawerOf(reader quantity.Reader, settings store.Settings) (*quantity.Drawer
 	return &drawer, err
 }
 
-func pricesOf(kept []store.Price) formula.Prices {
-	prices := formula.Prices{}
+func pricesOf(kept []store.Price) reckon.Prices {
+	prices := reckon.Prices{}
 	for _, p := range kept {
-		prices[p.Ingredient] = formula.PerGram(p.Price, p.PackG, p.EdibleShare)
+		prices[p.Ingredient] = reckon.PerGram(p.Price, p.PackG, p.EdibleShare)
 	}
 	return prices
 }

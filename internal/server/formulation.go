@@ -8,9 +8,11 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"plushladle/core/fault"
-	"plushladle/core/formula"
 	"plushladle/core/ingredient"
 	"plushladle/core/recipe"
+	"plushladle/core/reckon"
+	"plushladle/core/serve"
+	"plushladle/core/solve"
 	"plushladle/internal/exchange"
 	"plushladle/internal/kitchen"
 )
@@ -37,7 +39,7 @@ func (s *server) registerFormulation(api huma.API) {
 type bench struct {
 	s      *server
 	typed  kitchen.Formula
-	drink  formula.Drink
+	drink  reckon.Drink
 	errors []error
 	ways   kitchen.Setup
 }
@@ -62,7 +64,7 @@ func (b *bench) place(field, key string) (int, error) {
 }
 
 // changed is the formula that the core made of it, reckoned.
-func (b *bench) changed(d *formula.Drink) (kitchen.Formula, Reckoning, error) {
+func (b *bench) changed(d *reckon.Drink) (kitchen.Formula, Reckoning, error) {
 	f := b.typed.Changed(&b.drink, d)
 	r, err := b.s.reckonFormula(d.Name, f, b.s.now())
 	return f, r, err
@@ -90,20 +92,20 @@ func (s *server) turn(in *body[Turn]) (Solved, error) {
 	if err != nil {
 		return Solved{}, err
 	}
-	dial := formula.DialName(in.Body.Dial)
+	dial := reckon.DialName(in.Body.Dial)
 	to, err := b.wanted(dial, in.Body)
 	if err != nil {
 		return Solved{}, err
 	}
-	turn := formula.Turn{To: map[formula.DialName]float64{dial: to}, Hold: true}
+	turn := solve.Turn{To: map[reckon.DialName]float64{dial: to}, Hold: true}
 	if in.Body.Give != "" {
 		place, err := b.place("give", in.Body.Give)
 		if err != nil {
 			return Solved{}, err
 		}
-		turn.Give = map[formula.DialName]int{dial: place}
+		turn.Give = map[reckon.DialName]int{dial: place}
 	}
-	turned, err := b.drink.Turn(turn)
+	turned, err := solve.Dials(&b.drink, turn)
 	if err != nil {
 		return Solved{}, err
 	}
@@ -112,7 +114,7 @@ func (s *server) turn(in *body[Turn]) (Solved, error) {
 	return out, err
 }
 
-func (b *bench) wanted(dial formula.DialName, t Turn) (float64, error) {
+func (b *bench) wanted(dial reckon.DialName, t Turn) (float64, error) {
 	switch {
 	case t.Value != nil:
 		return *t.Value, nil
@@ -157,12 +159,12 @@ func (s *server) swap(in *body[Swap]) (Swapped, error) {
 	if err != nil {
 		return Swapped{}, err
 	}
-	swapped, err := b.drink.Swap(place, to, formula.SwapHow(in.Body.How))
+	swapped, err := solve.Swap(&b.drink, place, to, solve.SwapHow(in.Body.How))
 	if err != nil {
 		return Swapped{}, err
 	}
 	out := Swapped{How: string(swapped.How), Ways: []string{}, Changes: orEmpty(swapped.Changes)}
-	for _, way := range b.drink.WaysToSwap(place, to) {
+	for _, way := range solve.WaysToSwap(&b.drink, place, to) {
 		out.Ways = append(out.Ways, string(way))
 	}
 	out.Formula, out.Reckoning, err = b.changed(&swapped.Drink)
@@ -208,7 +210,7 @@ func (s *server) nudge(in *body[OnBench]) (Nudged, error) {
 	if err != nil {
 		return Nudged{}, err
 	}
-	nudged, err := b.drink.Nudge()
+	nudged, err := solve.ToSpoons(&b.drink)
 	if err != nil {
 		return Nudged{}, err
 	}
@@ -225,7 +227,7 @@ func (s *server) ice(in *body[OnBench]) (kitchen.Formula, error) {
 	if err != nil {
 		return kitchen.Formula{}, err
 	}
-	iced, err := b.drink.WithIce()
+	iced, err := solve.WithIce(&b.drink)
 	if err != nil {
 		return kitchen.Formula{}, err
 	}
@@ -272,13 +274,13 @@ func (s *server) ladder(in *body[ToLetDown]) (Ladder, error) {
 		return Ladder{}, err
 	}
 	out := Ladder{Rungs: []Rung{}}
-	for _, rung := range r.Ladder() {
+	for _, rung := range serve.Ladder(r) {
 		out.Rungs = append(out.Rungs, Rung(rung))
 	}
 	if in.Body.SecondML == 0 {
 		return out, nil
 	}
-	second, err := r.PressAgain(in.Body.SecondML)
+	second, err := serve.PressAgain(r, in.Body.SecondML)
 	if err != nil {
 		return Ladder{}, fault.In("secondML", err)
 	}
@@ -319,7 +321,7 @@ func (s *server) blend(in *body[ToBlend]) (Blended, error) {
 		}
 		two[n] = i
 	}
-	out, err := formula.BlendTwo(two[0], two[1], formula.BlendOf(in.Body.Of), in.Body.Target, in.Body.VolumeML)
+	out, err := serve.BlendTwo(two[0], two[1], serve.BlendOf(in.Body.Of), in.Body.Target, in.Body.VolumeML)
 	return Blended{out.AML, out.BML, out.AG, out.BG, out.FatPct, out.SolidsPct}, err
 }
 
@@ -361,7 +363,7 @@ func (s *server) tryCup(in *body[Trial]) (Tried, error) {
 	if len(lines) == 0 {
 		return Tried{}, fault.New("lines", "", "nothing went into the cup yet", "write what did: 1/2 tsp maple syrup")
 	}
-	tried, err := b.drink.TryCup(formula.Trial{CupML: in.Body.CupML, Lines: lines, Returned: in.Body.Returned})
+	tried, err := solve.TryCup(&b.drink, solve.Trial{CupML: in.Body.CupML, Lines: lines, Returned: in.Body.Returned})
 	if err != nil {
 		return Tried{}, err
 	}
@@ -410,15 +412,15 @@ func (s *server) split(in *body[Split]) ([]SplitDrink, error) {
 	if err != nil {
 		return nil, err
 	}
-	portions := make([]formula.Portion, len(in.Body.Portions))
+	portions := make([]recipe.Portion, len(in.Body.Portions))
 	for n, p := range in.Body.Portions {
 		lines, err := b.readLines(p.Lines, fmt.Sprintf("portions[%d].lines", n))
 		if err != nil {
 			return nil, err
 		}
-		portions[n] = formula.Portion{Name: strings.TrimSpace(p.Name), ML: p.ML, Lines: lines}
+		portions[n] = recipe.Portion{Name: strings.TrimSpace(p.Name), ML: p.ML, Lines: lines}
 	}
-	drinks, err := b.drink.Split(portions)
+	drinks, err := serve.Split(&b.drink, portions)
 	if err != nil {
 		return nil, err
 	}
@@ -468,8 +470,8 @@ func (s *server) serve(in *body[Cup]) (InTheCup, error) {
 	if err != nil {
 		return InTheCup{}, err
 	}
-	c, err := r.Serve(formula.Cup{
-		Into: formula.Into(in.Body.Into), SpoonML: in.Body.SpoonML, CupML: in.Body.CupML, CupC: in.Body.CupC,
+	c, err := serve.Serve(r, serve.Cup{
+		Into: serve.Into(in.Body.Into), SpoonML: in.Body.SpoonML, CupML: in.Body.CupML, CupC: in.Body.CupC,
 		Acid: in.Body.Acid, AgeDays: in.Body.AgeDays,
 	})
 	c.SplitReasons = orEmpty(c.SplitReasons)
@@ -505,7 +507,7 @@ func (s *server) match(in *body[ToMatch]) ([]Matched, error) {
 	if err != nil {
 		return nil, err
 	}
-	found, err := formula.Match(formula.Figures(in.Body.Figures), b.drink, b.ways.Catalogue)
+	found, err := solve.Match(solve.Figures(in.Body.Figures), b.drink, b.ways.Catalogue)
 	if err != nil {
 		return nil, err
 	}
@@ -616,7 +618,7 @@ func (s *server) compare(in *body[ToCompare]) (Comparison, error) {
 		return Comparison{}, err
 	}
 	out := Comparison{AName: aName, BName: bName, Rows: []ComparedFigure{}}
-	for _, row := range formula.Compare(a, b) {
+	for _, row := range reckon.Compare(a, b) {
 		figure := ComparedFigure{Name: row.Name, Unit: row.Unit, AWords: row.AWords, BWords: row.BWords, Differs: row.Differs}
 		if row.AKnown {
 			figure.A = &row.A
@@ -630,7 +632,7 @@ func (s *server) compare(in *body[ToCompare]) (Comparison, error) {
 }
 
 // reckonKept reckons a drink's draft, or one of its versions.
-func (s *server) reckonKept(field string, c Compared) (string, *formula.Reckoning, error) {
+func (s *server) reckonKept(field string, c Compared) (string, *reckon.Reckoning, error) {
 	kept, err := s.store.Drink(c.DrinkID)
 	if err != nil {
 		return "", nil, err

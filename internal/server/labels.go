@@ -13,9 +13,9 @@ import (
 	"github.com/gofiber/fiber/v3"
 
 	"plushladle/core/fault"
-	"plushladle/core/formula"
 	"plushladle/core/plan"
 	"plushladle/core/recipe"
+	"plushladle/core/reckon"
 	"plushladle/internal/exchange"
 	"plushladle/internal/store"
 )
@@ -84,7 +84,7 @@ func (s *server) label(kept *store.Bottle) (BottleLabel, error) {
 }
 
 // served says how a bottle is drunk: let down, and with what goes into the glass.
-func served(d *formula.Drink, r *formula.Reckoning, servingML float64) string {
+func served(d *reckon.Drink, r *reckon.Reckoning, servingML float64) string {
 	var parts []string
 	if r.Kind == recipe.Concentrate {
 		parts = append(parts, fmt.Sprintf("%.0f mL to a %.0f mL glass", servingML, glassML))

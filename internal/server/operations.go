@@ -11,8 +11,8 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"plushladle/core/fault"
-	"plushladle/core/formula"
 	"plushladle/core/process"
+	"plushladle/core/reckon"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
 )
@@ -328,10 +328,10 @@ func (s *server) reckonFormula(name string, f kitchen.Formula, madeOn time.Time)
 }
 
 // read brings a formula into the core, the kitchen's way.
-func (s *server) read(name string, f kitchen.Formula) (formula.Drink, []error, error) {
+func (s *server) read(name string, f kitchen.Formula) (reckon.Drink, []error, error) {
 	ways, err := s.setup()
 	if err != nil {
-		return formula.Drink{}, nil, err
+		return reckon.Drink{}, nil, err
 	}
 	return f.Drink(name, ways)
 }

@@ -11,10 +11,10 @@ import (
 
 	"plushladle/core/caution"
 	"plushladle/core/fault"
-	"plushladle/core/formula"
 	"plushladle/core/ingredient"
 	"plushladle/core/quantity"
 	"plushladle/core/recipe"
+	"plushladle/core/reckon"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
 )
@@ -133,7 +133,7 @@ func pantryRow(i *ingredient.Ingredient, p store.Price) PantryRow {
 		Revision: p.Revision, InShellPct: i.EdibleShare * 100, Price: p.Price, Pack: p.Pack, InShell: p.EdibleShare > 0 && p.EdibleShare < 1, Lacks: lacks(i),
 	}
 	if p.Price > 0 {
-		row.PerKilogram = 1000 * formula.PerGram(p.Price, p.PackG, p.EdibleShare)
+		row.PerKilogram = 1000 * reckon.PerGram(p.Price, p.PackG, p.EdibleShare)
 	}
 	return row
 }

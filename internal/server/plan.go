@@ -7,8 +7,8 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
-	"plushladle/core/formula"
 	"plushladle/core/plan"
+	"plushladle/core/reckon"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
 )
@@ -185,7 +185,7 @@ func (s *server) presentPlan(items []store.PlanItem) (Plan, error) {
 }
 
 // needsOf is what a planned drink still takes from the pantry, by ingredient.
-func (l planView) needsOf(item store.PlanItem, d *formula.Drink, r *formula.Reckoning) map[string]float64 {
+func (l planView) needsOf(item store.PlanItem, d *reckon.Drink, r *reckon.Reckoning) map[string]float64 {
 	needs := map[string]float64{}
 	if item.BatchID != 0 {
 		return needs
@@ -209,7 +209,7 @@ func (l planView) bowl(id int64) *store.Bowl {
 	return &l.bowls[at]
 }
 
-func (p *Plan) add(item store.PlanItem, d *formula.Drink, r *formula.Reckoning, l planView, needs map[string]float64) {
+func (p *Plan) add(item store.PlanItem, d *reckon.Drink, r *reckon.Reckoning, l planView, needs map[string]float64) {
 	item.Steps = withUsed(item.Steps, l.weighings[item.ID])
 	out := PlanItem{
 		ID: item.ID, DrinkID: item.DrinkID, Name: item.DrinkName, ReadyBy: item.ReadyBy, Fridge: item.Fridge, Made: true,
@@ -302,7 +302,7 @@ type ReadyLine struct {
 	ShortG float64 `json:"shortG" doc:"what is missing, by the pantry; 0 where it is there"`
 }
 
-func (l planView) readyList(d *formula.Drink, r *formula.Reckoning, needs map[string]float64) *ReadyList {
+func (l planView) readyList(d *reckon.Drink, r *reckon.Reckoning, needs map[string]float64) *ReadyList {
 	out := ReadyList{Tools: orEmpty(plan.Tools(d, r, l.room)), Lines: []ReadyLine{}}
 	for _, i := range l.ways.Catalogue.All() {
 		need := needs[i.ID]
@@ -415,7 +415,7 @@ func sooner(a, b time.Time) time.Time {
 	return b
 }
 
-func (s *server) reckonItem(item store.PlanItem, ways kitchen.Setup) (*formula.Reckoning, *formula.Drink, error) {
+func (s *server) reckonItem(item store.PlanItem, ways kitchen.Setup) (*reckon.Reckoning, *reckon.Drink, error) {
 	d, _, err := item.Formula.Drink(item.DrinkName, ways)
 	if err != nil {
 		return nil, nil, err

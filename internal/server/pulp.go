@@ -2,8 +2,8 @@ package server
 
 import (
 	"plushladle/core/fault"
-	"plushladle/core/formula"
 	"plushladle/core/keep"
+	"plushladle/core/reckon"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
 )
@@ -21,7 +21,7 @@ type PulpFigure struct {
 
 // pulpOf is a drink's pulp as it is kept; nil where nothing was strained. It
 // weighs what it was weighed at, where it was.
-func pulpOf(r *formula.Reckoning, weighedG *float64) *kitchen.Pulp {
+func pulpOf(r *reckon.Reckoning, weighedG *float64) *kitchen.Pulp {
 	if r.PulpG == 0 {
 		return nil
 	}

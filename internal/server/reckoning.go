@@ -8,10 +8,11 @@ import (
 
 	"plushladle/core/caution"
 	"plushladle/core/fault"
-	"plushladle/core/formula"
 	"plushladle/core/ingredient"
 	"plushladle/core/keep"
 	"plushladle/core/quantity"
+	"plushladle/core/reckon"
+	"plushladle/core/solve"
 )
 
 // Reckoning is a reckoned drink as the Bench shows it.
@@ -200,7 +201,7 @@ const dateLayout = "2006-01-02"
 
 // present puts a reckoning into the form of the API. lineErrors are those met
 // while reading the lines.
-func present(d *formula.Drink, keys []string, lineErrors []error, r *formula.Reckoning, madeOn time.Time) Reckoning {
+func present(d *reckon.Drink, keys []string, lineErrors []error, r *reckon.Reckoning, madeOn time.Time) Reckoning {
 	out := Reckoning{
 		Reckoned: r.Drink != nil, Factor: r.Factor, Lines: presentLines(d, keys, lineErrors, r),
 		Allergens: []string{}, Vegan: r.Vegan, Cautions: presentCautions(r.Cautions), Dials: presentDials(r, keys),
@@ -239,7 +240,7 @@ func orEmpty[T any](list []T) []T {
 	return list
 }
 
-func presentLines(d *formula.Drink, keys []string, lineErrors []error, r *formula.Reckoning) []LineFigure {
+func presentLines(d *reckon.Drink, keys []string, lineErrors []error, r *reckon.Reckoning) []LineFigure {
 	lines := make([]LineFigure, len(r.Lines))
 	contributes := r.Contributions()
 	for n, l := range r.Lines {
@@ -274,7 +275,7 @@ const coarseScale = 0.05
 
 // scooped puts the drawer's own measures in the place of those there are in
 // all, and says what to do where none fits.
-func (l *LineFigure) scooped(r formula.LineReckoning, isMeasured bool) {
+func (l *LineFigure) scooped(r reckon.LineReckoning, isMeasured bool) {
 	s := r.Scoop
 	if !isMeasured || l.Kitchen == "" || s == nil {
 		return
@@ -331,8 +332,8 @@ func presentCautions(cautions []caution.Caution) []Caution {
 	return out
 }
 
-func presentDials(r *formula.Reckoning, keys []string) []Dial {
-	givers := r.Givers()
+func presentDials(r *reckon.Reckoning, keys []string) []Dial {
+	givers := solve.Givers(r)
 	out := make([]Dial, len(r.Dials))
 	for n, d := range r.Dials {
 		out[n] = Dial{
@@ -343,7 +344,7 @@ func presentDials(r *formula.Reckoning, keys []string) []Dial {
 			out[n].Bands[m] = Band(b)
 		}
 		out[n].Givers = []Giver{}
-		for _, place := range givers[formula.DialName(strings.ToLower(d.Name))] {
+		for _, place := range givers[reckon.DialName(strings.ToLower(d.Name))] {
 			out[n].Givers = append(out[n].Givers, Giver{keys[place], r.NameOf(place)})
 		}
 	}

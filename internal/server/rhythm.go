@@ -8,9 +8,9 @@ import (
 	"time"
 
 	"plushladle/core/fault"
-	"plushladle/core/formula"
 	"plushladle/core/keep"
 	"plushladle/core/plan"
+	"plushladle/core/reckon"
 	"plushladle/internal/store"
 	"plushladle/internal/wording"
 )
@@ -221,7 +221,7 @@ func (s *server) rhythmDrink(id int64, perDayML float64) (RhythmDrink, error) {
 }
 
 // drunkADay is what the pours of two weeks tell, or else the drinkers.
-func (s *server) drunkADay(drinkID int64, d *formula.Drink, r *formula.Reckoning) (float64, plan.Known, error) {
+func (s *server) drunkADay(drinkID int64, d *reckon.Drink, r *reckon.Reckoning) (float64, plan.Known, error) {
 	now := s.now()
 	first, ml, err := s.store.DrunkSince(drinkID, now.Add(-plan.LearnFrom))
 	if err != nil {

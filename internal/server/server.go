@@ -19,7 +19,7 @@ import (
 	"github.com/gofiber/fiber/v3/middleware/compress"
 	"github.com/gofiber/fiber/v3/middleware/etag"
 
-	"plushladle/core/formula"
+	"plushladle/core/reckon"
 	"plushladle/internal/app/weighing"
 	"plushladle/internal/device"
 	"plushladle/internal/kitchen"
@@ -90,7 +90,7 @@ func New(c Config) *fiber.App {
 	}
 	s.station = weighing.New(c.Scale, worktop{s}, c.Log)
 	if c.Thermometer == nil {
-		s.probe.meter = device.NewStandInFridge(formula.DefaultFridgeC, usualRoomC, uint64(c.Now().UnixNano()))
+		s.probe.meter = device.NewStandInFridge(reckon.DefaultFridgeC, usualRoomC, uint64(c.Now().UnixNano()))
 	}
 	app.Hooks().OnPreShutdown(s.close)
 	limit := fewTries(c.Log)

@@ -6,8 +6,8 @@ import (
 	"time"
 
 	"plushladle/core/fault"
-	"plushladle/core/formula"
 	"plushladle/core/keep"
+	"plushladle/core/reckon"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
 )
@@ -74,7 +74,7 @@ func (s *server) makeBatch(in *batchInput) ([]Bottle, error) {
 }
 
 // canBeMade tells whether there is a drink, and whether it fills the bottles.
-func canBeMade(bottles []NewBottle, measuredML *float64, r *formula.Reckoning) error {
+func canBeMade(bottles []NewBottle, measuredML *float64, r *reckon.Reckoning) error {
 	if r.Drink == nil {
 		return fault.New("bottles", "", "there is no drink to bottle yet", "give the drink a base and amounts first")
 	}
@@ -96,7 +96,7 @@ func canBeMade(bottles []NewBottle, measuredML *float64, r *formula.Reckoning) e
 }
 
 // fill is the bottle with its dates, of a drink whose life began at a moment.
-func fill(b NewBottle, r *formula.Reckoning, school keep.School, begun time.Time) store.Bottle {
+func fill(b NewBottle, r *reckon.Reckoning, school keep.School, begun time.Time) store.Bottle {
 	life, dates := r.Keeps, presentKeeps(r.Keeps, school, begun)
 	bottle := store.Bottle{
 		VolumeML: b.VolumeML, LeftML: b.VolumeML, ServingML: r.Servings.SizeML, Place: b.Place,

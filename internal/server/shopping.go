@@ -4,9 +4,9 @@ import (
 	"math"
 	"slices"
 
-	"plushladle/core/formula"
 	"plushladle/core/ingredient"
 	"plushladle/core/quantity"
+	"plushladle/core/reckon"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
 )
@@ -24,7 +24,7 @@ type ToBuy struct {
 	PacksG float64 `json:"packsG" doc:"what those packs hold that can be eaten"`
 }
 
-func addNeeds(needs map[string]float64, d *formula.Drink, r *formula.Reckoning) {
+func addNeeds(needs map[string]float64, d *reckon.Drink, r *reckon.Reckoning) {
 	for n, l := range r.Lines {
 		if i := d.Lines[n].Ingredient; i != nil && l.Err == nil && !i.Has(ingredient.TagWater|ingredient.TagIce) && len(i.Made) == 0 {
 			needs[i.ID] += l.MassG

@@ -9,8 +9,9 @@ import (
 	"github.com/goccy/go-json"
 
 	"plushladle/core/fault"
-	"plushladle/core/formula"
 	"plushladle/core/plan"
+	"plushladle/core/reckon"
+	"plushladle/core/solve"
 	"plushladle/internal/store"
 )
 
@@ -60,7 +61,7 @@ type Overshoot struct {
 }
 
 // overshoot is the first amount of the step in front that is over and not taken.
-func overshoot(steps []plan.ItemStep, front int, d *formula.Drink, r *formula.Reckoning) *Overshoot {
+func overshoot(steps []plan.ItemStep, front int, d *reckon.Drink, r *reckon.Reckoning) *Overshoot {
 	step := steps[front]
 	at := step.Over()
 	if at < 0 {
@@ -68,13 +69,13 @@ func overshoot(steps []plan.ItemStep, front int, d *formula.Drink, r *formula.Re
 	}
 	a := step.Amounts[at]
 	out := Overshoot{Key: a.Key, Name: a.Name, OverG: a.Used.OffBy, UsedG: a.Used.MassG}
-	asUsed := d.AsUsed(r, plan.UsedG(steps))
+	asUsed := solve.AsUsed(d, r, plan.UsedG(steps))
 	if taken, err := asUsed.Reckon(); err == nil {
-		out.AsItIs = comesTo(formula.Apart(r, taken))
+		out.AsItIs = comesTo(reckon.Apart(r, taken))
 	}
 	scaled, followers := plan.Followed(steps, a, d, r)
 	if after, err := scaled.Reckon(); err == nil && followers > 0 {
-		out.CanRescale, out.Rescaled = true, comesTo(formula.Apart(r, after))
+		out.CanRescale, out.Rescaled = true, comesTo(reckon.Apart(r, after))
 	}
 	return &out
 }

@@ -1,10 +1,10 @@
 package server
 
 import (
-	"plushladle/core/formula"
 	"plushladle/core/ingredient"
 	"plushladle/core/plan"
 	"plushladle/core/process"
+	"plushladle/core/reckon"
 	"plushladle/internal/exchange"
 	"plushladle/internal/wording"
 )
@@ -25,7 +25,7 @@ type ProcessStep struct {
 }
 
 // processOf are the steps of a reckoned drink, in its kitchen.
-func processOf(d *formula.Drink, r *formula.Reckoning) []ProcessStep {
+func processOf(d *reckon.Drink, r *reckon.Reckoning) []ProcessStep {
 	out, seen := []ProcessStep{}, map[string]int{}
 	steps := plan.Steps(d, r, exchange.KitchenOf(d), plan.OnTheBench)
 	for n, step := range steps {
@@ -39,7 +39,7 @@ func processOf(d *formula.Drink, r *formula.Reckoning) []ProcessStep {
 }
 
 // unappliedOf says of which changes the step is not there now.
-func unappliedOf(d *formula.Drink, r *formula.Reckoning) []string {
+func unappliedOf(d *reckon.Drink, r *reckon.Reckoning) []string {
 	out := []string{}
 	for _, c := range plan.Unapplied(d, r, exchange.KitchenOf(d)) {
 		out = append(out, wording.Unapplied(c))
@@ -82,7 +82,7 @@ func (s *server) working(in *body[ToShow]) (Working, error) {
 	if err != nil {
 		return Working{}, err
 	}
-	w, err := r.Working(formula.Figure(in.Body.Figure))
+	w, err := r.Working(reckon.Figure(in.Body.Figure))
 	if err != nil {
 		return Working{}, err
 	}
@@ -93,12 +93,12 @@ func (s *server) working(in *body[ToShow]) (Working, error) {
 	return presentWorking(w, r, settings.Currency), nil
 }
 
-func presentWorking(w formula.Working, r *formula.Reckoning, currency string) Working {
+func presentWorking(w reckon.Working, r *reckon.Reckoning, currency string) Working {
 	out := Working{
 		Title: wording.Title(w.Figure), Unit: wording.Unit(w.Figure, currency), Lines: []WorkingPart{}, Streams: []WorkingPart{}, Constants: []string{}, Reasons: []string{},
 		Result: wording.Result(w, currency),
 	}
-	if w.Figure == formula.KeepsFigure {
+	if w.Figure == reckon.KeepsFigure {
 		out.Reasons = orEmpty(r.Keeps.Reasons)
 	}
 	brought, flows := 0., 0.
@@ -136,7 +136,7 @@ type BalanceFigure struct {
 	LeftoverG   float64 `json:"leftoverG"`
 }
 
-func balanceOf(r *formula.Reckoning) BalanceFigure {
+func balanceOf(r *reckon.Reckoning) BalanceFigure {
 	b := &r.Made.Balance
 	g := (*ingredient.Content).MassG
 	return BalanceFigure{g(&b.In), g(&b.Drink), g(&b.Pulp), g(&b.Thrown), g(&b.Walls), g(&b.Evaporated), g(&b.Skimmed), g(&b.Leftover)}

@@ -7,8 +7,8 @@ import (
 	"fmt"
 	"strconv"
 
-	"plushladle/core/formula"
 	"plushladle/core/process"
+	"plushladle/core/reckon"
 )
 
 // number writes three figures.
@@ -29,18 +29,18 @@ func Stream(code string) string { return streams[code] }
 const SoakWater = "Water to soak in"
 
 // Title heads a working.
-func Title(f formula.Figure) string {
-	return map[formula.Figure]string{
-		formula.YieldFigure: "How much comes out", formula.FatFigure: "Where the fat goes", formula.SweetnessFigure: "Where the sweetness goes",
-		formula.KeepsFigure: "How long it keeps", formula.CostFigure: "What it costs",
-		formula.FreeSugarsFigure: "Where the free sugars come from", formula.SeleniumFigure: "Where the selenium comes from", formula.IodineFigure: "Where the iodine comes from",
-		formula.CoumarinFigure: "Where the coumarin comes from", formula.NutmegFigure: "How much nutmeg is in it", formula.AddedOilFigure: "How much oil is added",
-		formula.CalciumFigure: "The calcium that is missing",
+func Title(f reckon.Figure) string {
+	return map[reckon.Figure]string{
+		reckon.YieldFigure: "How much comes out", reckon.FatFigure: "Where the fat goes", reckon.SweetnessFigure: "Where the sweetness goes",
+		reckon.KeepsFigure: "How long it keeps", reckon.CostFigure: "What it costs",
+		reckon.FreeSugarsFigure: "Where the free sugars come from", reckon.SeleniumFigure: "Where the selenium comes from", reckon.IodineFigure: "Where the iodine comes from",
+		reckon.CoumarinFigure: "Where the coumarin comes from", reckon.NutmegFigure: "How much nutmeg is in it", reckon.AddedOilFigure: "How much oil is added",
+		reckon.CalciumFigure: "The calcium that is missing",
 	}[f]
 }
 
 // Constant says what a number does, and where it is from.
-func Constant(c formula.Constant) string {
+func Constant(c reckon.Constant) string {
 	switch c.Code {
 	case "uptake":
 		return fmt.Sprintf("%s: each gram takes up %s g of water in the soak (common practice).", c.Of, number(c.Value))
@@ -75,29 +75,29 @@ func upper(s string) string {
 }
 
 // Result says what the working comes to.
-func Result(w formula.Working, currency string) string {
+func Result(w reckon.Working, currency string) string {
 	switch w.Figure {
-	case formula.YieldFigure:
+	case reckon.YieldFigure:
 		return fmt.Sprintf("%s g of drink are %.0f mL at 4 °C, by the densities of what is in it (Choi and Okos 1986). Likely between %.0f and %.0f mL.", number(w.DrinkG), w.Result, w.Low, w.High)
-	case formula.FatFigure:
+	case reckon.FatFigure:
 		return fmt.Sprintf("%s g of fat in %s g of drink: %.1f %%.", number(inDrink(w)), number(w.DrinkG), w.Result)
-	case formula.SweetnessFigure:
+	case reckon.SweetnessFigure:
 		return fmt.Sprintf("As sweet as %s g of sugar in %.0f mL: %.1f g in 100 mL. Other sugars count by how sweet they taste beside it (Belitz, Grosch and Schieberle, from memory).", number(inDrink(w)), w.VolumeML, w.Result)
-	case formula.FreeSugarsFigure, formula.SeleniumFigure, formula.IodineFigure, formula.CoumarinFigure, formula.NutmegFigure:
+	case reckon.FreeSugarsFigure, reckon.SeleniumFigure, reckon.IodineFigure, reckon.CoumarinFigure, reckon.NutmegFigure:
 		return fmt.Sprintf("A serving of %.0f mL holds %s %s. All that goes in is counted as if it came out, but for what is known to stay behind.", w.ServingML, number(w.Result), Unit(w.Figure, ""))
-	case formula.AddedOilFigure:
+	case reckon.AddedOilFigure:
 		return fmt.Sprintf("%s %% of the drink is added oil. Above 3 %% it wants help to stay in.", number(w.Result))
-	case formula.CalciumFigure:
+	case reckon.CalciumFigure:
 		return fmt.Sprintf("A serving of %.0f mL from a fortified carton would bring about %s mg of calcium.", w.ServingML, number(w.Result))
-	case formula.KeepsFigure:
+	case reckon.KeepsFigure:
 		return "The shortest life sets the date; what is done to it and how warm the fridge is change it. Smell it first, whatever the date says."
-	case formula.CostFigure:
+	case reckon.CostFigure:
 		return fmt.Sprintf("%.2f %s for the batch, by what you pay in the Pantry. What is peeled and thrown away is paid for too.", w.Result, currency)
 	}
 	return ""
 }
 
-func inDrink(w formula.Working) float64 {
+func inDrink(w reckon.Working) float64 {
 	for _, s := range w.Streams {
 		if s.Code == "drink" {
 			return s.Amount
@@ -107,15 +107,15 @@ func inDrink(w formula.Working) float64 {
 }
 
 // Unit is what a working's amounts are in.
-func Unit(f formula.Figure, currency string) string {
+func Unit(f reckon.Figure, currency string) string {
 	switch f {
-	case formula.KeepsFigure:
+	case reckon.KeepsFigure:
 		return "days"
-	case formula.CostFigure:
+	case reckon.CostFigure:
 		return currency
-	case formula.SeleniumFigure, formula.IodineFigure:
+	case reckon.SeleniumFigure, reckon.IodineFigure:
 		return "µg"
-	case formula.CoumarinFigure, formula.CalciumFigure:
+	case reckon.CoumarinFigure, reckon.CalciumFigure:
 		return "mg"
 	}
 	return "g"

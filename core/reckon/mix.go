@@ -1,0 +1,172 @@
+package reckon
+
+import (
+	"math"
+	"strings"
+
+	"plushladle/core/ingredient"
+	"plushladle/core/process"
+	"plushladle/core/recipe"
+)
+
+// FinishedC is the temperature at which a finished drink's volume is given, °C.
+const FinishedC = 4
+
+// weighed is a line that counts, with its mass as written.
+type Weighed struct {
+	Line  *recipe.Line
+	Index int
+	MassG float64
+	Per   *ingredient.Content // of a gram of it as measured
+}
+
+// content is what the line brings.
+func (w Weighed) content() ingredient.Content { return w.Per.Times(w.MassG) }
+
+// inProcess is the line as the process takes it.
+func (w Weighed) inProcess() process.Line {
+	l := w.Line
+	words := strings.ToLower(l.Name + " " + l.Note)
+	out := process.Line{
+		Index: w.Index, Key: l.Key, Ingredient: l.Ingredient, Per: w.Per, G: w.MassG, Stage: l.Stage, Treatment: l.Treatment, Unsoaked: l.Unsoaked,
+		Rinsed: strings.Contains(words, "rinse") && !strings.Contains(words, "unrinsed") || strings.Contains(words, "soaked"),
+		Again:  l.GrindsAgain(), Before: strings.Contains(words, "before squeezing"),
+	}
+	if l.Ingredient.Role == ingredient.Liquid {
+		out.TempC = process.WordsC(words)
+		out.Thrown = l.IsForSoaking(words)
+	}
+	return out
+}
+
+// batch is a drink of one size: what went in and what came of it.
+type Batch struct {
+	d        *Drink
+	Lines    []Weighed      // at this size
+	Through  []process.Line // the same, and those whose amount was left open
+	Method   process.Method
+	Made     process.Made
+	Finished ingredient.Content
+	VolumeML float64 // of the finished drink
+	BaseG    float64 // dry
+	BaseML   float64 // dry, as it lies in the cup
+	GroundML float64 // grinding liquid as poured
+	GroundG  float64
+	waterAt  int     // the line whose water makes up for the pan; -1 for none
+	watered  float64 // its amount as a share of what it grew to
+}
+
+// mix makes the batch that the lines give at the given growth.
+func (d *Drink) Mix(lines []Weighed, factor float64) *Batch {
+	b := &Batch{d: d, Method: d.method(), Lines: make([]Weighed, len(lines)), Through: make([]process.Line, len(lines), len(d.Lines))}
+	for n, w := range lines {
+		w.MassG *= w.Line.Growth(factor, d.Spices)
+		b.Lines[n], b.Through[n] = w, w.inProcess()
+		b.Through[n].SoakHours, b.Through[n].SoakCold = b.Method.SoakHours, b.Method.SoakCold
+	}
+	for n := range d.Lines {
+		if line := &d.Lines[n]; line.Ingredient != nil && line.Amount.IsOpen() && !isIn(lines, n) {
+			b.Through = append(b.Through, Weighed{Line: line, Index: n, Per: line.Ingredient.Treated(line.Treatment)}.inProcess())
+		}
+	}
+	b.Made = process.Make(b.Through, b.Method)
+	if b.waterAt = -1; factor != 1 && b.Made.HeatedC > 0 {
+		b.topUp(factor)
+	}
+	for n, w := range b.Lines {
+		b.count(w, n)
+	}
+	b.Finished = b.Made.Balance.Drink
+	b.VolumeML = process.VolumeML(b.Finished, FinishedC)
+	return b
+}
+
+// topUp gives the grinding water what the pan boils away more of, for its size,
+// than from the amounts as written, and takes what it boils away less: else a
+// small batch would come out thicker than a large one.
+func (b *Batch) topUp(factor float64) {
+	for n, w := range b.Lines {
+		if w.Line.Ingredient.Has(ingredient.TagWater) && !w.Line.Locked && b.Made.Layout.BeforeStraining(n) && w.MassG > 0 {
+			b.waterAt = n
+		}
+	}
+	if b.waterAt < 0 {
+		return
+	}
+	m := b.Method
+	m.Share = factor // as if it stood in as much more pan
+	wanted := solidShare(process.Make(b.Through, m).Balance.Drink)
+	was := b.Lines[b.waterAt].MassG
+	for range topUpRounds { // the water decides on the pan, and the pan on the water
+		drink := b.Made.Balance.Drink
+		more := drink.MassG() * (solidShare(drink)/wanted - 1)
+		if wanted == 0 || math.Abs(more) < topUpG {
+			break
+		}
+		b.Through[b.waterAt].G = math.Max(0, b.Through[b.waterAt].G+more)
+		b.Made = process.Make(b.Through, b.Method)
+	}
+	b.Lines[b.waterAt].MassG, b.watered = b.Through[b.waterAt].G, b.Through[b.waterAt].G/was
+}
+
+// solidShare is what of a drink is not water.
+func solidShare(c ingredient.Content) float64 {
+	return 1 - c[ingredient.Water]/math.Max(1e-9, c.MassG())
+}
+
+const (
+	topUpRounds = 12
+	topUpG      = 1e-7
+)
+
+// method is how the drink is made, in its kitchen.
+func (d *Drink) method() process.Method {
+	m := d.Method.With(d.Changes)
+	m.JugML, m.FridgeC = d.JugML, d.FridgeC
+	return m
+}
+
+// count adds the line to the base and the grinding liquid.
+func (b *Batch) count(w Weighed, n int) {
+	i := w.Line.Ingredient
+	switch {
+	case i.Role == ingredient.Base:
+		b.BaseG += w.MassG
+		b.BaseML += w.VolumeML()
+	case i.Role == ingredient.Liquid && b.Made.Layout.BeforeStraining(n):
+		b.GroundG += w.MassG
+		b.GroundML += w.VolumeML()
+	}
+}
+
+func BeforeStraining(s ingredient.Stage) bool {
+	return s == ingredient.Soak || s == ingredient.Grind || s == ingredient.Rinse
+}
+
+// likelyML is the finished volume were the pulp to hold one standard
+// deviation more and less than expected.
+func (b *Batch) likelyML() (low, high float64) {
+	if b.Made.SolidsG == 0 {
+		return b.VolumeML, b.VolumeML
+	}
+	least, most := process.Likely(b.Through, b.Method)
+	return math.Min(b.VolumeML, process.VolumeML(least, FinishedC)), math.Max(b.VolumeML, process.VolumeML(most, FinishedC))
+}
+
+// per100mL is the finished drink's content in 100 mL.
+func (b *Batch) Per100mL() ingredient.Content {
+	if b.VolumeML == 0 {
+		return ingredient.Content{}
+	}
+	return b.Finished.Times(100 / b.VolumeML)
+}
+
+// has tells whether any line in the drink carries the tag.
+func (b *Batch) has(t ingredient.Tag) bool {
+	for _, w := range b.Lines {
+		if w.Line.Ingredient.Has(t) {
+			return true
+		}
+	}
+	return false
+}

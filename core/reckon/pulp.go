@@ -1,0 +1,38 @@
+package reckon
+
+import "plushladle/core/ingredient"
+
+// Pulp is what is left in the strainer, by the same balance as the milk.
+type Pulp struct {
+	WetG, DriedG                   float64
+	ProteinG, FatG, FibreG, SugarG float64
+}
+
+// driedWaterShare is the water in dried pulp (common practice, no source).
+const driedWaterShare = 0.08
+
+func pulpOf(c ingredient.Content) Pulp {
+	wet := c.MassG()
+	return Pulp{
+		WetG: wet, DriedG: (wet - c[ingredient.Water]) / (1 - driedWaterShare),
+		ProteinG: c[ingredient.Protein], FatG: c[ingredient.Fat], FibreG: c[ingredient.Fibre], SugarG: c.SugarsG(),
+	}
+}
+
+// Weighing is the pulp as it was weighed: its solids are the balance's, the rest
+// is what it holds.
+func (p Pulp) Weighing(wetG float64) Pulp {
+	p.WetG = wetG
+	return p
+}
+
+// GoodFor are uses of a pulp, by what is left in it (common practice).
+func (p Pulp) GoodFor() []string {
+	uses := []string{"stirred into porridge"}
+	if p.FibreG > p.FatG {
+		uses = append(uses, "crackers, dried and rolled thin")
+	} else {
+		uses = append(uses, "biscuits and cakes, in the place of some of the fat")
+	}
+	return append(uses, "dried and ground as meal", "compost")
+}

@@ -1,0 +1,246 @@
+package reckon
+
+import (
+	"math"
+
+	"plushladle/core/caution"
+	"plushladle/core/fault"
+	"plushladle/core/ingredient"
+	"plushladle/core/process"
+)
+
+// Figure names a figure whose working can be shown.
+type Figure string
+
+// The figures.
+const (
+	YieldFigure     Figure = "yield"
+	FatFigure       Figure = "fat"
+	SweetnessFigure Figure = "sweetness"
+	KeepsFigure     Figure = "keeps"
+	CostFigure      Figure = "cost"
+
+	// What cautions are held against.
+	FreeSugarsFigure Figure = "free-sugars"
+	SeleniumFigure   Figure = "selenium"
+	IodineFigure     Figure = "iodine"
+	CoumarinFigure   Figure = "coumarin"
+	NutmegFigure     Figure = "nutmeg"
+	AddedOilFigure   Figure = "oil-separates"
+	CalciumFigure    Figure = "unfortified"
+)
+
+// traced are the figures that one component answers for.
+var traced = map[Figure]ingredient.Component{
+	FreeSugarsFigure: ingredient.FreeSugars, SeleniumFigure: ingredient.SeleniumUg, IodineFigure: ingredient.IodineUg, CoumarinFigure: ingredient.CoumarinMg,
+}
+
+// counted are the figures that some of the lines answer for by their mass.
+var counted = map[Figure]func(*ingredient.Ingredient) bool{
+	NutmegFigure:   func(i *ingredient.Ingredient) bool { return i.Has(ingredient.TagNutmeg) },
+	AddedOilFigure: func(i *ingredient.Ingredient) bool { return i.Role == ingredient.FatRole },
+}
+
+// Working is how a figure came about: what each line brought of it, where that
+// came to be, and the constants that said so. Amounts are in the unit of the
+// figure: g, g of fat, g of sucrose equivalents, days, or the kitchen's currency.
+type Working struct {
+	Figure           Figure
+	In               []Brought
+	Streams          []Stream // none where nothing flows: life and cost
+	Constants        []Constant
+	Result           float64 // mL, %, g/100 mL, days, or money
+	Low, High        float64 // the likely range of the yield
+	DrinkG, VolumeML float64
+	ServingML        float64 // that a caution is held against
+}
+
+// Brought is what one line brought.
+type Brought struct {
+	Line   int // -1 for the water that a soak takes besides
+	Name   string
+	MassG  float64
+	Amount float64
+}
+
+// Stream is where some of it came to be.
+type Stream struct {
+	Code   string // drink, pulp, thrown, walls, evaporated, skimmed, leftover
+	Amount float64
+}
+
+// Constant is a number that the working rests on.
+type Constant struct {
+	Code  string // uptake, released, held, walls, evaporated, skimmed, spread, carton
+	Of    string // the ingredient or the strainer it is for
+	Value float64
+	With  float64 // what it hangs on: seconds, or °C
+}
+
+// Working shows how a figure came about. The error names "figure".
+func (r *Reckoning) Working(figure Figure) (Working, error) {
+	if r.Batch == nil {
+		return Working{}, fault.New("figure", string(figure), "is not reckoned yet", "add a base or a liquid with an amount first")
+	}
+	b := r.Batch
+	w := Working{Figure: figure, DrinkG: r.Drink.MassG, VolumeML: r.Drink.VolumeML}
+	switch figure {
+	case YieldFigure:
+		w.Result, w.Low, w.High = r.Drink.VolumeML, r.Drink.LowML, r.Drink.HighML
+		w.follow(b, (*ingredient.Content).MassG)
+	case FatFigure:
+		w.Result = r.FatPct
+		w.follow(b, func(c *ingredient.Content) float64 { return c[ingredient.Fat] })
+	case SweetnessFigure:
+		w.Result = r.Per100mL.SucroseEquivalentG
+		w.follow(b, (*ingredient.Content).SucroseEquivalentG)
+	case KeepsFigure:
+		w.Result = r.Keeps.CautiousDays
+		w.lives(b)
+	case CostFigure:
+		w.Result = r.Cost.Batch
+		w.prices(b)
+	default:
+		return w, w.caution(b, r)
+	}
+	return w, nil
+}
+
+// caution shows what a caution's figure is made of.
+func (w *Working) caution(b *Batch, r *Reckoning) error {
+	w.ServingML = r.Servings.SizeML
+	ofBatch := w.ServingML / math.Max(1, b.VolumeML)
+	if component, is := traced[w.Figure]; is {
+		held := b.d.heldAgainstLimits(b, r)
+		w.Result = held.PerServing[component]
+		w.follow(b, func(c *ingredient.Content) float64 { return c[component] })
+		return nil
+	}
+	if counts, is := counted[w.Figure]; is {
+		w.count(b, counts)
+		if w.Result = w.brought() * ofBatch; w.Figure == AddedOilFigure {
+			w.Result = 100 * w.brought() / math.Max(1, w.DrinkG)
+		}
+		return nil
+	}
+	if w.Figure == CalciumFigure {
+		w.Result = caution.CartonCalciumMg * w.ServingML
+		w.Constants = []Constant{{Code: "carton", Value: caution.CartonCalciumMg}}
+		return nil
+	}
+	return fault.New("figure", string(w.Figure), "is not a figure with a working",
+		"use yield, fat, sweetness, keeps, cost, free-sugars, selenium, iodine, coumarin, nutmeg, oil-separates or unfortified")
+}
+
+// count adds up the lines that count by their mass, and what is in a blend of them.
+func (w *Working) count(b *Batch, counts func(*ingredient.Ingredient) bool) {
+	for _, l := range b.inTheBottle() {
+		if g := massIn(l.Line.Ingredient, l.MassG, counts); g > 0 {
+			w.In = append(w.In, Brought{l.Index, l.Line.Ingredient.Name, l.MassG, g})
+		}
+	}
+}
+
+func massIn(i *ingredient.Ingredient, g float64, counts func(*ingredient.Ingredient) bool) float64 {
+	if counts(i) {
+		return g
+	}
+	total := 0.
+	for _, part := range i.Inside() {
+		total += massIn(part.Ingredient, g*part.Share, counts)
+	}
+	return total
+}
+
+// follow goes after a quantity from the lines to where it came to be.
+func (w *Working) follow(b *Batch, of func(*ingredient.Content) float64) {
+	for _, l := range b.inTheBottle() {
+		c := l.content()
+		if amount := of(&c); amount > leastShown || amount > 0 && w.ServingML > 0 {
+			w.In = append(w.In, Brought{l.Index, l.Line.Ingredient.Name, l.MassG, amount})
+		}
+	}
+	balance := &b.Made.Balance
+	if soaking := of(&balance.In) - w.brought(); w.Figure == YieldFigure && soaking > .5 {
+		w.In = append(w.In, Brought{Line: -1, MassG: soaking, Amount: soaking})
+	}
+	for _, s := range []struct {
+		code string
+		c    *ingredient.Content
+	}{
+		{"drink", &balance.Drink}, {"pulp", &balance.Pulp}, {"walls", &balance.Walls}, {"evaporated", &balance.Evaporated},
+		{"skimmed", &balance.Skimmed}, {"leftover", &balance.Leftover}, {"thrown", &balance.Thrown},
+	} {
+		if amount := of(s.c); amount > leastShown {
+			w.Streams = append(w.Streams, Stream{s.code, amount})
+		}
+	}
+	if _, isTraced := traced[w.Figure]; !isTraced {
+		w.constants(b)
+	}
+}
+
+func (w *Working) brought() float64 {
+	total := 0.
+	for _, l := range w.In {
+		total += l.Amount
+	}
+	return total
+}
+
+const leastShown = .005
+
+// constants are those that parted what was ground.
+func (w *Working) constants(b *Batch) {
+	add := func(code, of string, value, with float64) {
+		w.Constants = append(w.Constants, Constant{code, of, value, with})
+	}
+	component := ingredient.Fat
+	if w.Figure == SweetnessFigure {
+		component = ingredient.Sucrose
+	}
+	for n, l := range b.Lines {
+		i := l.Line.Ingredient
+		if b.Made.Layout.TakenUpG(b.Through, n) > 0 && w.Figure == YieldFigure {
+			add("uptake", i.Name, i.UptakeGPerG, 0)
+		}
+		if share, ground := b.Made.Released(&b.Through[n], n, b.Method, component); ground {
+			code := "released"
+			if component == ingredient.Sucrose {
+				code = "released-sugar"
+			}
+			add(code, i.Name, share, b.Made.SecondsOf(i))
+		}
+	}
+	if b.Made.SolidsG > 0 && b.Method.Strainer != process.None {
+		add("held", b.Method.Strainer.Words(), b.Made.HeldG/math.Max(1, b.Made.Balance.Pulp.MassG()-b.Made.HeldG), 0)
+		add("walls", "", process.WallShare, 0)
+	}
+	if b.Made.HeatedC > 0 {
+		add("evaporated", "", b.Made.Balance.Evaporated.MassG(), b.Made.HeatedC)
+	}
+	if b.Made.Balance.Skimmed.MassG() > 0 {
+		add("skimmed", "", b.Made.Balance.Skimmed.MassG(), 0)
+	}
+	if w.Figure == YieldFigure && b.Made.SolidsG > 0 && b.Method.Strainer != process.None {
+		add("spread", "", process.HeldSpread, 0)
+	}
+}
+
+// lives are the lives of what is in it, by caution.
+func (w *Working) lives(b *Batch) {
+	for _, l := range b.inTheBottle() {
+		if days := l.Line.Ingredient.Life.CautiousDays; days > 0 {
+			w.In = append(w.In, Brought{l.Index, l.Line.Ingredient.Name, l.MassG, days})
+		}
+	}
+}
+
+// prices are what the lines cost.
+func (w *Working) prices(b *Batch) {
+	for _, l := range b.Lines {
+		if perG, ok := b.d.Prices.of(l.Line.Ingredient); ok {
+			w.In = append(w.In, Brought{l.Index, l.Line.Ingredient.Name, l.MassG, l.MassG * perG})
+		}
+	}
+}

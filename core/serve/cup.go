@@ -1,0 +1,161 @@
+// Package serve looks at a drink after it is made: in coffee or over ice, let down from a
+// cream rung by rung, blended with another, pressed a second time, or divided into
+// drinks that are finished each in its own way. All of it is the mass balance of package
+// process, carried on: fat, sugar and solids stay, water and heat are added.
+package serve
+
+import (
+	"fmt"
+
+	"plushladle/core/fault"
+	"plushladle/core/ingredient"
+	"plushladle/core/process"
+	"plushladle/core/reckon"
+)
+
+// Into is what a drink is stirred into.
+type Into string
+
+// What a drink can be stirred into.
+const (
+	IntoCoffee Into = "coffee"
+	IntoWater  Into = "water"
+	IntoMilk   Into = "milk"
+	OverIce    Into = "ice" // served over ice, which melts as it cools the drink
+)
+
+// Cup is how a drink is served.
+type Cup struct {
+	Into    Into
+	SpoonML float64 // of the drink; 0 for its serving
+	CupML   float64 // of what it goes into
+	CupC    float64 // its temperature
+	Acid    bool    // a light, bright coffee
+	AgeDays float64 // of the drink
+}
+
+// InTheCup is what the drink does there.
+type InTheCup struct {
+	SpoonML, TotalML float64
+	SweetG           float64 // sucrose equivalents per 100 mL
+	SweetInAllG      float64
+	FatPct           float64
+	FreeSugarsG      float64 // in the cup
+	EnergyKcal       float64
+	FinalC           float64
+	DropC            float64 // by how much the drink cools the cup
+	MeltedG          float64 // ice that melts before it is as cold as it
+	SplitRisk        string  // "low", "some", "high"; "" where there is nothing to split
+	SplitReasons     []string
+}
+
+// Usual cups (common practice).
+const (
+	coffeeCupML  = 200
+	coffeeC      = 75
+	glassC       = 8
+	fridgeServeC = 4
+)
+
+// Serve reckons the drink in a cup of coffee, let down in a glass, or over
+// ice. The error, a *fault.Error, names the field.
+func Serve(r *reckon.Reckoning, c Cup) (InTheCup, error) {
+	if r.Batch == nil {
+		return InTheCup{}, fault.New("into", "", "there is no drink to serve yet", "add a base or a liquid first")
+	}
+	c, err := usualCup(r, c)
+	if err != nil {
+		return InTheCup{}, err
+	}
+	spoon := r.Batch.Finished.Times(c.SpoonML / r.Drink.VolumeML)
+	cup := c.content()
+	out := InTheCup{SpoonML: c.SpoonML}
+	mixed := spoon.Plus(cup)
+	if c.Into == OverIce {
+		out.MeltedG = process.IceG(spoon, c.CupC, 0)
+		mixed = spoon.Plus(ingredient.Content{ingredient.Water: out.MeltedG})
+		out.DropC = c.CupC
+	} else {
+		out.FinalC = process.MixC(spoon, fridgeServeC, cup, c.CupC)
+		out.DropC = c.CupC - out.FinalC
+	}
+	out.TotalML = process.VolumeML(mixed, 20)
+	out.SweetInAllG = mixed.SucroseEquivalentG()
+	out.SweetG = out.SweetInAllG / out.TotalML * 100
+	out.FatPct = 100 * mixed[ingredient.Fat] / mixed.MassG()
+	out.FreeSugarsG, out.EnergyKcal = mixed[ingredient.FreeSugars], mixed.EnergyKcal()
+	if c.Into == IntoCoffee {
+		out.SplitRisk, out.SplitReasons = splitting(r, c)
+	}
+	return out, nil
+}
+
+func usualCup(r *reckon.Reckoning, c Cup) (Cup, error) {
+	if c.SpoonML == 0 {
+		c.SpoonML = r.Servings.SizeML
+	}
+	if c.CupML == 0 {
+		c.CupML = coffeeCupML
+	}
+	switch {
+	case c.Into != IntoCoffee && c.Into != IntoWater && c.Into != IntoMilk && c.Into != OverIce:
+		return c, fault.New("into", string(c.Into), "is not what it can go into", "use coffee, water, milk or ice")
+	case !(c.SpoonML > 0 && c.SpoonML <= 5000):
+		return c, fault.New("spoonML", fmt.Sprint(c.SpoonML), "is out of range", "use above 0, up to 5000 mL")
+	case !(c.CupML > 0 && c.CupML <= 5000):
+		return c, fault.New("cupML", fmt.Sprint(c.CupML), "is out of range", "use above 0, up to 5000 mL")
+	case !(c.CupC >= 0 && c.CupC <= 100):
+		return c, fault.New("cupC", fmt.Sprint(c.CupC), "is out of range", "use 0 to 100 °C")
+	case !(c.AgeDays >= 0 && c.AgeDays <= 400):
+		return c, fault.New("ageDays", fmt.Sprint(c.AgeDays), "is out of range", "use 0 to 400 days")
+	}
+	return c, nil
+}
+
+func (c Cup) content() ingredient.Content {
+	id := map[Into]string{IntoCoffee: "coffee", IntoWater: "water", IntoMilk: "dairy-milk", OverIce: "water"}[c.Into]
+	i, _ := ingredient.Standard().ByID(id)
+	return i.PerGram.Times(c.CupML * i.BulkGPerML)
+}
+
+// What makes a plant milk split in coffee (common practice, no source).
+const (
+	splitsAboveC   = 80
+	splitsBelowFat = 4
+	agedShare      = 0.6 // of its cautious life
+)
+
+func splitting(r *reckon.Reckoning, c Cup) (string, []string) {
+	var reasons []string
+	if c.CupC > splitsAboveC {
+		reasons = append(reasons, fmt.Sprintf("coffee over %d °C: let it cool a little, or warm the milk first", splitsAboveC))
+	}
+	if c.Acid {
+		reasons = append(reasons, "an acidic coffee: a darker roast, or a pinch of baking soda")
+	}
+	if r.Keeps.Known() && c.AgeDays > agedShare*r.Keeps.CautiousDays {
+		reasons = append(reasons, "it is getting old and sours: a fresher bottle")
+	}
+	if r.FatPct < splitsBelowFat {
+		reasons = append(reasons, "little fat to hold it together: a creamier one, or a little oil")
+	}
+	if hasAcid(r.Batch) {
+		reasons = append(reasons, "there is juice in it")
+	}
+	switch {
+	case len(reasons) == 0:
+		return "low", []string{}
+	case len(reasons) == 1:
+		return "some", reasons
+	}
+	return "high", reasons
+}
+
+func hasAcid(b *reckon.Batch) bool {
+	for _, w := range b.Lines {
+		if w.Line.Ingredient.Has(ingredient.TagSour) {
+			return true
+		}
+	}
+	return false
+}

@@ -1,0 +1,37 @@
+package serve_test
+
+import (
+	"fmt"
+
+	"plushladle/core/ingredient"
+	"plushladle/core/recipe"
+	"plushladle/core/reckon"
+	"plushladle/core/serve"
+)
+
+func drinkOf(texts ...string) *reckon.Drink {
+	d := reckon.New("milk")
+	for _, text := range texts {
+		line, _ := recipe.ReadLine(text, ingredient.Standard())
+		d.Lines = append(d.Lines, line)
+	}
+	return &d
+}
+
+// A cream let down, rung by rung.
+func ExampleLadder() {
+	r, _ := drinkOf("1 1/2 cups cashews", "1 1/4 cups water").Reckon()
+	for _, rung := range serve.Ladder(r) {
+		fmt.Printf("%s with %.0f g\n", rung.Name, rung.WaterG)
+	}
+	// Output:
+	// cream 1 : 1 with 59 g
+	// half-and-half with 146 g
+	// creamer 1 : 1.5 with 236 g
+	// creamer 1 : 2 with 413 g
+	// rich milk 1 : 3 with 768 g
+	// milk 1 : 4 with 1122 g
+	// milk with 1313 g
+	// light 1 : 5 with 1476 g
+	// light 1 : 6 with 1830 g
+}

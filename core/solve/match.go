@@ -1,0 +1,128 @@
+package solve
+
+import (
+	"cmp"
+	"fmt"
+	"math"
+	"slices"
+
+	"plushladle/core/fault"
+	"plushladle/core/ingredient"
+	"plushladle/core/quantity"
+	"plushladle/core/recipe"
+	"plushladle/core/reckon"
+)
+
+// Figures are what a label says of 100 mL.
+type Figures struct{ FatG, SugarsG, ProteinG float64 }
+
+// Matched is a drink that comes near to some figures.
+type Matched struct {
+	Drink   reckon.Drink
+	Reached Figures
+	Unmet   []string // what it does not meet, in words
+	wrong   float64
+}
+
+const (
+	matchesShown  = 3
+	matchLitresML = 1000
+	matchOf       = 0.1 // g/100 mL: as near as a label is rounded
+)
+
+// Match proposes the drinks nearest to the figures: a base, how strong, oil
+// and white sugar. like gives the ways of working. The error, a *fault.Error,
+// names "fatG", "sugarsG" or "proteinG".
+func Match(want Figures, like reckon.Drink, catalogue *ingredient.Catalogue) ([]Matched, error) {
+	for name, v := range map[string]float64{"fatG": want.FatG, "sugarsG": want.SugarsG, "proteinG": want.ProteinG} {
+		if !(v >= 0 && v <= 60) {
+			return nil, fault.New(name, fmt.Sprint(v), "is out of range", "use 0 to 60 g in 100 mL")
+		}
+	}
+	if want.FatG+want.SugarsG+want.ProteinG == 0 {
+		return nil, fault.New("fatG", "", "all figures are nothing, and that is water", "give at least one above 0")
+	}
+	var found []Matched
+	for _, base := range catalogue.All() {
+		if base.Role != ingredient.Base || base.Has(ingredient.TagRefused) || base.Bare {
+			continue
+		}
+		if m, ok := matchBase(base, want, like); ok {
+			found = append(found, m)
+		}
+	}
+	slices.SortStableFunc(found, func(a, b Matched) int { return cmp.Compare(a.wrong, b.wrong) })
+	return found[:min(matchesShown, len(found))], nil
+}
+
+// matchBase brings one base to the figures: the base for the protein, oil for
+// the fat that is missing, sugar for the sugars. Where the base alone brings
+// too much fat or sugar there is less of it.
+func matchBase(base *ingredient.Ingredient, want Figures, like reckon.Drink) (Matched, bool) {
+	d := like
+	d.Size, d.Lines = recipe.Size{}, []recipe.Line{
+		matchLine(base, 100), matchLine(standard("water"), 800), matchLine(standard("coconut-oil"), 0), matchLine(standard("white-sugar"), 0),
+	}
+	s, _, err := toSolve(&d)
+	if err != nil {
+		return Matched{}, false
+	}
+	target := func(of func(ingredient.Content) float64, to float64) aim {
+		return func(b *reckon.Batch) float64 { return of(b.Finished) - to*b.VolumeML/100 }
+	}
+	protein := func(c ingredient.Content) float64 { return c[ingredient.Protein] }
+	fat := func(c ingredient.Content) float64 { return c[ingredient.Fat] }
+	sugars := ingredient.Content.SugarsG
+	s.knobs = []knob{s.knobOf([]int{0}), s.knobOf([]int{2}), s.knobOf([]int{3})}
+	s.knobs[0].most = 800 // as much as its own water: a paste
+	s.aims = []aim{target(protein, want.ProteinG), target(fat, want.FatG), target(sugars, want.SugarsG)}
+	s.solve()
+	if figuresOf(s.at(s.doses())).FatG > want.FatG+matchOf { // too rich at that protein: go by fat
+		s.knobs = []knob{s.knobs[0], s.knobs[2]}
+		s.lines[2].MassG = 0
+		s.aims = []aim{target(fat, want.FatG), target(sugars, want.SugarsG)}
+		s.solve()
+	}
+	d.Lines[2].Amount, d.Lines[3].Amount = quantity.Of(0, quantity.Gram), quantity.Of(0, quantity.Gram)
+	s.write(&d)
+	s.dropEmpty()
+	return finishMatch(d, want)
+}
+
+func matchLine(i *ingredient.Ingredient, g float64) recipe.Line {
+	return recipe.Line{Ingredient: i, Name: i.Name, Amount: quantity.Of(g, quantity.Gram), Stage: i.Stage, Added: true}
+}
+
+func standard(id string) *ingredient.Ingredient {
+	i, _ := ingredient.Standard().ByID(id)
+	return i
+}
+
+func figuresOf(b *reckon.Batch) Figures {
+	per100 := b.Per100mL()
+	return Figures{FatG: per100[ingredient.Fat], SugarsG: per100.SugarsG(), ProteinG: per100[ingredient.Protein]}
+}
+
+func finishMatch(d reckon.Drink, want Figures) (Matched, bool) {
+	d.Size = recipe.Size{By: recipe.ByVolume, Value: matchLitresML}
+	r, err := d.Reckon()
+	if err != nil || r.Drink == nil || r.Batch.BaseG == 0 {
+		return Matched{}, false
+	}
+	for n := range d.Lines {
+		d.Lines[n].Amount = d.MeasureOf(d.Lines[n], r.Lines[n].MassG)
+	}
+	d.Size = recipe.Size{}
+	got := figuresOf(r.Batch)
+	m := Matched{Drink: d, Reached: got}
+	for _, f := range []struct {
+		name      string
+		want, got float64
+	}{{"fat", want.FatG, got.FatG}, {"sugars", want.SugarsG, got.SugarsG}, {"protein", want.ProteinG, got.ProteinG}} {
+		m.wrong += math.Abs(f.want-f.got) / math.Max(0.5, f.want)
+		if math.Abs(f.want-f.got) > matchOf {
+			m.Unmet = append(m.Unmet, fmt.Sprintf("%s comes to %s g and not %s g", f.name, reckon.ThreeFigures(f.got), reckon.ThreeFigures(f.want)))
+		}
+	}
+	return m, true
+}
