@@ -14,9 +14,9 @@ import (
 func boiledAndCooling(t testing.TB, url string) int {
 	t.Helper()
 	drink := ask(t, url, "GET", "/api/drinks/1", nil)
-	formula := drink["draft"].(map[string]any)
-	formula["heat"], formula["cookMin"] = "boil", 5
-	ask(t, url, "PUT", "/api/drinks/1/draft", map[string]any{"name": drink["name"], "formula": formula, "revision": drink["revision"]})
+	recipe := drink["draft"].(map[string]any)
+	recipe["heat"], recipe["cookMin"] = "boil", 5
+	ask(t, url, "PUT", "/api/drinks/1/draft", map[string]any{"name": drink["name"], "recipe": recipe, "revision": drink["revision"]})
 	for _, item := range ask(t, url, "GET", "/api/plan", nil)["items"].([]any) {
 		path := fmt.Sprintf("/api/plan/items/%v", item.(map[string]any)["id"])
 		ask(t, url, "DELETE", path, nil)

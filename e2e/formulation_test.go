@@ -137,7 +137,7 @@ func TestVersionsAreComparedWithWhatDiffersFirst(t *testing.T) {
 	p := visit(t, demoKitchen(t))
 	p.fill("Amount of Maple syrup", "4 tbsp")
 	p.sees("Changed since version 3")
-	p.work("Compare", "g a 100 mL")
+	p.work("Compare", "g in 100 mL")
 	p.sees("Pecan flask creamer, as it stands and Pecan flask creamer, version 3")
 	table := evaluate[string](p, "(() => document.querySelector('table tbody').innerText)")
 	assert.Regexp(t, `(?s)^Maple syrup.*Sweetness.*Fibre`, table)

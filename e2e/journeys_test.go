@@ -261,7 +261,7 @@ func TestNoSeriousAccessibilityFault(t *testing.T) {
 			"ladder":  func() { p.open("/"); p.work("Let it down", "With water") },
 			"split":   func() { p.open("/"); p.work("Split the base", "Of the base, drink 2") },
 			"cup":     func() { p.open("/"); p.work("In the cup", "Risk of splitting") },
-			"compare": func() { p.open("/"); p.work("Compare", "g a 100 mL") },
+			"compare": func() { p.open("/"); p.work("Compare", "g in 100 mL") },
 			"pantry":  func() { p.open("/pantry"); p.sees("Drawer of measures", "Who drinks here") },
 			"price":   func() { p.open("/pantry"); p.click("button", "Price and stock of Walnuts"); p.sees("There is in it") },
 			"cook":    func() { p.open("/cook/3"); p.sees("step 1 of") },

@@ -25,13 +25,13 @@ func cookScript(t *testing.T, url string) (drink, bottle, item int) {
 	})
 	made := ask(t, url, "POST", "/api/drinks", map[string]any{"name": "Nog " + script})
 	drink = number(made)
-	formula := made["draft"].(map[string]any)
+	recipe := made["draft"].(map[string]any)
 	line := func(key, ingredient, amount string) map[string]any {
 		return map[string]any{"key": key, "ingredient": ingredient, "amount": amount, "stage": "", "note": "note " + script, "unsoaked": true, "soakedCup": false, "locked": false}
 	}
-	formula["lines"] = []any{line("a", "Pecans", "1 cup"), line("w", "Water", "4 cups"), line("e", "Elder "+script, "20 g"), line("u", "moon "+script, script)}
-	formula["portions"] = []any{map[string]any{"name": "half " + script, "ml": 200, "lines": []string{"1 tsp cocoa"}}, map[string]any{"name": "rest", "ml": 0, "lines": []string{}}}
-	ask(t, url, "PUT", fmt.Sprintf("/api/drinks/%d/draft", drink), map[string]any{"name": "Nog " + script, "formula": formula, "revision": made["revision"]})
+	recipe["lines"] = []any{line("a", "Pecans", "1 cup"), line("w", "Water", "4 cups"), line("e", "Elder "+script, "20 g"), line("u", "moon "+script, script)}
+	recipe["portions"] = []any{map[string]any{"name": "half " + script, "ml": 200, "lines": []string{"1 tsp cocoa"}}, map[string]any{"name": "rest", "ml": 0, "lines": []string{}}}
+	ask(t, url, "PUT", fmt.Sprintf("/api/drinks/%d/draft", drink), map[string]any{"name": "Nog " + script, "recipe": recipe, "revision": made["revision"]})
 	ask(t, url, "POST", fmt.Sprintf("/api/drinks/%d/versions", drink), map[string]any{"note": "first " + script})
 	var bottles []map[string]any
 	askFor(t, url, "POST", fmt.Sprintf("/api/drinks/%d/batches", drink), map[string]any{"madeOn": "", "bottles": []any{map[string]any{"volumeML": 300, "place": "fridge"}, map[string]any{"volumeML": 200, "place": "fridge"}}}, &bottles)

@@ -147,12 +147,12 @@ func TestAWarmSpellThrowsOutWhatStoodThere(t *testing.T) {
 	t.Parallel()
 	url := emptyKitchen(t)
 	made := ask(t, url, "POST", "/api/drinks", map[string]any{"name": "Sesame porch milk"})
-	formula := made["draft"].(map[string]any)
-	formula["lines"] = []any{}
+	recipe := made["draft"].(map[string]any)
+	recipe["lines"] = []any{}
 	for _, text := range []string{"1 cup sesame seeds", "4 cups water"} {
-		formula["lines"] = append(formula["lines"].([]any), ask(t, url, "POST", "/api/lines", map[string]any{"text": text}))
+		recipe["lines"] = append(recipe["lines"].([]any), ask(t, url, "POST", "/api/lines", map[string]any{"text": text}))
 	}
-	ask(t, url, "PUT", "/api/drinks/1/draft", map[string]any{"name": "Sesame porch milk", "formula": formula, "revision": made["revision"]})
+	ask(t, url, "PUT", "/api/drinks/1/draft", map[string]any{"name": "Sesame porch milk", "recipe": recipe, "revision": made["revision"]})
 	yesterday := time.Now().AddDate(0, 0, -1)
 	askFor(t, url, "POST", "/api/drinks/1/batches", map[string]any{"madeOn": yesterday.Format("2006-01-02"), "bottles": []any{
 		map[string]any{"volumeML": 400, "place": "fridge"}, map[string]any{"volumeML": 300, "place": "freezer"},

@@ -55,7 +55,7 @@ func TestShots(t *testing.T) {
 	shoot("split")
 	p.click("button", "Close")
 	p.fill("Amount of Maple syrup", "3 tbsp")
-	p.work("Compare", "g a 100 mL")
+	p.work("Compare", "g in 100 mL")
 	shoot("compare")
 	p.click("button", "Close")
 	p.click("button", "Undo")

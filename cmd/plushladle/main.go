@@ -13,6 +13,7 @@ import (
 
 	"plushladle/core/process"
 	"plushladle/internal/notices"
+	"plushladle/internal/wording"
 )
 
 // version is set by the build.
@@ -45,7 +46,7 @@ type streams struct {
 
 // refuse says in one line why a command does not go on.
 func (s streams) refuse(name string, err error) int {
-	fmt.Fprintf(s.err, "plushladle %s: %s\n", name, strings.ReplaceAll(err.Error(), "\n", " "))
+	fmt.Fprintf(s.err, "plushladle %s: %s\n", name, strings.ReplaceAll(wording.Error(err), "\n", " "))
 	return exitUsage
 }
 

@@ -21,6 +21,7 @@ import (
 	"plushladle/core/solve"
 	"plushladle/internal/exchange"
 	"plushladle/internal/kitchen"
+	"plushladle/internal/wording"
 )
 
 // reckonCommand reckons one drink, made the way its flags say.
@@ -113,14 +114,14 @@ func (f *reckonCommand) changes() ([]process.Change, error) {
 	}
 	file, err := os.Open(f.Process)
 	if err != nil {
-		return nil, fault.New("process", f.Process, "cannot be read", "name a file that is there")
+		return nil, fault.New("process", f.Process, "process-unreadable")
 	}
 	defer func() { _ = file.Close() }()
 	var written []kitchen.StepChange
 	decoder := json.NewDecoder(io.LimitReader(file, mostProcessBytes))
 	decoder.DisallowUnknownFields()
 	if err := decoder.Decode(&written); err != nil {
-		return nil, fault.New("process", f.Process, "holds no changes to a process", `use [{"at": {"kind": "grind", "n": 1}, "do": "set", "params": {"seconds": 60}}]`)
+		return nil, fault.New("process", f.Process, "process-not-changes")
 	}
 	out := make([]process.Change, len(written))
 	for n, c := range written {
@@ -158,13 +159,13 @@ func (f *reckonCommand) method(m *process.Method) error {
 	case "high-speed":
 		m.HighSpeed = true
 	default:
-		errs = append(errs, fault.New("--blender", f.Blender, "is not a kind of blender", "use regular or high-speed"))
+		errs = append(errs, fault.New("--blender", f.Blender, "unknown-blender"))
 	}
 	var err error
 	if f.given["heat"] {
 		m.Heat, err = process.ParseHeat(f.Heat)
 		if f.Heat == "" {
-			err = fault.New("heat", "", "is empty", "use none, warm, under-boil, simmer or boil")
+			err = fault.New("heat", "", "heat-empty")
 		}
 		errs = append(errs, fault.In("--heat", err))
 	}
@@ -184,7 +185,7 @@ func (f *reckonCommand) method(m *process.Method) error {
 func suffixed(flag, text, unit string, low, high float64) (float64, error) {
 	v, err := strconv.ParseFloat(strings.TrimSpace(strings.TrimSuffix(strings.TrimSpace(text), unit)), 64)
 	if err != nil || !(v >= low && v <= high) {
-		return 0, fault.New(flag, text, "is out of range or no number", fmt.Sprintf("use %g%s to %g%s", low, unit, high, unit))
+		return 0, fault.New(flag, text, "flag-out-of-range", low, unit, high, unit)
 	}
 	return v, nil
 }
@@ -212,7 +213,7 @@ func (f *reckonCommand) measure(name, text, accepts string, of func(quantity.Amo
 	}
 	v, ok := of(a)
 	if !ok {
-		return 0, fault.New("--"+name, text, "is not "+accepts, "use "+accepts)
+		return 0, fault.New("--"+name, text, "flag-not-understood", accepts, accepts)
 	}
 	return v, nil
 }
@@ -225,7 +226,7 @@ func (f *reckonCommand) size(system quantity.System) (recipe.Size, error) {
 		}
 	}
 	if len(asked) > 1 {
-		return recipe.Size{}, fault.New(asked[1], "", "cannot go with "+asked[0], "use one of --make, --servings, --base and --times")
+		return recipe.Size{}, fault.New(asked[1], "", "flags-exclude", asked[0])
 	}
 	size := recipe.Size{}
 	var err error
@@ -251,7 +252,7 @@ func (f *reckonCommand) inRange(name string, v, low, high float64, unit string) 
 	if v >= low && v <= high {
 		return nil
 	}
-	return fault.New("--"+name, fmt.Sprint(v), "is out of range", strings.TrimSpace(fmt.Sprintf("use %g to %g %s", low, high, unit)))
+	return fault.New("--"+name, fmt.Sprint(v), "size-flag-out-of-range", low, high, unit)
 }
 
 func (f *reckonCommand) targets() error {
@@ -265,11 +266,11 @@ func (s swaps) check() error {
 	for _, swap := range s {
 		from, to, ok := strings.Cut(swap, "=")
 		if !ok {
-			return fault.New("swap", swap, "is not a swap", `use "white sugar=maple syrup"`)
+			return fault.New("swap", swap, "not-a-swap")
 		}
 		for _, name := range []string{from, to} {
 			if _, ok := ingredient.Standard().Find(name); !ok {
-				return fault.New("swap", name, "is not in the catalogue", "name an ingredient that is")
+				return fault.New("swap", name, "swap-not-in-catalogue")
 			}
 		}
 	}
@@ -325,9 +326,9 @@ func swapAll(d *reckon.Drink, swap string) ([]string, error) {
 			return nil, fault.In("--swap", err)
 		}
 		*d = swapped.Drink
-		notes = append(notes, fmt.Sprintf("%s swapped for %s at %s", of.Name, by.Name, swapped.How))
+		notes = append(notes, fmt.Sprintf("%s swapped for %s at %s", of.Name, by.Name, wording.SwapWay(swapped.How)))
 		for _, change := range swapped.Changes {
-			notes = append(notes, "the swap: "+change)
+			notes = append(notes, "the swap: "+wording.Text(change))
 		}
 	}
 	if len(notes) == 0 {
@@ -342,7 +343,7 @@ func turnTo(d *reckon.Drink, turn solve.Turn) ([]string, error) {
 	before := len(d.Lines)
 	turned, err := solve.Dials(d, turn)
 	if err != nil {
-		return []string{"the targets were not solved: " + err.Error()}, nil
+		return []string{"the targets were not solved: " + wording.Error(err)}, nil
 	}
 	*d = turned.Drink
 	var notes []string
@@ -374,14 +375,14 @@ func readFile(name string, stdin io.Reader) ([]byte, error) {
 	if name != "-" {
 		file, err := os.Open(name)
 		if err != nil {
-			return nil, fault.New(name, "", "cannot be read: "+errors.Unwrap(err).Error(), "name a file, or - for standard input")
+			return nil, fault.New(name, "", "file-unreadable", errors.Unwrap(err).Error())
 		}
 		defer func() { _ = file.Close() }()
 		in = file
 	}
 	data, err := io.ReadAll(io.LimitReader(in, exchange.MaxRecipeBytes+1))
 	if err != nil {
-		return nil, fault.New(name, "", "cannot be read", "name a file, or - for standard input")
+		return nil, fault.New(name, "", "file-too-large")
 	}
 	return data, nil
 }
@@ -392,7 +393,7 @@ func (f *reckonCommand) reckon(d reckon.Drink, written exchange.Recipe, notes []
 	for _, text := range written.Lines {
 		line, err := recipe.ReadLine(text, ingredient.Standard())
 		if err != nil {
-			notes = append(notes, "left out: "+err.Error())
+			notes = append(notes, "left out: "+wording.Error(err))
 		}
 		if line.Ingredient != nil {
 			understood++
@@ -430,7 +431,7 @@ func (f *reckonCommand) reckon(d reckon.Drink, written exchange.Recipe, notes []
 func fieldless(err error) string {
 	var field *fault.Error
 	if errors.As(err, &field) {
-		return field.Message()
+		return wording.Fault(field)
 	}
 	return err.Error()
 }

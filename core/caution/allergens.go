@@ -188,7 +188,7 @@ func ReadAllergens(field string, words []string) ([]string, error) {
 		}
 		a, ok := AllergenOf(word)
 		if !ok {
-			return nil, fault.New(field, word, "is not an allergen this kitchen knows", didYouMean(word))
+			return nil, fault.New(field, word, "unknown-allergen", likely(word))
 		}
 		if !slices.Contains(codes, a.Code) {
 			codes = append(codes, a.Code)
@@ -197,16 +197,15 @@ func ReadAllergens(field string, words []string) ([]string, error) {
 	return codes, nil
 }
 
-func didYouMean(word string) string {
-	likely := FindAllergens(word)
-	if len(likely) == 0 {
-		return "choose one from the list, such as almond, all tree nuts, milk or gluten"
+// likely are the names of the allergens that a word may mean.
+func likely(word string) []string {
+	names := []string{}
+	for _, a := range FindAllergens(word) {
+		if len(names) < suggested {
+			names = append(names, a.Name)
+		}
 	}
-	names := make([]string, 0, suggested)
-	for _, a := range likely[:min(suggested, len(likely))] {
-		names = append(names, a.Name)
-	}
-	return "did you mean " + strings.Join(names, ", or ") + "?"
+	return names
 }
 
 // NamesOf are the names of allergens, as rows and labels bear them.

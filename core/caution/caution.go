@@ -22,16 +22,16 @@
 package caution
 
 import (
-	"fmt"
 	"math"
 
 	"plushladle/core/ingredient"
+	"plushladle/core/say"
 )
 
 // Caution is one thing to know before the drink is made or served.
 type Caution struct {
 	Code   string
-	Text   string
+	Text   say.Text
 	Value  *float64 // nil where the caution has no figure
 	Limit  *float64
 	Unit   string
@@ -90,7 +90,7 @@ func Refused(i *ingredient.Ingredient) (c Caution, ok bool) {
 	}
 	return Caution{
 		Code: "unsafe-base", Raised: true,
-		Text: fmt.Sprintf("%s are not used as a base. %s. Nothing was reckoned; choose another base.", i.Name, i.Source),
+		Text: say.Of("unsafe-base", i.Name, i.Source),
 	}, true
 }
 
@@ -119,7 +119,7 @@ var rules = []func(*Drink) (Caution, bool){
 }
 
 // measured is a caution with a figure, raised from half of its limit.
-func measured(code, text string, value, limit float64, unit string) Caution {
+func measured(code string, text say.Text, value, limit float64, unit string) Caution {
 	return Caution{Code: code, Text: text, Value: &value, Limit: &limit, Unit: unit, Raised: value >= raisedFrom*limit}
 }
 
@@ -165,21 +165,21 @@ func (d *Drink) perServing(batch float64) float64 {
 
 func soy(d *Drink) (Caution, bool) {
 	if !d.has(ingredient.TagBoil) {
-		return Caution{Code: "soy-boil", Text: "Soy is never drunk raw; the soy in this was boiled when it was made."}, d.has(ingredient.TagBoiledSoy)
+		return Caution{Code: "soy-boil", Text: say.Of("soy-was-boiled")}, d.has(ingredient.TagBoiledSoy)
 	}
 	return Caution{Code: "soy-boil", Raised: true,
-		Text: "Soy is never drunk raw. Bring it to a full boil, then simmer at least 10 minutes, stirring the bottom; the foam that rises first is not yet the boil.",
+		Text: say.Of("soy-boil"),
 	}, true
 }
 
-// HotBlendText is said wherever something hot goes into a blender.
-const HotBlendText = "Hot liquid bursts out of a sealed blender. Fill it half full at most and leave the lid vented under a cloth."
+// HotBlend is said wherever something hot goes into a blender.
+var HotBlend = say.Of("hot-blend")
 
 func hotBlend(d *Drink) (Caution, bool) {
 	for _, p := range d.Parts {
 		if p.Hot {
 			return Caution{Code: "hot-blend", Raised: true,
-				Text: HotBlendText,
+				Text: HotBlend,
 			}, true
 		}
 	}
@@ -190,7 +190,7 @@ func fridge(d *Drink) (Caution, bool) {
 	if d.FridgeC <= warmFridgeC {
 		return Caution{}, false
 	}
-	c := measured("fridge-warm", "The fridge is set above 5 °C: drinks keep half as long at most by the cautious school, and a day above 7 °C. Turn it down.", d.FridgeC, warmFridgeC, "°C")
+	c := measured("fridge-warm", say.Of("fridge-warm"), d.FridgeC, warmFridgeC, "°C")
 	c.Raised = true
 	return c, true
 }
@@ -199,7 +199,7 @@ func keptSoak(d *Drink) (Caution, bool) {
 	for _, p := range d.Parts {
 		if p.SoakKept && p.Ingredient.Class == ingredient.Grain {
 			return Caution{Code: "kept-soak", Raised: true,
-				Text: "The soaking liquid stays in the drink: Bacillus cereus can grow in it warm. Soak in the fridge, or no longer than 4 hours out of it.",
+				Text: say.Of("kept-soak"),
 			}, true
 		}
 	}
@@ -208,25 +208,27 @@ func keptSoak(d *Drink) (Caution, bool) {
 
 // heldToADay holds what a serving brings against the day of whoever comes
 // nearest to the limit.
-func (d *Drink) heldToADay(code, text, unit string, perServing float64, limit func(Drinker) float64) Caution {
+func (d *Drink) heldToADay(code, unit string, perServing float64, limit func(Drinker) float64) Caution {
 	who, value, most := d.nearest(perServing, limit)
-	return measured(code, text+" Figure: the day of "+who+"; limit: theirs.", value, most, unit)
+	whose := say.Of("held-to-a-day-of-anyone")
+	if who != "" {
+		whose = say.Of("held-to-a-day", who)
+	}
+	return measured(code, say.Together(say.Of(code), whose), value, most, unit)
 }
 
 func selenium(d *Drink) (Caution, bool) {
 	if !d.has(ingredient.TagSelenium) {
 		return Caution{}, false
 	}
-	return d.heldToADay("selenium", "Brazil nuts are rich in selenium; all of it is counted as passing into the drink (limits: EFSA 2023, 255 µg an adult's day, less for children; US IOM 2000, 400 µg).",
-		"µg", d.PerServing[ingredient.SeleniumUg], Drinker.seleniumUg), true
+	return d.heldToADay("selenium", "µg", d.PerServing[ingredient.SeleniumUg], Drinker.seleniumUg), true
 }
 
 func iodine(d *Drink) (Caution, bool) {
 	if !d.has(ingredient.TagIodine) {
 		return Caution{}, false
 	}
-	return d.heldToADay("iodine", "Seaweed is rich in iodine, and how rich varies widely; all of it is counted as passing into the drink (limits: EFSA, 600 µg an adult's day, less for children; US IOM, 1,100 µg).",
-		"µg", d.PerServing[ingredient.IodineUg], Drinker.iodineUg), true
+	return d.heldToADay("iodine", "µg", d.PerServing[ingredient.IodineUg], Drinker.iodineUg), true
 }
 
 func freeSugars(d *Drink) (Caution, bool) {
@@ -234,8 +236,7 @@ func freeSugars(d *Drink) (Caution, bool) {
 	if g < freeSugarsFromG {
 		return Caution{}, false
 	}
-	return d.heldToADay("free-sugars", "Free sugars: at most 50 g an adult's day, better 25 g (WHO 2015); for children less (UK SACN 2015).",
-		"g", g, Drinker.freeSugarsG), true
+	return d.heldToADay("free-sugars", "g", g, Drinker.freeSugarsG), true
 }
 
 func coumarin(d *Drink) (Caution, bool) {
@@ -243,8 +244,7 @@ func coumarin(d *Drink) (Caution, bool) {
 	if mg == 0 {
 		return Caution{}, false
 	}
-	return d.heldToADay("coumarin", "Cinnamon holds coumarin, cassia (about 3 mg/g, BfR) far more than Ceylon; all of it is counted as passing into the drink (limit: 0.1 mg a kg of body weight and day, EFSA 2008). For daily drinking take Ceylon.",
-		"mg", mg, Drinker.coumarinMg), true
+	return d.heldToADay("coumarin", "mg", mg, Drinker.coumarinMg), true
 }
 
 func nutmeg(d *Drink) (Caution, bool) {
@@ -252,24 +252,23 @@ func nutmeg(d *Drink) (Caution, bool) {
 	if g == 0 {
 		return Caution{}, false
 	}
-	return d.heldToADay("nutmeg", "Nutmeg is for flavour only: above 5 g in a day it is toxic.",
-		"g", d.perServing(g), func(Drinker) float64 { return nutmegGPerDay }), true
+	return d.heldToADay("nutmeg", "g", d.perServing(g), func(Drinker) float64 { return nutmegGPerDay }), true
 }
 
 func honey(d *Drink) (Caution, bool) {
-	return Caution{Code: "honey-infant", Text: "Contains honey: not for a child under 12 months."}, d.has(ingredient.TagHoney)
+	return Caution{Code: "honey-infant", Text: say.Of("honey-infant")}, d.has(ingredient.TagHoney)
 }
 
 func rice(d *Drink) (Caution, bool) {
-	return Caution{Code: "rice-child", Text: "Rice drinks are not for children under 5 in place of milk (UK Food Standards Agency, inorganic arsenic)."}, d.has(ingredient.TagRice)
+	return Caution{Code: "rice-child", Text: say.Of("rice-child")}, d.has(ingredient.TagRice)
 }
 
 func xylitol(d *Drink) (Caution, bool) {
-	return Caution{Code: "xylitol-dogs", Text: "Contains xylitol: poisonous to dogs, keep it out of their reach."}, d.has(ingredient.TagXylitol)
+	return Caution{Code: "xylitol-dogs", Text: say.Of("xylitol-dogs")}, d.has(ingredient.TagXylitol)
 }
 
 func chocolate(d *Drink) (Caution, bool) {
-	return Caution{Code: "chocolate-dogs", Text: "Contains cocoa: poisonous to dogs, keep it out of their reach."}, d.has(ingredient.TagChocolate)
+	return Caution{Code: "chocolate-dogs", Text: say.Of("chocolate-dogs")}, d.has(ingredient.TagChocolate)
 }
 
 func crystals(d *Drink) (Caution, bool) {
@@ -282,30 +281,30 @@ func crystals(d *Drink) (Caution, bool) {
 	}
 	water := d.SucroseG*(100/sucroseSaturation-1) - d.WaterG
 	invert := d.SucroseG - d.WaterG/(100/sucroseSaturation-1)
-	return measured("crystallise", fmt.Sprintf("More sucrose than cold water holds (%.1f %% at 0 °C, ICUMSA): it will crystallise in the fridge. %.0f g more water stops it, or invert sugar in the place of %.0f g of the sucrose.", sucroseSaturation, water, invert),
+	return measured("crystallise", say.Of("crystallise", sucroseSaturation, water, invert),
 		pct, sucroseSaturation, "% by mass"), true
 }
 
 func stones(d *Drink) (Caution, bool) {
-	return Caution{Code: "pit-dates", Text: "Take the stones out of the dates: one breaks the blade, or a tooth."}, d.has(ingredient.TagStones)
+	return Caution{Code: "pit-dates", Text: say.Of("pit-dates")}, d.has(ingredient.TagStones)
 }
 
 func herbs(d *Drink) (Caution, bool) {
-	return Caution{Code: "herbs", Text: "Turmeric, mushrooms and herbs are here for their taste; nothing is claimed of them. With medicines or in pregnancy, ask a professional first."},
+	return Caution{Code: "herbs", Text: say.Of("herbs")},
 		d.has(ingredient.TagHerb)
 }
 
 func clogs(d *Drink) (Caution, bool) {
-	return Caution{Code: "clogs", Text: "Fine seeds stop up cloth and sieve: use a bag, or rinse it out half way."}, d.has(ingredient.TagClogs) && d.Clogs
+	return Caution{Code: "clogs", Text: say.Of("clogs")}, d.has(ingredient.TagClogs) && d.Clogs
 }
 
 func gels(d *Drink) (Caution, bool) {
-	return Caution{Code: "gels", Text: "Flax gels in water: strain at once, or it will not run through."}, d.has(ingredient.TagGels)
+	return Caution{Code: "gels", Text: say.Of("gels")}, d.has(ingredient.TagGels)
 }
 
 func slime(d *Drink) (Caution, bool) {
 	return Caution{Code: "slime",
-		Text: "Oats and rice turn slimy: rinse them, blend no longer than 30 seconds, with water at 10 °C or colder, and do not squeeze hard.",
+		Text: say.Of("slime"),
 	}, d.has(ingredient.TagSlimes) && (d.BlendS > slimyBlendS || d.GroundC > slimyGroundC || d.Squeezed)
 }
 
@@ -316,21 +315,21 @@ func separates(d *Drink) (Caution, bool) {
 		return Caution{}, false
 	}
 	return Caution{Code: "oil-separates", Value: &pct, Unit: "% added oil",
-		Text: "So much added oil parts from the rest when it is cold, and coconut oil sets below 24 °C: blend it in warm, or with a little lecithin.",
+		Text: say.Of("oil-separates"),
 	}, true
 }
 
 func tuber(d *Drink) (Caution, bool) {
-	return Caution{Code: "tiger-nut", Text: "Tiger nut is a tuber and no nut."}, d.has(ingredient.TagTuber)
+	return Caution{Code: "tiger-nut", Text: say.Of("tiger-nut")}, d.has(ingredient.TagTuber)
 }
 
 func unfortified(d *Drink) (Caution, bool) {
 	less := CartonCalciumMg * d.ServingML * d.most(func(p Drinker) float64 { return p.servings() })
 	return Caution{Code: "unfortified", Value: &less, Unit: "mg calcium",
-		Text: "Home milk is not fortified: little calcium, iodine, B12 or D. Figure: the calcium a day of a fortified carton would have brought more (typical label).",
+		Text: say.Of("unfortified"),
 	}, true
 }
 
 func infant(*Drink) (Caution, bool) {
-	return Caution{Code: "infant", Text: "Not infant formula, and no milk to live on under two years. Whole nuts choke small children."}, true
+	return Caution{Code: "infant", Text: say.Of("infant")}, true
 }

@@ -8,6 +8,7 @@ import (
 
 	"plushladle/core/fault"
 	"plushladle/core/ingredient"
+	"plushladle/core/say"
 )
 
 // Age is a band of age, in years.
@@ -54,23 +55,23 @@ type Drinker struct {
 	ServingsDay float64  // 0 for one
 }
 
-// anyAdult stands in where nobody is listed.
-var anyAdult = Drinker{Name: "an adult with a serving", Age: Adult}
+// anyAdult stands in where nobody is listed; it has no name.
+var anyAdult = Drinker{Age: Adult}
 
 // Check tells whether the drinker is one that can be reckoned with. The error
 // is a *fault.Error.
 func (p Drinker) Check() error {
 	if strings.TrimSpace(p.Name) == "" {
-		return fault.New("name", "", "a drinker needs a word to go by", "use 1 to 60 characters, such as: neighbour")
+		return fault.New("name", "", "drinker-needs-a-name")
 	}
 	if _, ok := dayLimits[p.Age]; !ok {
-		return fault.New("age", string(p.Age), "is not an age this kitchen tells apart", "use under 1, 1 to 3, 4 to 6, 7 to 10, 11 to 14, 15 to 17 or adult")
+		return fault.New("age", string(p.Age), "unknown-age")
 	}
 	if !(p.WeightKG == 0 || p.WeightKG >= 2 && p.WeightKG <= 300) {
-		return fault.New("weightKG", fmt.Sprint(p.WeightKG), "is not a weight", "use 2 to 300 kg, or leave it empty")
+		return fault.New("weightKG", fmt.Sprint(p.WeightKG), "weight-out-of-range")
 	}
 	if !(p.ServingsDay == 0 || p.ServingsDay >= 0.01 && p.ServingsDay <= 50) {
-		return fault.New("servingsDay", fmt.Sprint(p.ServingsDay), "is out of range", "use 0 to 50 servings a day")
+		return fault.New("servingsDay", fmt.Sprint(p.ServingsDay), "servings-out-of-range")
 	}
 	return nil
 }
@@ -130,7 +131,7 @@ func (d *Drink) most(of func(Drinker) float64) float64 {
 type For struct {
 	Name    string
 	Not     bool
-	Reasons []string
+	Reasons []say.Text
 }
 
 // ForWhom holds the drink against everyone who drinks in the kitchen.
@@ -147,20 +148,20 @@ func ForWhom(d Drink) []For {
 }
 
 // against is why the drink is not for someone.
-func (d *Drink) against(p Drinker) []string {
+func (d *Drink) against(p Drinker) []say.Text {
 	reasons := d.wontHave(p)
 	if p.Age == Infant {
-		reasons = append(reasons, "not infant formula, and not for a child under 12 months")
+		reasons = append(reasons, say.Of("not-for-an-infant"))
 	}
 	if p.Age == Infant && d.has(ingredient.TagHoney) {
-		reasons = append(reasons, "honey is not for a child under 12 months")
+		reasons = append(reasons, say.Of("honey-not-for-an-infant"))
 	}
 	if (p.Age == Infant || p.Age == To3 || p.Age == To6) && d.has(ingredient.TagRice) {
-		reasons = append(reasons, "rice drinks are not for children under 5 in place of milk")
+		reasons = append(reasons, say.Of("rice-not-for-a-child"))
 	}
 	for _, held := range d.heldFor(p) {
 		if held.value > held.limit {
-			reasons = append(reasons, fmt.Sprintf("%s: %.3g of %.3g %s a day", held.name, held.value, held.limit, held.unit))
+			reasons = append(reasons, say.Of(held.code, held.value, held.limit))
 		}
 	}
 	return reasons
@@ -169,29 +170,29 @@ func (d *Drink) against(p Drinker) []string {
 func (d *Drink) forbids(p Drinker) bool { return len(d.wontHave(p)) > 0 }
 
 // wontHave is what someone may or will not drink.
-func (d *Drink) wontHave(p Drinker) []string {
-	var reasons []string
+func (d *Drink) wontHave(p Drinker) []say.Text {
+	var reasons []say.Text
 	for _, theirs := range p.Allergens {
 		if _, known := AllergenOf(theirs); !known {
-			reasons = addOnce(reasons, fmt.Sprintf("what %q means is not known: choose it from the list", theirs))
+			reasons = addOnce(reasons, say.Of("avoids-unknown", theirs))
 		}
 	}
 	for _, part := range d.Parts {
 		i := part.Ingredient
 		for _, a := range i.Allergens {
-			if why := p.mustAvoid(a); why != "" {
+			if why := p.mustAvoid(a); !why.IsZero() {
 				reasons = addOnce(reasons, why)
 			}
 		}
 		switch {
 		case p.Vegan && !i.Vegan:
-			reasons = addOnce(reasons, i.Name+" is not vegan")
+			reasons = addOnce(reasons, say.Of("not-vegan", i.Name))
 		case p.DairyFree && i.Has(ingredient.TagDairy):
-			reasons = addOnce(reasons, i.Name+" is dairy")
+			reasons = addOnce(reasons, say.Of("dairy", i.Name))
 		}
 		for _, word := range p.Dislikes {
 			if word != "" && names(i, word) {
-				reasons = addOnce(reasons, "will not have "+strings.ToLower(word))
+				reasons = addOnce(reasons, say.Of("will-not-have", strings.ToLower(word)))
 			}
 		}
 	}
@@ -205,9 +206,9 @@ func names(i *ingredient.Ingredient, word string) bool {
 	})
 }
 
-// mustAvoid is why someone must not have what holds an allergen; "" where they
-// may.
-func (p Drinker) mustAvoid(allergen string) string {
+// mustAvoid is why someone must not have what holds an allergen; zero where
+// they may.
+func (p Drinker) mustAvoid(allergen string) say.Text {
 	of, known := AllergenOf(allergen)
 	if !known { // of a row of the cook's own, kept before there was a list
 		of = Allergen{Code: strings.ToLower(allergen), Name: allergen}
@@ -217,17 +218,17 @@ func (p Drinker) mustAvoid(allergen string) string {
 		switch {
 		case !known:
 		case avoided.Covers(of):
-			return "contains " + of.Name
+			return say.Of("contains-allergen", of.Name)
 		case avoided.IsKinOf(of) && !slices.Contains(p.Cleared, of.Code):
-			return "contains " + of.Name + ", which is kin of " + avoided.Name
+			return say.Of("contains-kin", of.Name, avoided.Name)
 		}
 	}
-	return ""
+	return say.Text{}
 }
 
-func addOnce(reasons []string, reason string) []string {
+func addOnce(reasons []say.Text, reason say.Text) []say.Text {
 	for _, r := range reasons {
-		if r == reason {
+		if r.Is(reason) {
 			return reasons
 		}
 	}
@@ -235,27 +236,27 @@ func addOnce(reasons []string, reason string) []string {
 }
 
 type heldFigure struct {
-	name, unit   string
+	code         string // of what it comes to in a day
 	value, limit float64
 }
 
 func (d *Drink) heldFor(p Drinker) []heldFigure {
 	day := func(perServing float64) float64 { return perServing * p.servings() }
 	return []heldFigure{
-		{"selenium", "µg", day(d.PerServing[ingredient.SeleniumUg]), p.seleniumUg()},
-		{"iodine", "µg", day(d.PerServing[ingredient.IodineUg]), p.iodineUg()},
-		{"coumarin", "mg", day(d.PerServing[ingredient.CoumarinMg]), p.coumarinMg()},
-		{"free sugars", "g", day(d.PerServing[ingredient.FreeSugars]), p.freeSugarsG()},
-		{"nutmeg", "g", day(d.perServing(d.massOf(ingredient.TagNutmeg))), nutmegGPerDay},
+		{"a-day-of-selenium", day(d.PerServing[ingredient.SeleniumUg]), p.seleniumUg()},
+		{"a-day-of-iodine", day(d.PerServing[ingredient.IodineUg]), p.iodineUg()},
+		{"a-day-of-coumarin", day(d.PerServing[ingredient.CoumarinMg]), p.coumarinMg()},
+		{"a-day-of-free-sugars", day(d.PerServing[ingredient.FreeSugars]), p.freeSugarsG()},
+		{"a-day-of-nutmeg", day(d.perServing(d.massOf(ingredient.TagNutmeg))), nutmegGPerDay},
 	}
 }
 
 // nearly is what comes to half of a limit or more.
-func (d *Drink) nearly(p Drinker) []string {
-	var reasons []string
+func (d *Drink) nearly(p Drinker) []say.Text {
+	var reasons []say.Text
 	for _, held := range d.heldFor(p) {
 		if held.value >= raisedFrom*held.limit {
-			reasons = append(reasons, fmt.Sprintf("%s: %.3g of %.3g %s a day", held.name, held.value, held.limit, held.unit))
+			reasons = append(reasons, say.Of(held.code, held.value, held.limit))
 		}
 	}
 	return reasons

@@ -1,51 +1,49 @@
-// Package fault is the one error type of the core: it names the field, the
-// value that was given, what is wrong with it and what would be accepted.
+// Package fault is the one error type of the core: it names the field, the value that was
+// given, and by a code what is wrong with it and what would be accepted. The words for
+// the code are in package wording.
 package fault
 
 import (
 	"errors"
 	"fmt"
-	"strings"
+
+	"plushladle/core/say"
 )
 
-// Error says which input was refused and what would be accepted instead.
+// Error says which input was refused, and why.
 type Error struct {
-	Field   string // the input's name as the caller knows it, such as "amount" or "lines[2].amount"
-	Value   string // what was given, shortened for display
-	Problem string // what is wrong, without the value
-	Accepts string // what would be accepted
+	Field string   // the input's name as the caller knows it, such as "amount" or "lines[2].amount"
+	Value string   // what was given, shortened for display
+	Why   say.Text // the code, and the figures of what would be accepted
 }
 
 // shownValue is how many characters of a refused value are repeated back.
 const shownValue = 60
 
 // New builds an Error, shortening a long value so that it can be shown.
-func New(field, value, problem, accepts string) *Error {
+func New(field, value, code string, args ...any) *Error {
 	if runes := []rune(value); len(runes) > shownValue {
 		value = string(runes[:shownValue]) + "…"
 	}
-	return &Error{Field: field, Value: value, Problem: problem, Accepts: accepts}
+	return &Error{Field: field, Value: value, Why: say.Of(code, args...)}
 }
 
+// Error is for logs: the field, what was given and the code. What a cook reads is
+// wording.Fault.
 func (e *Error) Error() string {
-	var b strings.Builder
-	if e.Field != "" {
-		b.WriteString(e.Field + ": ")
-	}
-	b.WriteString(e.Message())
-	return b.String()
+	return fmt.Sprintf("%s %q: %s %v", e.Field, e.Value, e.Why.Code, e.Why.Args)
 }
 
-// Message is the error without the field's name, for showing beside the field.
-func (e *Error) Message() string {
-	message := e.Problem
-	if e.Value != "" {
-		message = fmt.Sprintf("%q %s", e.Value, e.Problem)
+// Told is the error as something to tell: what was given, and why it will not do.
+func (e *Error) Told() say.Text { return say.Of("fault", e.Value, e.Why) }
+
+// Code is the code of what is wrong with err; "" where it is no Error.
+func Code(err error) string {
+	var e *Error
+	if !errors.As(err, &e) {
+		return ""
 	}
-	if e.Accepts == "" {
-		return message
-	}
-	return message + "; " + e.Accepts
+	return e.Why.Code
 }
 
 // In returns a copy of err under the given field name. Errors of other types

@@ -41,7 +41,7 @@ const (
 // field as the cook sees it.
 func (o Own) Row() (*Ingredient, error) {
 	if strings.TrimSpace(o.Name) == "" {
-		return nil, fault.New("name", "", "an ingredient needs a name", "use 1 to 120 characters")
+		return nil, fault.New("name", "", "ingredient-needs-a-name")
 	}
 	i := &Ingredient{
 		ID: o.ID, Name: strings.TrimSpace(o.Name), Role: o.Role, Class: Soluble, Stage: Grind,
@@ -77,7 +77,7 @@ func usualOf(r Role) (Class, Stage) {
 func (o Own) measures(i *Ingredient) error {
 	if o.GPerCup != nil {
 		if !(*o.GPerCup >= 0.1 && *o.GPerCup <= maxGPerCup) {
-			return fault.New("gPerCup", fmt.Sprint(*o.GPerCup), "cannot be what a cup weighs", "use grams above 0, up to 5000")
+			return fault.New("gPerCup", fmt.Sprint(*o.GPerCup), "cup-weight-out-of-range")
 		}
 		i.BulkGPerML = *o.GPerCup / usCupML
 	}
@@ -95,20 +95,20 @@ func (c OwnContent) fill(i *Ingredient) error {
 	}
 	for field, v := range named {
 		if !(v >= 0 && v <= 100) {
-			return fault.New(field, fmt.Sprint(v), "is out of range", "use 0 to 100 g in 100 g")
+			return fault.New(field, fmt.Sprint(v), "nutrient-out-of-range")
 		}
 	}
 	if !(c.SodiumMg >= 0 && c.SodiumMg <= maxSodiumMg) {
-		return fault.New("sodiumMg", fmt.Sprint(c.SodiumMg), "is out of range", "use 0 to 40,000 mg in 100 g")
+		return fault.New("sodiumMg", fmt.Sprint(c.SodiumMg), "sodium-out-of-range")
 	}
 	dry := c.ProteinG + c.FatG + c.CarbohydrateG + c.FibreG
 	switch {
 	case dry > maxPer100G:
-		return fault.New("carbohydrateG", "", fmt.Sprintf("protein, fat, carbohydrate and fibre come to %.1f g", dry), "together they are at most 100 g")
+		return fault.New("carbohydrateG", "", "nutrients-over-100", dry)
 	case c.SugarsG > c.CarbohydrateG:
-		return fault.New("sugarsG", fmt.Sprint(c.SugarsG), "is more than the carbohydrate it is part of", "use at most the carbohydrate")
+		return fault.New("sugarsG", fmt.Sprint(c.SugarsG), "sugars-over-carbohydrate")
 	case c.SaturatedFatG > c.FatG:
-		return fault.New("saturatedFatG", fmt.Sprint(c.SaturatedFatG), "is more than the fat it is part of", "use at most the fat")
+		return fault.New("saturatedFatG", fmt.Sprint(c.SaturatedFatG), "saturated-over-fat")
 	}
 	i.Bare = false
 	i.PerGram = Content{

@@ -1,10 +1,11 @@
 package keep
 
 import (
-	"fmt"
 	"math"
 	"slices"
 	"time"
+
+	"plushladle/core/say"
 )
 
 // Place is where a bottle stands.
@@ -55,7 +56,7 @@ const (
 // Reason is why a bottle keeps as it does, and how many days of its life at
 // 4 °C that is.
 type Reason struct {
-	Text string
+	Text say.Text
 	Days float64
 }
 
@@ -67,12 +68,12 @@ type Budget struct {
 	UseBy               time.Time // the moment it ends
 	Earliest, Latest    time.Time // were the fridge a degree warmer or colder from now on
 	Past                bool      // it has ended, or is out
-	Out                 string    // why it is to be thrown out whatever the date; "" where it is not
+	Out                 say.Text  // why it is to be thrown out whatever the date; zero where it is not
 	Frozen              bool
-	Thawing             time.Time // until then; zero where it does not
-	Reasons             []Reason  // the heaviest first
-	Longer              []string  // what would lengthen it
-	Spells              []Spell   // warm ones that cost life
+	Thawing             time.Time  // until then; zero where it does not
+	Reasons             []Reason   // the heaviest first
+	Longer              []say.Text // what would lengthen it
+	Spells              []Spell    // warm ones that cost life
 }
 
 // Budget reckons a bottle's life along the temperature it really saw, by a
@@ -127,7 +128,7 @@ func (a *account) stay(stay Stay, until time.Time, left bool) {
 			a.outside += lasted
 		}
 		rate := RelativeRate(a.roomC)
-		a.pay(stay.From, until, rate*inDays(lasted), fmt.Sprintf("%s outside at %.0f °C", inHours(lasted), a.roomC), func(to time.Time) float64 {
+		a.pay(stay.From, until, rate*inDays(lasted), say.Of("stood-outside", inHours(lasted), a.roomC), func(to time.Time) float64 {
 			return rate * inDays(to.Sub(stay.From))
 		})
 	default:
@@ -156,24 +157,24 @@ func (a *account) cold(from, until time.Time) {
 		return
 	}
 	spent := func(to time.Time) float64 { return a.r.Spent(from, to, a.school) }
-	a.pay(from, until, spent(until), "", spent)
+	a.pay(from, until, spent(until), say.Text{}, spent)
 	if extra := spent(until) - inDays(until.Sub(from)); math.Abs(extra) > 0.01 {
-		a.because(fmt.Sprintf("the fridge %s than 4 °C", warmer(extra)), extra)
+		a.because(say.Of(warmer(extra)), extra)
 	}
 }
 
 func warmer(extra float64) string {
 	if extra > 0 {
-		return "warmer"
+		return "fridge-was-warmer"
 	}
-	return "colder"
+	return "fridge-was-colder"
 }
 
 // pay takes days off, and finds the moment within a stay at which nothing was
 // left. spent is what the stay had cost up to a moment.
-func (a *account) pay(from, until time.Time, days float64, why string, spent func(time.Time) float64) {
+func (a *account) pay(from, until time.Time, days float64, why say.Text, spent func(time.Time) float64) {
 	a.out.SpentDays += days
-	if why != "" {
+	if !why.IsZero() {
 		a.because(why, days)
 	}
 	if !a.ended.IsZero() {
@@ -213,7 +214,7 @@ func (a *account) end(at time.Time) {
 	}
 }
 
-func (a *account) because(why string, days float64) {
+func (a *account) because(why say.Text, days float64) {
 	a.out.Reasons = append(a.out.Reasons, Reason{why, days})
 }
 
@@ -241,7 +242,7 @@ func (a *account) judgeOutside() {
 		limit = outsideHotMost
 	}
 	if a.outside > limit {
-		a.throwOut(fmt.Sprintf("%s outside in all, and %s is the most", inHours(a.outside), inHours(limit)))
+		a.throwOut(say.Of("outside-too-long", inHours(a.outside), inHours(limit)))
 	}
 }
 
@@ -259,13 +260,13 @@ func (a *account) judgeSpells() {
 		if rule.aboveC == WarmFridgeC {
 			a.out.Spells = spells
 		}
-		if from, tooLong := tooWarm(spells); tooLong && rule.counts && a.out.Out == "" {
-			a.throwOut(fmt.Sprintf("over 4 hours above %.0f °C, from %s", rule.aboveC, from.Format("Mon 15:04")))
+		if from, tooLong := tooWarm(spells); tooLong && rule.counts && a.out.Out.IsZero() {
+			a.throwOut(say.Of("warm-too-long", rule.aboveC, from))
 		}
 	}
 }
 
-func (a *account) throwOut(why string) {
+func (a *account) throwOut(why say.Text) {
 	a.out.Out = why
 	a.left = 0
 }
@@ -273,7 +274,7 @@ func (a *account) throwOut(why string) {
 // settle draws the line under what was spent.
 func (a *account) settle() Budget {
 	a.date()
-	a.out.Past = a.out.Out != "" || !a.ended.IsZero() || !a.now.Before(a.out.UseBy)
+	a.out.Past = !a.out.Out.IsZero() || !a.ended.IsZero() || !a.now.Before(a.out.UseBy)
 	a.out.LeftDays = a.left
 	if a.out.Past && !a.out.Frozen {
 		a.out.LeftDays = 0
@@ -295,17 +296,17 @@ func (a *account) settle() Budget {
 func (a *account) date() {
 	same := func(at time.Time) { a.out.UseBy, a.out.Earliest, a.out.Latest = at, at, at }
 	switch {
-	case a.out.Out != "":
+	case !a.out.Out.IsZero():
 		same(a.now.AddDate(0, 0, -1))
 	case !a.ended.IsZero():
 		same(a.ended)
 		if a.out.Frozen {
-			a.because("it was past when it went into the freezer, which brings nothing back", 0)
+			a.because(say.Of("past-before-freezer"), 0)
 		}
 	case a.out.Frozen:
 		y, m, d := FrozenUntil(a.Stays[len(a.Stays)-1].From, a.Frozen[a.school]).Date()
 		same(time.Date(y, m, d+1, 0, 0, 0, 0, a.now.Location()))
-		a.because(fmt.Sprintf("in the freezer its life stands still; its quality holds %d days", a.Frozen[a.school]), 0)
+		a.because(say.Of("in-the-freezer", a.Frozen[a.school]), 0)
 	default:
 		a.datedInTheFridge()
 	}
@@ -314,7 +315,7 @@ func (a *account) date() {
 func (a *account) datedInTheFridge() {
 	from := a.now
 	if !a.thawed.IsZero() {
-		a.because("thawed: what was left, and two days at most; never frozen again", 0)
+		a.because(say.Of("thawed"), 0)
 		if ready := a.thawReady(); from.Before(ready) && a.Stays[len(a.Stays)-1].Place.IsCold() {
 			from, a.out.Thawing = ready, ready
 		}
@@ -335,13 +336,13 @@ func (a *account) advise() {
 	if a.out.Past || a.out.Frozen || !a.thawed.IsZero() {
 		return
 	}
-	a.out.Longer = append(a.out.Longer, fmt.Sprintf("freeze it now: its quality holds %d days", a.Frozen[a.school]))
+	a.out.Longer = append(a.out.Longer, say.Of("freeze-now", a.Frozen[a.school]))
 	if a.Steady || a.r.SetC <= 2 {
 		return
 	}
 	colder := earlier(a.now.Add(time.Duration(a.left/RelativeRate(coldC)*float64(24*time.Hour))), lastMidnight(a.Made))
 	if colder.Sub(a.out.UseBy) > 6*time.Hour {
-		a.out.Longer = append(a.out.Longer, fmt.Sprintf("a fridge at %d °C: good till %s", coldC, PartOfDay(colder)))
+		a.out.Longer = append(a.out.Longer, say.Of("colder-fridge", coldC, say.Of("part-of-day", colder)))
 	}
 }
 
@@ -350,12 +351,12 @@ const coldC = 1
 
 func inDays(d time.Duration) float64 { return d.Hours() / 24 }
 
-func inHours(d time.Duration) string {
+func inHours(d time.Duration) say.Text {
 	if d < time.Hour {
-		return fmt.Sprintf("%.0f minutes", d.Minutes())
+		return say.Of("minutes", d.Minutes())
 	}
 	if d == time.Hour {
-		return "an hour"
+		return say.Of("an-hour")
 	}
-	return fmt.Sprintf("%s hours", days(math.Round(d.Hours()*10)/10))
+	return say.Of("hours", math.Round(d.Hours()*10)/10)
 }

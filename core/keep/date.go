@@ -1,7 +1,6 @@
 package keep
 
 import (
-	"fmt"
 	"time"
 )
 
@@ -32,22 +31,6 @@ func LastWholeDay(start, useBy time.Time) time.Time {
 		return start
 	}
 	return day
-}
-
-// PartOfDay is a moment as people say it: "Mon 30 Nov, morning".
-func PartOfDay(t time.Time) string {
-	part := "night"
-	switch h := t.Hour(); {
-	case h < 5:
-		t = t.AddDate(0, 0, -1)
-	case h < 12:
-		part = "morning"
-	case h < 17:
-		part = "afternoon"
-	case h < 22:
-		part = "evening"
-	}
-	return t.Format("Mon 2 Jan") + ", " + part
 }
 
 // FrozenUntil is the last day of a frozen drink's quality, the day it is frozen
@@ -113,26 +96,6 @@ func LifeShare(start, useBy, now time.Time) float64 {
 		return 0
 	}
 	return min(1, left.Seconds()/all.Seconds())
-}
-
-// weeksFrom is from how many days on a time left is told in weeks.
-const weeksFrom = 21
-
-// InWords says how many days are left.
-func InWords(daysLeft int) string {
-	switch {
-	case daysLeft == -1:
-		return "past since yesterday"
-	case daysLeft < 0:
-		return fmt.Sprintf("past for %d days", -daysLeft)
-	case daysLeft == 0:
-		return "last day"
-	case daysLeft == 1:
-		return "1 day"
-	case daysLeft >= weeksFrom:
-		return fmt.Sprintf("%d weeks", daysLeft/7)
-	}
-	return fmt.Sprintf("%d days", daysLeft)
 }
 
 // Other is the school that s is not.

@@ -29,16 +29,16 @@ func ExampleRelativeRate() {
 // A label has the last day that is good to its end.
 func ExampleLastWholeDay() {
 	useBy := monday.Add(60 * time.Hour)
-	fmt.Println(keep.PartOfDay(useBy), "|", keep.LastWholeDay(monday, useBy).Format("Mon 2 Jan"))
+	fmt.Println(useBy.Format("Mon 2 Jan 15:04"), "|", keep.LastWholeDay(monday, useBy).Format("Mon 2 Jan"))
 	// Output:
-	// Wed 25 Nov, evening | Tue 24 Nov
+	// Wed 25 Nov 21:00 | Tue 24 Nov
 }
 
 func ExampleAt() {
 	standing, left := keep.At(monday, monday.Add(26*time.Hour))
-	fmt.Println(standing, left, keep.InWords(left))
+	fmt.Println(standing, left)
 	// Output:
-	// soon 1 1 day
+	// soon 1
 }
 
 // Two litres just off the boil, in an ice bath and in the fridge.
@@ -76,5 +76,5 @@ func ExampleOpenedLife() {
 	opened := keep.OpenedLife(juice)
 	fmt.Println(opened.Days(keep.Cautious), opened.Where)
 	// Output:
-	// 1 the fridge, closed, and never in an open tin
+	// 1 covered-in-fridge
 }

@@ -29,12 +29,11 @@
 package keep
 
 import (
-	"fmt"
 	"math"
-	"strconv"
 
 	"plushladle/core/fault"
 	"plushladle/core/ingredient"
+	"plushladle/core/say"
 )
 
 // School is a school of storage life.
@@ -51,7 +50,7 @@ func ParseSchool(name string) (School, error) {
 	if s := School(name); s == Cautious || s == Customary {
 		return s, nil
 	}
-	return Cautious, fault.New("school", name, "is not a school of storage life", "use cautious or customary")
+	return Cautious, fault.New("school", name, "unknown-school")
 }
 
 const (
@@ -123,7 +122,7 @@ type Life struct {
 	AtFour                      [2]float64 // cautious and customary, before the fridge's temperature counts
 	Steady                      bool       // a concentrate, that seven days are no limit for
 	freezer                     [2]int     // cautious, customary
-	Reasons                     []string
+	Reasons                     []say.Text
 }
 
 // Known tells whether a life could be computed.
@@ -154,28 +153,28 @@ func RelativeRate(tempC float64) float64 {
 // sweetened, a day more where boiled, at least a day, what its water activity
 // makes of that, capped by lines that keep less, the fridge, seven days.
 func Of(d Drink) Life {
-	life := Life{freezer: freezerDays(d.TigerNut), Reasons: make([]string, 0, 4)}
+	life := Life{freezer: freezerDays(d.TigerNut), Reasons: make([]say.Text, 0, 4)}
 	if d.RawSoy {
-		life.because("soy that was not boiled is not drunk, so it has no date")
+		life.because("raw-soy-has-no-date")
 		return life
 	}
 	if d.Unsettled {
-		life.because("a line that is not settled is not counted and may keep less")
+		life.because("unsettled-line")
 	}
 	least, ok := shortest(d.Parts, true)
 	if !ok {
 		least, ok = shortest(d.Parts, false)
 	}
 	if !ok {
-		life.because("nothing in it has a known fridge life")
+		life.because("no-known-life")
 		return life
 	}
 	life.CautiousDays, life.CustomaryDays = least.Life.CautiousDays, least.Life.CustomaryDays
-	life.because("%s: %s days, %s by custom", least.Name, days(life.CautiousDays), days(life.CustomaryDays))
+	life.because("least-life", least.Name, life.CautiousDays, life.CustomaryDays)
 	life.sweetened(d.AddedSugarsG)
 	if d.Boiled {
 		life.CustomaryDays += boiledDays
-		life.because("boiled and cooled fast in a sterilised bottle: a day more by custom, none by caution")
+		life.because("boiled-day-more")
 	}
 	life.CautiousDays, life.CustomaryDays = math.Max(leastDays, life.CautiousDays), math.Max(leastDays, life.CustomaryDays)
 	if !d.Unsettled {
@@ -196,7 +195,7 @@ func (l *Life) sweetened(addedG float64) {
 		return
 	}
 	l.CautiousDays -= less
-	l.because("added sugar makes it %s in the cautious school; custom leaves it", days(l.CautiousDays))
+	l.because("sugar-shortens", l.CautiousDays)
 }
 
 // cap holds a life to the lines that keep less.
@@ -206,7 +205,7 @@ func (l *Life) cap(parts []Part) {
 		return
 	}
 	if cap.Life.CautiousDays < l.CautiousDays || cap.Life.CustomaryDays < l.CustomaryDays {
-		l.because("%s cuts it: %s days, %s by custom", cap.Name, days(cap.Life.CautiousDays), days(cap.Life.CustomaryDays))
+		l.because("life-cut-by", cap.Name, cap.Life.CautiousDays, cap.Life.CustomaryDays)
 	}
 	l.CautiousDays = math.Min(l.CautiousDays, cap.Life.CautiousDays)
 	l.CustomaryDays = math.Min(l.CustomaryDays, cap.Life.CustomaryDays)
@@ -234,11 +233,11 @@ func (l *Life) concentrate(d Drink) {
 		return
 	}
 	l.CautiousDays, l.CustomaryDays = math.Max(l.CautiousDays, cautious), math.Max(l.CustomaryDays, customary)
-	how := "not filled hot"
+	how := "concentrate-life"
 	if d.HotFilled {
-		how = "filled hot"
+		how = "concentrate-life-hot"
 	}
-	l.because("a concentrate, %s, water activity %.2f: %s days, %s by custom", how, d.WaterActivity, days(l.CautiousDays), days(l.CustomaryDays))
+	l.because(how, d.WaterActivity, l.CautiousDays, l.CustomaryDays)
 }
 
 // along is the life at a water activity, in a straight line between points.
@@ -261,7 +260,7 @@ func along(points []point, activity float64) (cautious, customary float64) {
 func (l Life) at(fridgeC float64) Life {
 	rate := rateOf(fridgeC, l.Steady)
 	if rate != 1 {
-		l.because("a fridge at %s °C spends it at %.2f times the rate of 4 °C", days(fridgeC), rate)
+		l.because("fridge-rate", fridgeC, rate)
 	}
 	most := math.Inf(1)
 	if !l.Steady {
@@ -271,13 +270,13 @@ func (l Life) at(fridgeC float64) Life {
 	l.CustomaryDays = math.Min(most, l.CustomaryDays/rate)
 	l.CautiousDays, l.CustomaryDays = math.Max(leastDays, l.CautiousDays), math.Max(leastDays, l.CustomaryDays)
 	if l.CautiousDays == yardstickDays || l.CustomaryDays == yardstickDays {
-		l.because("no home-made drink is kept over 7 days")
+		l.because("seven-days-most")
 	}
 	switch {
 	case fridgeC > hotFridgeC:
-		l.because("a fridge set above 7 °C: one day at most in the cautious school")
+		l.because("fridge-above-7")
 	case fridgeC > WarmFridgeC:
-		l.because("a fridge set above 5 °C: half the life at most in the cautious school")
+		l.because("fridge-above-5")
 	}
 	return l
 }
@@ -302,8 +301,8 @@ func rateOf(tempC float64, steady bool) float64 {
 	return RelativeRate(tempC)
 }
 
-func (l *Life) because(format string, args ...any) {
-	l.Reasons = append(l.Reasons, fmt.Sprintf(format, args...))
+func (l *Life) because(code string, args ...any) {
+	l.Reasons = append(l.Reasons, say.Of(code, args...))
 }
 
 // shortest is the least life, school by school, of the bases or of the other
@@ -340,5 +339,3 @@ func freezerDays(tigerNut bool) [2]int {
 	}
 	return [2]int{30, 60}
 }
-
-func days(v float64) string { return strconv.FormatFloat(v, 'g', 3, 64) }

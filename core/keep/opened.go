@@ -23,11 +23,14 @@ const (
 	oily    = 0.90
 	fatty   = 0.20 // of fat, which turns rancid
 	scented = 0.01 // of sugars and protein, in a flower water
+)
 
-	inACool    = "a cool, dark cupboard"
-	inTheJar   = "a closed jar, cool and dark"
-	inTheCold  = "the fridge"
-	inACovered = "the fridge, closed, and never in an open tin"
+// Where an opened pack is kept, as codes.
+const (
+	inACool    = "cupboard"
+	inTheJar   = "closed-jar"
+	inTheCold  = "fridge"
+	inACovered = "covered-in-fridge"
 )
 
 // OpenedLife is how long the rest of an opened pack of an ingredient keeps.

@@ -6,6 +6,7 @@ import (
 	"plushladle/core/caution"
 	"plushladle/core/process"
 	"plushladle/core/reckon"
+	"plushladle/core/say"
 )
 
 // changed are the steps with what the cook does otherwise, and the places of the
@@ -33,16 +34,16 @@ func changed(steps []Step, changes []process.Change) (out []Step, unapplied []in
 		case process.Set:
 			out = slices.Clone(out)
 			if c.Params["gradual"] > 0 {
-				out[at].Right = gradually + out[at].Right
+				out[at].Right = say.Together(gradually, out[at].Right)
 			}
 			if c.Cue != "" {
-				out[at].Right = c.Cue
+				out[at].Right = say.Written(c.Cue)
 			}
 		}
 	}
 	for n := range out {
 		if out[n].Kind == Own && out[n].Blender && isHot(out[:n]) {
-			out[n].Caution = caution.HotBlendText
+			out[n].Caution = caution.HotBlend
 		}
 	}
 	return out, unapplied
@@ -99,11 +100,11 @@ func MoveTo(steps []Step, from int) []int {
 	return out
 }
 
-const gradually = "Begin with about a third of the water; once it is smooth, pour in the rest while it runs. "
+var gradually = say.Of("grind-gradually")
 
 // ownStep is a step of the cook's.
 func ownStep(c process.Change) Step {
-	return Step{Kind: Own, Title: c.Cue, Length: fixed(c.Params["minutes"]), HandsOn: true, Timer: minutesOf(c.Params["minutes"]), Blender: c.Params["blender"] > 0}
+	return Step{Kind: Own, Title: say.Written(c.Cue), Length: fixed(c.Params["minutes"]), HandsOn: true, Timer: minutesOf(c.Params["minutes"]), Blender: c.Params["blender"] > 0}
 }
 
 // isHot tells whether what went before leaves the drink hot.

@@ -1,16 +1,19 @@
 package plan
 
 import (
+	"errors"
 	"fmt"
 	"math"
 	"slices"
 	"strings"
 	"time"
 
+	"plushladle/core/fault"
 	"plushladle/core/ingredient"
 	"plushladle/core/keep"
 	"plushladle/core/process"
 	"plushladle/core/reckon"
+	"plushladle/core/say"
 	"plushladle/core/serve"
 )
 
@@ -106,34 +109,31 @@ func (c *compiler) amount(n int) Amount {
 	if l.Scoop != nil && l.Scoop.Text != "" && !l.Amount.IsMetric() {
 		text = l.Scoop.Told()
 	}
-	a := Amount{Key: line.Key, Line: line.Key, At: n, Name: line.Ingredient.Name, MassG: l.MassG, Text: text, Open: l.MassG == 0}
+	a := Amount{Key: line.Key, Line: line.Key, At: n, Name: line.Ingredient.Name, MassG: l.MassG, Text: say.Written(text), Open: l.MassG == 0}
 	if !a.Open {
 		a.Band, a.Fine = BandOf(l.MassG, l.Tolerance, c.kitchen.ScaleG), TooFine(l.MassG, l.Tolerance, c.kitchen.ScaleG)
 	}
 	return a
 }
 
-func names(amounts []Amount) string {
+func names(amounts []Amount) []string {
 	all := make([]string, len(amounts))
 	for n, a := range amounts {
 		all[n], _, _ = strings.Cut(strings.ToLower(a.Name), ",")
 	}
-	if last := len(all) - 1; last > 0 {
-		return strings.Join(all[:last], ", ") + " and " + all[last]
-	}
-	return strings.Join(all, "")
+	return all
 }
 
 // ready is the first step: everything out, weighed, and the soak begun.
 func (c *compiler) ready() {
 	amounts, _, soaks := c.soaked()
-	step := Step{Kind: GetReady, Title: "Set everything out and weigh it", Right: "What is missing shows now.", Length: fixed(readyMin), HandsOn: true}
+	step := Step{Kind: GetReady, Title: say.Of("set-out"), Right: say.Of("set-out-right"), Length: fixed(readyMin), HandsOn: true}
 	switch {
 	case c.where == FromABowl:
-		step.Title, step.Right = "Take the "+names(amounts)+" from the bowl", "It smells fresh and is not slimy; what is goes out."
+		step.Title, step.Right = say.Of("take-from-bowl", names(amounts)), say.Of("from-bowl-right")
 		step.Amounts = c.fromTheBowl()
 	case soaks:
-		step.Title, step.Right, step.Amounts = "Put the "+names(amounts)+" in to soak", c.vessel(), amounts
+		step.Title, step.Right, step.Amounts = say.Of("put-to-soak", names(amounts)), c.vessel(), amounts
 	}
 	c.add(step)
 }
@@ -144,8 +144,8 @@ func (c *compiler) brew() {
 	if len(brewed) == 0 {
 		return
 	}
-	c.add(Step{Kind: Brew, Title: "Brew the " + names(brewed), Amounts: brewed, Length: fixed(brewMin), HandsOn: true, TempC: brewC, Timer: minutesOf(brewMin),
-		Right: "Strain it and let it cool. Once it is cool, put it in the fridge."})
+	c.add(Step{Kind: Brew, Title: say.Of("brew", names(brewed)), Amounts: brewed, Length: fixed(brewMin), HandsOn: true, TempC: brewC, Timer: minutesOf(brewMin),
+		Right: say.Of("brew-right")})
 }
 
 // fromTheBowl are the bases as they come out of a soak.
@@ -168,10 +168,7 @@ func (c *compiler) wet(n int) Amount {
 	}
 	a.MassG += a.WetG
 	a.Band = BandOf(a.MassG, c.r.Lines[n].Tolerance, c.kitchen.ScaleG)
-	a.Soaked, a.Key, a.Text = true, a.Line+"/soaked", ""
-	if a.Name += ", soaked"; c.keepsSoak() {
-		a.Name += ", with its water"
-	}
+	a.Soaked, a.Kept, a.Key, a.Text = true, c.keepsSoak(), a.Line+"/soaked", say.Text{}
 	return a
 }
 
@@ -198,23 +195,23 @@ func (c *compiler) keptLiquidG() float64 {
 func (c *compiler) drain() {
 	amounts, _, soaks := c.soaked()
 	if rinsed := c.of(c.layout.Rinsed); len(rinsed) > 0 {
-		c.add(Step{Kind: Rinse, Title: "Rinse the " + names(rinsed) + " in cold water and drain them", Length: fixed(drainMin), HandsOn: true, Right: "The water runs off nearly clear: less slime later."})
+		c.add(Step{Kind: Rinse, Title: say.Of("rinse", names(rinsed)), Length: fixed(drainMin), HandsOn: true, Right: say.Of("rinse-right")})
 	}
 	if !soaks {
 		return
 	}
 	if !c.keepsSoak() {
-		c.add(Step{Kind: Drain, Title: "Drain and rinse the " + names(amounts), Length: fixed(drainMin), HandsOn: true, Right: c.drained()})
+		c.add(Step{Kind: Drain, Title: say.Of("drain-and-rinse", names(amounts)), Length: fixed(drainMin), HandsOn: true, Right: c.drained()})
 	}
 	c.afterSoak()
 }
 
 // drained says what goes out with the soak water.
-func (c *compiler) drained() string {
+func (c *compiler) drained() say.Text {
 	if aids := c.of(c.layout.Aids); len(aids) > 0 {
-		return "The water is poured away and the " + names(aids) + " with it. Rinse until it runs clear."
+		return say.Of("drain-aids-right", names(aids))
 	}
-	return "The water runs clear."
+	return say.Of("drain-right")
 }
 
 // pit takes the stones out of dates and the like, and softens them.
@@ -229,8 +226,8 @@ func (c *compiler) pit() {
 	if len(stoned) == 0 {
 		return
 	}
-	c.add(Step{Kind: Pit, Title: "Check the " + names(stoned) + " for stones, and tear them up", Length: fixed(pitMin), HandsOn: true,
-		Right: "Not one stone left. If they are hard, let them stand ten minutes in a little warm grinding water, and pour that in with them."})
+	c.add(Step{Kind: Pit, Title: say.Of("pit", names(stoned)), Length: fixed(pitMin), HandsOn: true,
+		Right: say.Of("pit-right")})
 }
 
 // bloom sets going what has to draw in warm water first.
@@ -239,8 +236,8 @@ func (c *compiler) bloom() {
 	if len(blooming) == 0 {
 		return
 	}
-	c.add(Step{Kind: Bloom, Title: "Bloom the " + names(blooming) + " in a spoon of warm water", Amounts: blooming, Length: fixed(bloomMin), HandsOn: true, TempC: bloomC,
-		Timer: minutesOf(bloomWaitMin), Right: "It stands for half an hour while the rest goes on, and goes in, water and all."})
+	c.add(Step{Kind: Bloom, Title: say.Of("bloom", names(blooming)), Amounts: blooming, Length: fixed(bloomMin), HandsOn: true, TempC: bloomC,
+		Timer: minutesOf(bloomWaitMin), Right: say.Of("bloom-right")})
 }
 
 // waitForBloom waits out the half hour that has not passed meanwhile.
@@ -253,8 +250,8 @@ func (c *compiler) waitForBloom(blooming []Amount) {
 		begun = begun || s.Kind == Bloom
 	}
 	if left := minutesOf(bloomWaitMin) - passed; left > 0 {
-		c.add(Step{Kind: DrawOn, Title: "Let the " + names(blooming) + " steep", Length: Window{left, left, left + minutesOf(bloomWaitMin)}, Timer: left,
-			Right: "Half an hour in all, until the water is deeply coloured."})
+		c.add(Step{Kind: DrawOn, Title: say.Of("steep", names(blooming)), Length: Window{left, left, left + minutesOf(bloomWaitMin)}, Timer: left,
+			Right: say.Of("steep-right")})
 	}
 }
 
@@ -282,13 +279,13 @@ func (c *compiler) grind() {
 		step := Step{
 			Kind: Grind, HandsOn: true, Blender: true, TempC: math.Round(c.r.Made.WaterC), Load: load, Loads: loads, Amounts: c.loaded(load, loads),
 			Length: fixed(loadMin + seconds/60), Timer: minutesOf(seconds / 60),
-			Title: fmt.Sprintf("Grind for %g seconds", seconds), Right: "Smooth between the fingers.", Caution: c.grindCaution(),
+			Title: say.Of("grind", seconds), Right: say.Of("grind-right"), Caution: c.grindCaution(),
 		}
 		if loads > 1 {
-			step.Title = fmt.Sprintf("Grind load %d of %d for %g seconds", load, loads, seconds)
+			step.Title = say.Of("grind-load", load, loads, seconds)
 		}
-		if late := c.late(); late != "" {
-			step.Title += fmt.Sprintf(", the %s for the last %g only", late, c.r.Made.LateS)
+		if late := c.late(); len(late) > 0 {
+			step.Title = say.Of("joined-late", step.Title, late, c.r.Made.LateS)
 		}
 		c.add(step)
 	}
@@ -297,7 +294,7 @@ func (c *compiler) grind() {
 
 // late is what joins the grind for its end: oats turn slimy when they are ground
 // for long.
-func (c *compiler) late() string {
+func (c *compiler) late() []string {
 	var late []int
 	for _, n := range c.layout.Ground {
 		if c.r.Made.JoinsLate(c.r.Through[n].Ingredient) {
@@ -311,21 +308,21 @@ func (c *compiler) late() string {
 func (c *compiler) stirTogether() {
 	amounts := c.of(c.layout.Ground)
 	if c.blendsIn(c.layout.Ground) && c.r.Made.WaterC < process.VentFromC {
-		c.add(blendIn("Blend the "+names(amounts)+" together", amounts))
+		c.add(blendIn(say.Of("blend-together", names(amounts)), amounts))
 		return
 	}
-	title := "Stir the " + names(amounts) + " together"
+	title := say.Of("stir-together", names(amounts))
 	if len(amounts) == 1 {
-		title = "Measure out the " + names(amounts)
+		title = say.Of("measure-out", names(amounts))
 	}
-	c.add(Step{Kind: StirIn, Title: title, Amounts: amounts, Length: fixed(stirMin), HandsOn: true, Right: "No dry lumps: powders are first rubbed smooth with a little of the liquid."})
+	c.add(Step{Kind: StirIn, Title: title, Amounts: amounts, Length: fixed(stirMin), HandsOn: true, Right: say.Of("stir-together-right")})
 }
 
 // juice runs it through the juicer by handfuls, with the water.
 func (c *compiler) juice() {
 	minutes := math.Max(minJuiceMin, c.method.Strainer.MinutesPerL()*c.groundML()/1000)
-	c.add(Step{Kind: Juice, Title: "Run it through the juicer by handfuls, with the water", Amounts: c.loaded(1, 1), Length: fixed(math.Ceil(minutes)), HandsOn: true, Blender: true,
-		Right: "Pulp and milk come out apart."})
+	c.add(Step{Kind: Juice, Title: say.Of("juice"), Amounts: c.loaded(1, 1), Length: fixed(math.Ceil(minutes)), HandsOn: true, Blender: true,
+		Right: say.Of("juice-right")})
 	c.ice()
 }
 
@@ -339,16 +336,16 @@ func (c *compiler) infuse() {
 			rest = append(rest, n)
 		}
 	}
-	c.add(Step{Kind: Crush, Title: "Crush the " + names(c.of(bases)) + " dry, in bursts", Amounts: c.of(bases), Length: fixed(loadMin + crushMin), HandsOn: true, Blender: true, Right: "Coarse, like meal."})
-	c.add(Step{Kind: StirIn, Title: "Pour on " + names(c.of(rest)), Amounts: c.of(rest), Length: fixed(stirMin), HandsOn: true, Right: "Whole spices go in as they are, and are lifted out at the straining.", Caution: "If you pour it on warm, get it cold within two hours."})
+	c.add(Step{Kind: Crush, Title: say.Of("crush", names(c.of(bases))), Amounts: c.of(bases), Length: fixed(loadMin + crushMin), HandsOn: true, Blender: true, Right: say.Of("crush-right")})
+	c.add(Step{Kind: StirIn, Title: say.Of("pour-on", names(c.of(rest))), Amounts: c.of(rest), Length: fixed(stirMin), HandsOn: true, Right: say.Of("pour-on-right"), Caution: say.Of("pour-on-warm")})
 	c.ice()
-	c.add(Step{Kind: Infuse, Title: "Leave it to steep in the fridge", Length: hours(24, 24, 48), Fridge: true, TempC: c.d.FridgeC})
+	c.add(Step{Kind: Infuse, Title: say.Of("infuse"), Length: hours(24, 24, 48), Fridge: true, TempC: c.d.FridgeC})
 }
 
 func (c *compiler) ice() {
 	if ice := c.of(c.layout.Ice); len(ice) > 0 {
-		c.add(Step{Kind: Ice, Title: "Cool it with the ice", Amounts: ice, Length: fixed(iceMin), HandsOn: true,
-			Right: fmt.Sprintf("Stirred until it has melted; it is part of the water, and brings it to about %.0f °C.", c.r.Made.IcedC)})
+		c.add(Step{Kind: Ice, Title: say.Of("ice"), Amounts: ice, Length: fixed(iceMin), HandsOn: true,
+			Right: say.Of("ice-right", c.r.Made.IcedC)})
 	}
 }
 
@@ -358,10 +355,10 @@ func (c *compiler) isKeptLiquid(n int) bool {
 	return c.anySoaks() && slices.ContainsFunc(c.layout.Kept, func(at int) bool { return c.r.Through[at].Index == n })
 }
 
-func (c *compiler) grindCaution() string { return c.caution("hot-blend", "slime") }
+func (c *compiler) grindCaution() say.Text { return c.caution("hot-blend", "slime") }
 
 // caution is the text of the first raised caution of these kinds.
-func (c *compiler) caution(codes ...string) string {
+func (c *compiler) caution(codes ...string) say.Text {
 	for _, code := range codes {
 		for _, raised := range c.r.Cautions {
 			if raised.Code == code {
@@ -369,7 +366,7 @@ func (c *compiler) caution(codes ...string) string {
 			}
 		}
 	}
-	return ""
+	return say.Text{}
 }
 
 // groundML is what is in the jug when it is strained: what joins later is not.
@@ -380,30 +377,30 @@ func (c *compiler) strain() {
 	early, rinse, again := c.of(c.layout.Early), c.of(c.layout.Rinse), c.of(c.layout.Again)
 	if c.r.Made.SolidsG == 0 || strainer == process.None {
 		if with := slices.Concat(early, rinse, again); len(with) > 0 {
-			c.add(Step{Kind: StirIn, Title: "Pour in " + names(with), Amounts: with, Length: fixed(stirMin), HandsOn: true})
+			c.add(Step{Kind: StirIn, Title: say.Of("pour-in", names(with)), Amounts: with, Length: fixed(stirMin), HandsOn: true})
 		}
 		return
 	}
 	if !c.isJuicer() {
-		step := c.straining("Strain by "+strainer.Words(), early)
-		if whole := c.wholeSpices(); c.method.Coarse && whole != "" {
-			step.Right = "Lift out the " + whole + " first. " + step.Right
+		step := c.straining(say.Of("strain-by", strainer.Told()), early)
+		if whole := c.wholeSpices(); c.method.Coarse && len(whole) > 0 {
+			step.Right = say.Together(say.Of("lift-out", whole), step.Right)
 		}
 		c.add(step)
 	}
 	if len(rinse) > 0 {
-		c.add(Step{Kind: RinsePulp, Title: "Rinse the pulp through with " + names(rinse), Amounts: rinse, Length: fixed(rinseMin), HandsOn: true})
+		c.add(Step{Kind: RinsePulp, Title: say.Of("rinse-pulp", names(rinse)), Amounts: rinse, Length: fixed(rinseMin), HandsOn: true})
 	}
 	if len(again) > 0 {
 		seconds := c.r.Made.Seconds
-		c.add(Step{Kind: SecondGrind, Title: "Grind the pulp again with " + names(again), Amounts: again, HandsOn: true, Blender: true,
+		c.add(Step{Kind: SecondGrind, Title: say.Of("grind-again", names(again)), Amounts: again, HandsOn: true, Blender: true,
 			Length: fixed(loadMin + seconds/60), Timer: minutesOf(seconds / 60)})
-		c.add(c.straining("Strain the second grind", nil))
+		c.add(c.straining(say.Of("strain-again"), nil))
 	}
 }
 
 // wholeSpices are those that steeped whole.
-func (c *compiler) wholeSpices() string {
+func (c *compiler) wholeSpices() []string {
 	var whole []Amount
 	for _, n := range c.layout.Ground {
 		line := &c.r.Through[n]
@@ -416,17 +413,17 @@ func (c *compiler) wholeSpices() string {
 
 // straining takes as long as there is to strain, and a strainer that is full
 // is emptied in between.
-func (c *compiler) straining(title string, early []Amount) Step {
+func (c *compiler) straining(title say.Text, early []Amount) Step {
 	ml, strains := c.groundML(), max(1, c.r.Jug.Strains)
 	minutes := c.method.Strainer.MinutesPerL()*ml/1000 + emptyMin*float64(strains-1)
 	if strains > 1 {
-		title += fmt.Sprintf(", %d times about %.0f mL, emptied in between", strains, ml/float64(strains))
+		title = say.Of("strained-in-turns", title, strains, ml/float64(strains))
 	}
 	if len(early) > 0 {
-		title += ", with " + names(early) + " poured over before it is squeezed"
+		title = say.Of("strained-with", title, names(early))
 	}
 	return Step{Kind: Strain, Title: title, Amounts: early, Length: fixed(math.Ceil(math.Max(2, minutes))), HandsOn: true,
-		Right: "The pulp feels like damp sand.", Loads: strains, Caution: c.caution("clogs")}
+		Right: say.Of("strain-right"), Loads: strains, Caution: c.caution("clogs")}
 }
 
 // whisk takes pulp off its seeds, which are lifted out.
@@ -435,8 +432,8 @@ func (c *compiler) whisk() {
 	if len(whisked) == 0 {
 		return
 	}
-	c.add(Step{Kind: WhiskOff, Title: "Whisk the " + names(whisked) + " off its seeds in some of the liquid, hot", Amounts: whisked, Length: fixed(whiskMin), HandsOn: true, TempC: whiskC,
-		Timer: minutesOf(whiskMin), Right: "The seeds come out bare and are lifted out. Never in the blender: the seeds are hard."})
+	c.add(Step{Kind: WhiskOff, Title: say.Of("whisk-off", names(whisked)), Amounts: whisked, Length: fixed(whiskMin), HandsOn: true, TempC: whiskC,
+		Timer: minutesOf(whiskMin), Right: say.Of("whisk-off-right")})
 }
 
 // heat brings it to its heat, with what is cooked, and takes the foam off soy.
@@ -447,36 +444,36 @@ func (c *compiler) heat() {
 	}
 	inPan := c.of(c.layout.InPan)
 	minutes := c.layout.Minutes
-	step := Step{Kind: Heat, HandsOn: true, Amounts: inPan, TempC: c.r.Made.HeatedC, Right: "It coats a spoon.",
+	step := Step{Kind: Heat, HandsOn: true, Amounts: inPan, TempC: c.r.Made.HeatedC, Right: say.Of("warm-right"),
 		Length: fixed(math.Ceil(heatMinPerL*c.ml()/1000) + minutes), Timer: minutesOf(minutes), Caution: c.caution("soy-boil")}
 	switch h {
 	case process.Warm:
-		step.Title = fmt.Sprintf("Warm it to 80 °C, %g minutes, stirring", minutes)
+		step.Title = say.Of("warm", minutes)
 	case process.UnderIt:
-		step.Title = fmt.Sprintf("Warm it to just under the boil, %g minutes, stirring", minutes)
+		step.Title = say.Of("under-boil", minutes)
 	case process.Simmer:
-		step.Title = fmt.Sprintf("Bring it to the boil and simmer %g minutes, stirring the bottom", minutes)
-		step.Right = "The foam that rises first is not yet the boil."
+		step.Title = say.Of("simmer", minutes)
+		step.Right = say.Of("boil-right")
 	default:
-		step.Title = fmt.Sprintf("Boil it %g minutes, stirring the bottom", minutes)
-		step.Right = "The foam that rises first is not yet the boil."
+		step.Title = say.Of("boil", minutes)
+		step.Right = say.Of("boil-right")
 	}
 	if len(inPan) > 0 {
-		step.Title += ", with " + names(inPan)
+		step.Title = say.Of("heated-with", step.Title, names(inPan))
 	}
 	for _, line := range c.d.Lines {
 		if line.Ingredient != nil && line.Ingredient.Has(ingredient.TagBoil) {
 			name, _, _ := strings.Cut(line.Ingredient.Name, ",")
-			step.Never = name + ": never taken raw. Boil it, or throw it out"
+			step.Never = say.Of("never-raw", name)
 		}
 	}
 	c.add(step)
 	if c.r.FoamG > 0 {
-		c.add(Step{Kind: Skim, Title: "Skim off the foam", Length: fixed(skimMin), HandsOn: true})
+		c.add(Step{Kind: Skim, Title: say.Of("skim"), Length: fixed(skimMin), HandsOn: true})
 	}
 	if late := c.of(c.layout.Late); len(late) > 0 {
-		c.add(Step{Kind: LateSpice, Title: "Off the heat, stir in " + names(late), Amounts: late, Length: fixed(stirMin), HandsOn: true,
-			Right: "Added now, it keeps its scent."})
+		c.add(Step{Kind: LateSpice, Title: say.Of("off-heat-stir-in", names(late)), Amounts: late, Length: fixed(stirMin), HandsOn: true,
+			Right: say.Of("late-spice-right")})
 	}
 }
 
@@ -487,10 +484,10 @@ func (c *compiler) join() {
 		c.waitForBloom(blooming)
 	}
 	if brewed := c.of(c.layout.Brewed); len(brewed) > 0 {
-		step := Step{Kind: PourIn, Title: "Pour in the brew of " + names(brewed), Length: fixed(pourMin), HandsOn: true, Right: "Strain it, so that no leaves go in."}
+		step := Step{Kind: PourIn, Title: say.Of("pour-in-brew", names(brewed)), Length: fixed(pourMin), HandsOn: true, Right: say.Of("pour-in-brew-right")}
 		if used := c.method.BrewUsed; used > 0 && used < 1 {
-			step.Title = fmt.Sprintf("Pour in %.0f %% of the brew of %s", 100*used, names(brewed))
-			step.Right = fmt.Sprintf("About %.0f mL of it are left over.", c.r.LeftoverML)
+			step.Title = say.Of("pour-in-part-of-brew", 100*used, names(brewed))
+			step.Right = say.Of("brew-left-over", c.r.LeftoverML)
 		}
 		c.add(step)
 	}
@@ -504,21 +501,22 @@ func (c *compiler) join() {
 				stirred = append(stirred, n)
 			}
 		}
-		c.add(blendIn("Blend in the "+names(c.of(blended)), c.of(blended)))
+		c.add(blendIn(say.Of("blend-in", names(c.of(blended))), c.of(blended)))
 		joins = c.of(stirred)
 	}
-	what := names(joins)
-	if len(blooming) > 0 {
-		what = strings.TrimPrefix(what+", the bloomed "+names(blooming), ", ")
-	}
-	if what == "" {
+	if len(joins)+len(blooming) == 0 {
 		return
 	}
-	title := "Stir in " + what
+	code := "stir-in"
 	if c.layout.Heat != process.Unheated {
-		title = "Off the heat, stir in " + what
+		code = "off-heat-stir-in"
 	}
-	c.add(Step{Kind: StirIn, Title: title, Amounts: joins, Length: fixed(stirMin), HandsOn: true, Right: "A little first; taste; then the rest."})
+	what := names(joins)
+	title := say.Of(code, what)
+	if len(blooming) > 0 {
+		title = say.Of(code+"-bloomed", what, names(blooming))
+	}
+	c.add(Step{Kind: StirIn, Title: title, Amounts: joins, Length: fixed(stirMin), HandsOn: true, Right: say.Of("stir-in-right")})
 }
 
 // blendsIn tells whether something among these lines is blended rather than
@@ -527,9 +525,9 @@ func (c *compiler) blendsIn(places []int) bool {
 	return slices.ContainsFunc(places, func(n int) bool { return c.r.Through[n].BlendsIn() })
 }
 
-func blendIn(title string, amounts []Amount) Step {
+func blendIn(title say.Text, amounts []Amount) Step {
 	return Step{Kind: BlendIn, Title: title, Amounts: amounts, Length: fixed(loadMin + blendInMin), Timer: minutesOf(blendInMin), HandsOn: true, Blender: true,
-		Right: "No drops and no lumps stand on top. Fat that has set is melted first, and poured in while it runs."}
+		Right: say.Of("blend-in-right")}
 }
 
 // cool brings what was heated down, fast.
@@ -538,9 +536,9 @@ func (c *compiler) cool() {
 		return
 	}
 	// Food Code 3-501.14: 57 to 21 °C within two hours.
-	c.add(Step{Kind: Cool, Title: "Cool it fast, in an ice bath", Length: hours(.25, .5, 2), TempC: cooledC,
+	c.add(Step{Kind: Cool, Title: say.Of("cool-in-ice"), Length: hours(.25, .5, 2), TempC: cooledC,
 		Right:   c.cooling(c.r.Made.HeatedC),
-		Caution: "To 21 °C within two hours, and to 5 °C within six in all; what misses it is not kept."})
+		Caution: say.Of("cooling-limits")})
 }
 
 // hotFills tells whether it is bottled hot, and hot enough for that.
@@ -550,17 +548,17 @@ func (c *compiler) hotFills() bool {
 
 // bottleHot fills the bottles hot, and cools them full.
 func (c *compiler) bottleHot() {
-	c.add(Step{Kind: Bottle, Title: "Bring it back to 85 °C or more, and bottle it hot", Length: fixed(bottleMin), HandsOn: true, TempC: process.HotFillC,
-		Right:   "What you stirred in has cooled it: measure before you fill. Use bottles made for heat, and warm them first. Fill them full, close them, and turn them over for two minutes." + c.keptForTheGlass(),
-		Caution: "Cold glass cracks when hot liquid goes in: warm it first, and hold it with a cloth. Below 85 °C at the neck the long life does not hold."})
-	c.add(Step{Kind: Cool, Title: "Let the bottles cool: lukewarm water first, then cold, then ice", Length: hours(.5, 1, 2), TempC: cooledC, Right: "Hot glass never goes straight into ice water."})
-	c.add(Step{Kind: Wash, Title: "Rinse and wash up", Length: fixed(washMin), HandsOn: true, Right: "Cloth and bag boiled and hung to dry."})
+	c.add(Step{Kind: Bottle, Title: say.Of("bottle-hot"), Length: fixed(bottleMin), HandsOn: true, TempC: process.HotFillC,
+		Right:   say.Together(say.Of("bottle-hot-right"), c.keptForTheGlass()),
+		Caution: say.Of("hot-glass")})
+	c.add(Step{Kind: Cool, Title: say.Of("cool-bottles"), Length: hours(.5, 1, 2), TempC: cooledC, Right: say.Of("cool-bottles-right")})
+	c.add(Step{Kind: Wash, Title: say.Of("wash-up"), Length: fixed(washMin), HandsOn: true, Right: say.Of("wash-up-right")})
 }
 
 // taste is the last adjusting, and the dividing.
 func (c *compiler) taste() {
-	c.add(Step{Kind: Taste, Title: "Taste and adjust", Amounts: c.toTaste(), Length: fixed(tasteMin), HandsOn: true,
-		Right: "A little at a time, and note what goes in. Cold it tastes less sweet than warm."})
+	c.add(Step{Kind: Taste, Title: say.Of("taste"), Amounts: c.toTaste(), Length: fixed(tasteMin), HandsOn: true,
+		Right: say.Of("taste-right")})
 	if len(c.d.Portions) > 0 {
 		c.add(c.splitting())
 	}
@@ -584,57 +582,57 @@ func (c *compiler) toTaste() []Amount {
 
 // cooling says how long it takes on ice, and that it would miss its points
 // left to itself, with what helps.
-func (c *compiler) cooling(fromC float64) string {
+func (c *compiler) cooling(fromC float64) say.Text {
 	k := keep.Cooling{VolumeML: c.ml(), FromC: fromC, RoomC: c.kitchen.TempC, Bath: keep.InIce}
 	first, _ := k.Until(keep.FirstC)
 	cold, _ := k.Until(keep.ColdC)
-	words := fmt.Sprintf("In an ice bath, stirred, about %.0f minutes to 21 °C and %.0f to 5 °C.", math.Ceil(first.Minutes()), math.Ceil(cold.Minutes()))
+	told := say.Of("cooling-on-ice", math.Ceil(first.Minutes()), math.Ceil(cold.Minutes()))
 	k.Bath = keep.InAFridge
 	slow, _ := k.Until(keep.FirstC)
 	if !k.InTime() {
-		words += fmt.Sprintf(" Put into the fridge hot it would take %.1f hours to 21 °C, too long, and warm what stands there. On ice, in shallow vessels, divided among several, it is quicker.", slow.Hours())
+		told = say.Together(told, say.Of("cooling-in-fridge-too-slow", slow.Hours()))
 	}
-	return words
+	return told
 }
 
 // splitting divides one base into drinks, each with what joins it.
 func (c *compiler) splitting() Step {
-	step := Step{Kind: Split, Length: fixed(splitMin * float64(len(c.d.Portions))), HandsOn: true, Right: "Each in a clean jug of its own, labelled."}
+	step := Step{Kind: Split, Length: fixed(splitMin * float64(len(c.d.Portions))), HandsOn: true, Right: say.Of("divide-right")}
 	drinks, err := serve.Split(c.d, c.d.Portions)
 	if err != nil {
-		step.Title, step.Caution = "Divide it", err.Error()
+		step.Title, step.Caution = say.Of("divide"), tellError(err)
 		return step
 	}
-	var parts []string
+	var parts []say.Text
 	for p, d := range drinks {
 		r, err := d.Reckon()
 		if err != nil || r.Drink == nil {
 			continue
 		}
-		parts = append(parts, fmt.Sprintf("%.0f mL of %s", r.Drink.VolumeML, d.Name))
+		parts = append(parts, say.Of("portion", r.Drink.VolumeML, d.Name))
 		for n := len(c.d.Lines); n < len(d.Lines); n++ {
 			if l := r.Lines[n]; l.MassG > 0 {
 				key := fmt.Sprintf("split/%d/%d", p, n-len(c.d.Lines))
-				step.Amounts = append(step.Amounts, Amount{Key: key, Line: key, Name: d.Lines[n].Ingredient.Name + ", into " + d.Name,
-					MassG: l.MassG, Text: l.Amount.String(), Band: BandOf(l.MassG, l.Tolerance, c.kitchen.ScaleG)})
+				step.Amounts = append(step.Amounts, Amount{Key: key, Line: key, Name: d.Lines[n].Ingredient.Name, Into: d.Name,
+					MassG: l.MassG, Text: say.Written(l.Amount.String()), Band: BandOf(l.MassG, l.Tolerance, c.kitchen.ScaleG)})
 			}
 		}
 	}
-	step.Title = "Divide it into " + strings.Join(parts, " and ")
+	step.Title = say.Of("divide-into", parts)
 	return step
 }
 
 func (c *compiler) bottle() {
-	c.add(Step{Kind: Bottle, Title: "Let the foam settle, and bottle it", Length: fixed(bottleMin), HandsOn: true, Right: "Fill to the neck and close at once. For the freezer, leave a tenth of the bottle empty." + c.keptForTheGlass()})
-	c.add(Step{Kind: Wash, Title: "Rinse and wash up", Length: fixed(washMin), HandsOn: true, Right: "Cloth and bag boiled and hung to dry."})
+	c.add(Step{Kind: Bottle, Title: say.Of("bottle"), Length: fixed(bottleMin), HandsOn: true, Right: say.Together(say.Of("bottle-right"), c.keptForTheGlass())})
+	c.add(Step{Kind: Wash, Title: say.Of("wash-up"), Length: fixed(washMin), HandsOn: true, Right: say.Of("wash-up-right")})
 }
 
 // keptForTheGlass says what is not bottled with it.
-func (c *compiler) keptForTheGlass() string {
+func (c *compiler) keptForTheGlass() say.Text {
 	if in := c.of(c.layout.Serve); len(in) > 0 {
-		return " Only in the glass: " + names(in) + "."
+		return say.Of("kept-for-the-glass", names(in))
 	}
-	return ""
+	return say.Text{}
 }
 
 // chill is the wait in the fridge: no longer than the drink keeps.
@@ -643,13 +641,13 @@ func (c *compiler) chill() {
 	if days := c.r.Keeps.CautiousDays; days > 0 {
 		most = max(minutesOf(chillBestMin), minutesOf(days*24*60)-keepsSpare)
 	}
-	c.add(Step{Kind: Chill, Title: "Chill it", Length: Window{minutesOf(chillMin), minutesOf(chillBestMin), most}, Fridge: true, TempC: c.d.FridgeC, Right: c.chilling()})
+	c.add(Step{Kind: Chill, Title: say.Of("chill"), Length: Window{minutesOf(chillMin), minutesOf(chillBestMin), most}, Fridge: true, TempC: c.d.FridgeC, Right: c.chilling()})
 }
 
 // serve is what goes into the glass.
 func (c *compiler) serve() {
 	if in := c.of(c.layout.Serve); len(in) > 0 {
-		c.add(Step{Kind: Serve, Title: "In the glass: " + names(in), Amounts: in, Length: fixed(0), Right: "Shaken first."})
+		c.add(Step{Kind: Serve, Title: say.Of("in-the-glass", names(in)), Amounts: in, Length: fixed(0), Right: say.Of("in-the-glass-right")})
 	}
 }
 
@@ -661,20 +659,28 @@ const (
 
 // chilling says where what was ground at room temperature would not be cold in
 // its four hours, and what helps. What was cooked was cooled before.
-func (c *compiler) chilling() string {
+func (c *compiler) chilling() say.Text {
 	if c.layout.Heat != process.Unheated {
-		return ""
+		return say.Text{}
 	}
 	k := keep.Cooling{VolumeML: math.Min(bottleML, c.ml()), DepthCM: bottleDepthCM, FromC: c.r.Made.IcedC, Bath: keep.InAFridge}
 	cold, can := k.Until(keep.ColdC)
 	if !can || cold <= keep.RoomMost {
-		return ""
+		return say.Text{}
 	}
 	ice, _ := k.Divided(1, keep.InIce, bottleDepthCM).Until(keep.ColdC)
-	how, better := "Ground at", ", or grind with ice-cold water"
-	if !c.layout.IsGround {
-		how, better = "At", ""
+	code := "chill-too-slow"
+	if c.layout.IsGround {
+		code = "chill-too-slow-ground"
 	}
-	return fmt.Sprintf("%s about %.0f °C, a bottle takes about %.0f hours in the fridge to 5 °C, and four are the most. Stand it in ice water first, about %.0f minutes%s.",
-		how, k.FromC, math.Ceil(cold.Hours()), math.Ceil(ice.Minutes()), better)
+	return say.Of(code, k.FromC, math.Ceil(cold.Hours()), math.Ceil(ice.Minutes()))
+}
+
+// tellError is why something cannot be done.
+func tellError(err error) say.Text {
+	var e *fault.Error
+	if errors.As(err, &e) {
+		return e.Told()
+	}
+	return say.Written(err.Error())
 }

@@ -27,16 +27,16 @@ func ExampleSteps() {
 		fmt.Println(s.Title)
 	}
 	// Output:
-	// Put the almonds in to soak
-	// Soak the almonds
-	// Drain and rinse the almonds
-	// Check the dates for stones, and tear them up
-	// Grind for 90 seconds
-	// Strain by nut-milk bag, squeezed firmly
-	// Taste and adjust
-	// Let the foam settle, and bottle it
-	// Rinse and wash up
-	// Chill it
+	// put-to-soak([almonds])
+	// soak([almonds])
+	// drain-and-rinse([almonds])
+	// pit([dates])
+	// grind(90)
+	// strain-by(strainer-bag)
+	// taste
+	// bottle
+	// wash-up
+	// chill
 }
 
 // Wanted at noon on Friday, with nobody up at night.
@@ -50,10 +50,10 @@ func ExampleMake() {
 	}
 	fmt.Println(plan.EffortOf(p.Work()).Visits, "visits, proved", p.Proved)
 	// Output:
-	// Thu 19:10 Put the almonds in to soak
-	// Thu 19:20 Soak the almonds
-	// Fri 07:20 Drain and rinse the almonds
-	// Fri 07:25 Check the dates for stones, and tear them up
+	// Thu 19:10 put-to-soak([almonds])
+	// Thu 19:20 soak([almonds])
+	// Fri 07:20 drain-and-rinse([almonds])
+	// Fri 07:25 pit([dates])
 	// 2 visits, proved true
 }
 

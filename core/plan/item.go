@@ -8,6 +8,7 @@ import (
 
 	"plushladle/core/fault"
 	"plushladle/core/reckon"
+	"plushladle/core/say"
 	"plushladle/core/solve"
 )
 
@@ -15,9 +16,9 @@ import (
 // it is kept, and as it is sent.
 type ItemStep struct {
 	Kind    string       `json:"kind"`
-	Title   string       `json:"title"`
-	Right   string       `json:"right" doc:"what right looks like"`
-	Caution string       `json:"caution"`
+	Title   say.Text     `json:"title"`
+	Right   say.Text     `json:"right" doc:"what right looks like"`
+	Caution say.Text     `json:"caution"`
 	Amounts []ItemAmount `json:"amounts"`
 	HandsOn bool         `json:"handsOn"`
 	Blender bool         `json:"blender"`
@@ -27,7 +28,7 @@ type ItemStep struct {
 	MostM   int          `json:"mostMinutes" doc:"the same as the least where it has its time; 0 where there is no end to it"`
 	Load    int          `json:"load" doc:"which filling of the jug, from 1; 0 where it is not filled"`
 	Loads   int          `json:"loads" doc:"fillings of the jug or of the strainer"`
-	Never   string       `json:"never" doc:"why it must not be left out; empty where it may be"`
+	Never   say.Text     `json:"never" doc:"why it must not be left out; empty where it may be"`
 	TimerS  int          `json:"timerS" doc:"what a timer is set to meanwhile; 0 where none helps"`
 	Start   time.Time    `json:"start"`
 	End     time.Time    `json:"end"`
@@ -45,7 +46,9 @@ type ItemAmount struct {
 	MassG  float64  `json:"massG"`
 	LowG   float64  `json:"lowG" doc:"from here on it is near enough; 0 with highG 0 for what was left open"`
 	HighG  float64  `json:"highG"`
-	Text   string   `json:"text"`
+	Into   string   `json:"into,omitempty" doc:"the drink it goes into, of those the base is divided into"`
+	Kept   bool     `json:"kept,omitempty" doc:"soaked in liquid that is in its mass"`
+	Text   say.Text `json:"text"`
 	Fine   bool     `json:"fine" doc:"finer than the scale reads: spoons tell better"`
 	Extra  bool     `json:"extra" doc:"only where the taste asks for it"`
 	Open   bool     `json:"open" doc:"no amount was given: what goes in is taken down"`
@@ -79,7 +82,7 @@ func ItemStepOf(s Timed) ItemStep {
 	for _, a := range s.Amounts {
 		out.Amounts = append(out.Amounts, ItemAmount{
 			Key: a.Key, Line: a.Line, Name: a.Name, MassG: a.MassG, LowG: a.Band.LowG, HighG: a.Band.HighG,
-			Text: a.Text, Fine: a.Fine, Extra: a.Extra, Open: a.Open, Soaked: a.Soaked, WetG: a.WetG,
+			Text: a.Text, Into: a.Into, Kept: a.Kept, Fine: a.Fine, Extra: a.Extra, Open: a.Open, Soaked: a.Soaked, WetG: a.WetG,
 		})
 	}
 	return out
@@ -227,10 +230,10 @@ type Marking struct{ Undo, Skip bool }
 // after it are too. The error names "step".
 func Mark(steps []ItemStep, n int, how Marking, now time.Time) ([]ItemStep, error) {
 	if n < 0 || n >= len(steps) || !steps[n].HandsOn {
-		return nil, fault.New("step", fmt.Sprint(n), "is not a step to do", "choose one that needs hands")
+		return nil, fault.New("step", fmt.Sprint(n), "not-a-step-to-do")
 	}
-	if never := steps[n].Never; how.Skip && never != "" {
-		return nil, fault.New("step", steps[n].Title, "is not left out", never)
+	if never := steps[n].Never; how.Skip && !never.IsZero() {
+		return nil, fault.New("step", "", "never-left-out", steps[n].Title, never)
 	}
 	steps = slices.Clone(steps)
 	for k := range steps {

@@ -4,6 +4,9 @@ import (
 	"testing"
 	"time"
 
+	"plushladle/core/fault"
+	"plushladle/core/say"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 )
@@ -12,7 +15,7 @@ import (
 // evening, then drained, ground and bottled.
 func onThePlan() []ItemStep {
 	step := func(kind Kind, hands bool, from, to time.Time) ItemStep {
-		return ItemStep{Kind: string(kind), Title: string(kind), HandsOn: hands, Start: from, End: to, Least: to, Most: to.Add(2 * time.Hour)}
+		return ItemStep{Kind: string(kind), Title: say.Of(string(kind)), HandsOn: hands, Start: from, End: to, Least: to, Most: to.Add(2 * time.Hour)}
 	}
 	return []ItemStep{
 		step(GetReady, true, at(26, 9, 0), at(26, 9, 10)), step(Soak, false, at(26, 9, 10), at(26, 18, 0)), step(Drain, true, at(26, 18, 0), at(26, 18, 5)),
@@ -62,11 +65,11 @@ func TestMarking(t *testing.T) {
 	assert.NotNil(t, back[2].DoneAt)
 	for _, n := range []int{-1, 1, 9} {
 		_, err = Mark(onThePlan(), n, Marking{}, at(26, 9, 0))
-		assert.ErrorContains(t, err, "is not a step to do")
+		assert.Equal(t, "not-a-step-to-do", fault.Code(err))
 	}
-	steps[3].Never = "never raw"
+	steps[3].Never = say.Of("never-raw", "Soy")
 	_, err = Mark(steps, 3, Marking{Skip: true}, at(26, 9, 0))
-	assert.ErrorContains(t, err, "never raw")
+	assert.Equal(t, "never-left-out", fault.Code(err))
 }
 
 // What follows within a quarter of an hour is one visit to the kitchen.

@@ -5,6 +5,7 @@ import (
 	"math"
 
 	"plushladle/core/quantity"
+	"plushladle/core/say"
 )
 
 // The jug is filled in equal loads, as near as hands can: what spoons cannot part
@@ -50,34 +51,34 @@ func (c *compiler) portion(a Amount, share float64) Amount {
 }
 
 // part is the share of an amount that goes into a load, and how it is measured.
-func (c *compiler) part(a Amount, load, loads int) (share float64, text string) {
+func (c *compiler) part(a Amount, load, loads int) (share float64, text say.Text) {
 	equal := 1 / float64(loads)
-	if a.Open || a.Text == "" {
+	if a.Open || a.Text.IsZero() {
 		return equal, a.Text
 	}
 	if text, ok := c.measuredPart(a.At, loads); ok {
-		return equal, text
+		return equal, say.Written(text)
 	}
 	groundG := c.r.Made.Ground.MassG()
 	amount := c.r.Lines[a.At].Amount
 	if halves, n, ok := inHalves(amount); ok && a.MassG/n < lightShare*groundG*equal {
 		mine := dealt(int(n), load, loads)
 		if mine == 0 {
-			return 0, ""
+			return 0, say.Text{}
 		}
 		part, _ := halves.Scaled(float64(mine)/n, c.d.System, 0)
-		return float64(mine) / n, part.String()
+		return float64(mine) / n, say.Written(part.String())
 	}
 	if a.MassG < smallShare*groundG {
 		if load > 1 {
-			return 0, ""
+			return 0, say.Text{}
 		}
 		return 1, a.Text
 	}
 	if len(amount.Terms()) > 1 {
-		return equal, "" // parted by weight
+		return equal, say.Text{} // parted by weight
 	}
-	return equal, inWords(a.Text, loads)
+	return equal, partOf(a.Text, loads)
 }
 
 // inHalves is an amount of pieces in whole and half ones, and how many halves it
@@ -122,11 +123,11 @@ func (c *compiler) measuredPart(n, parts int) (text string, ok bool) {
 	return part.String(), math.Abs(errorShare) < exactShare && (line.Amount.IsMetric() || !part.IsMetric())
 }
 
-// inWords is a part of what is measured at once.
-func inWords(text string, parts int) string {
-	words := [...]string{2: "half", 3: "a third", 4: "a quarter"}
-	if parts < len(words) {
-		return words[parts] + " of " + text
+// partOf is a part of what is measured at once.
+func partOf(text say.Text, parts int) say.Text {
+	codes := [...]string{2: "half-of", 3: "third-of", 4: "quarter-of"}
+	if parts < len(codes) {
+		return say.Of(codes[parts], text)
 	}
-	return fmt.Sprintf("1 of %d parts of %s", parts, text)
+	return say.Of("part-of", parts, text)
 }

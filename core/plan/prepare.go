@@ -1,12 +1,12 @@
 package plan
 
 import (
-	"fmt"
 	"math"
 	"slices"
 	"strings"
 
 	"plushladle/core/ingredient"
+	"plushladle/core/say"
 )
 
 // toast roasts what the cook toasts, before it is measured.
@@ -20,9 +20,9 @@ func (c *compiler) toast() {
 	if len(toasted) == 0 || c.where == FromABowl {
 		return
 	}
-	c.add(Step{Kind: Toast, Title: fmt.Sprintf("Toast the %s at %.0f °C", names(toasted), toastC), HandsOn: true, TempC: toastC,
+	c.add(Step{Kind: Toast, Title: say.Of("toast", names(toasted), toastC), HandsOn: true, TempC: toastC,
 		Length: fixed(toastMin), Timer: minutesOf(toastMin),
-		Right: "8 to 15 minutes, shaken once or twice, golden inside, never brown. Let them cool, then measure them. Leave it out where you buy them toasted."})
+		Right: say.Of("toast-right")})
 }
 
 // preparing are words of a line that are work before it goes in.
@@ -31,18 +31,18 @@ var preparing = []string{"peel", "chop", "slice", "crack", "crush", "grate", "ze
 // prepare is what the cook wrote is done to things before they go in: ginger peeled
 // and sliced, pods cracked.
 func (c *compiler) prepare() {
-	var done []string
+	var done []say.Text
 	massG := 0.
 	for n, line := range c.d.Lines {
 		note := strings.ToLower(line.Note)
 		if line.Ingredient == nil || line.Treatment.Skinned && line.Ingredient.Role == ingredient.Base || !slices.ContainsFunc(preparing, func(w string) bool { return strings.Contains(note, w) }) {
 			continue
 		}
-		done = append(done, fmt.Sprintf("the %s (%s)", names([]Amount{c.amount(n)}), line.Note))
+		done = append(done, say.Of("prepared", names([]Amount{c.amount(n)}), line.Note))
 		massG += c.r.Lines[n].MassG
 	}
 	if len(done) == 0 {
 		return
 	}
-	c.add(Step{Kind: Prepare, Title: "Get ready " + strings.Join(done, " and "), Length: fixed(math.Max(1, math.Ceil(prepareMin*massG/100))), HandsOn: true})
+	c.add(Step{Kind: Prepare, Title: say.Of("get-ready", done), Length: fixed(math.Max(1, math.Ceil(prepareMin*massG/100))), HandsOn: true})
 }

@@ -11,10 +11,12 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"plushladle/core/fault"
 	"plushladle/core/process"
 	"plushladle/core/quantity"
 	"plushladle/core/recipe"
 	"plushladle/core/reckon"
+	"plushladle/core/say"
 )
 
 // randomDrink has a base or two, water, and whatever else, made in any way.
@@ -98,7 +100,7 @@ func TestWhatTheMethodGotWrong(t *testing.T) {
 		said := ""
 		for _, s := range all {
 			if s.Kind == k {
-				said += s.Title + " "
+				said += s.Title.String() + " "
 				for _, a := range s.Amounts {
 					said += a.Name + " "
 				}
@@ -142,7 +144,7 @@ func TestWhatTheMethodGotWrong(t *testing.T) {
 func TestTextAndMassAgree(t *testing.T) {
 	t.Parallel()
 	random := rand.New(rand.NewPCG(5, 17))
-	parts := map[string]float64{"half of ": 2, "a third of ": 3, "a quarter of ": 4}
+	parts := map[string]float64{"half-of": 2, "third-of": 3, "quarter-of": 4}
 	said := 0
 	for range 1500 {
 		d, r := randomDrink(t, random)
@@ -154,15 +156,14 @@ func TestTextAndMassAgree(t *testing.T) {
 		require.NoError(t, err)
 		for _, s := range Steps(&d, r, Room{TempC: 20}, OnTheBench) {
 			for _, a := range s.Amounts {
-				text, of := a.Text, 1.
-				for words, n := range parts {
-					if rest, cut := strings.CutPrefix(text, words); cut {
-						text, of = rest, n
-					}
+				measure, of := a.Text, 1.
+				if n, isPart := parts[measure.Code]; isPart {
+					measure, of = measure.Args[0].(say.Text), n
 				}
-				if text == "" || a.Extra || strings.Contains(text, " parts of ") {
+				if measure.Code != say.AsWritten || a.Extra {
 					continue
 				}
+				text := measure.Args[0].(string)
 				amount, err := quantity.ParseAmount(text)
 				require.NoError(t, err, text)
 				line := d.Lines[a.At]
@@ -243,8 +244,8 @@ func TestAStepIsMovedWhereItIsSafe(t *testing.T) {
 		assert.Equal(t, as, stays, "%s before %s", wrong.At.Kind, wrong.To.Kind)
 		assert.Len(t, gone, 1)
 	}
-	assert.ErrorContains(t, move("heat", "strain").Check(), "cannot be moved")
-	assert.ErrorContains(t, process.Change{At: process.At{Kind: "taste"}, Do: process.MoveBefore}.Check(), "no step to move it before")
+	assert.Equal(t, "step-not-moved", fault.Code(move("heat", "strain").Check()))
+	assert.Equal(t, "no-step-to-move-before", fault.Code(process.Change{At: process.At{Kind: "taste"}, Do: process.MoveBefore}.Check()))
 }
 
 // What a cook toasts is toasted before it is measured, what is peeled is readied
@@ -254,20 +255,20 @@ func TestWorkBeforeTheJug(t *testing.T) {
 	d, r := drink(t, func(d *reckon.Drink) { d.Size = recipe.Size{By: recipe.ByTimes, Value: 3.1} }, "1 cup almonds, toasted", "4 cups water", "1 tbsp fresh ginger, peeled and grated", "1 pinch salt", "6 dates")
 	steps := Steps(&d, r, Room{TempC: 20}, OnTheBench)
 	assert.Equal(t, []Kind{Toast, GetReady, Soak, Drain, Prepare, Pit, Grind}, kinds(Lane{Steps: timeless(steps)})[:7])
-	assert.Contains(t, steps[4].Title, "peeled and grated")
+	assert.Contains(t, steps[4].Title.String(), "peeled and grated")
 	var salt, dates []string
 	for _, s := range steps {
 		for _, a := range s.Amounts {
 			switch {
 			case s.Kind == Grind && a.Name == "Salt":
-				salt = append(salt, a.Text)
+				salt = append(salt, a.Text.String())
 			case s.Kind == Grind && a.Name == "Dates":
-				dates = append(dates, a.Text)
+				dates = append(dates, a.Text.String())
 			}
 		}
 	}
 	assert.Len(t, salt, 1)
-	assert.Equal(t, []string{"6½ pieces", "6 pieces", "6 pieces"}, dates)
+	assert.Equal(t, []string{"as-written(6½ pieces)", "as-written(6 pieces)", "as-written(6 pieces)"}, dates)
 }
 
 // A drink is not finished earlier than its life allows before it is wanted.
@@ -295,8 +296,8 @@ func TestAnOpenAmountIsPlanned(t *testing.T) {
 			}
 		}
 	}
-	assert.Equal(t, []string{"Almonds, soaked false", "Water true", "Salt false"}, ground)
-	assert.Contains(t, strings.Join(Tools(&d, r, Room{TempC: 20}), "; "), "bottles for 1850 mL", "vessels for twice")
+	assert.Equal(t, []string{"Almonds false", "Water true", "Salt false"}, ground)
+	assert.Contains(t, say.Strings(Tools(&d, r, Room{TempC: 20})), "tool-bottles(1850)", "vessels for twice")
 }
 
 // The cook's own steps and words are in the process, what is left out is not, and a
@@ -314,8 +315,8 @@ func TestTheCooksOwnWay(t *testing.T) {
 	k := Room{TempC: 20}
 	steps := Steps(&d, r, k, OnTheBench)
 	assert.Equal(t, []Kind{GetReady, Soak, Drain, Grind, Strain, Own, Bottle, Wash, Chill}, kinds(Lane{Steps: timeless(steps)}))
-	assert.Equal(t, "Grind for 45 seconds", steps[3].Title)
-	assert.Equal(t, "until it hums", steps[3].Right)
+	assert.Equal(t, "grind(45)", steps[3].Title.String())
+	assert.Equal(t, say.Written("until it hums"), steps[3].Right)
 	assert.True(t, steps[1].Fridge, "soaked where the cook says")
 	assert.InDelta(t, 10, steps[1].Length.Ideal.Hours(), .01)
 	gone := Unapplied(&d, r, k)
@@ -346,7 +347,7 @@ func TestTheVesselHoldsWhatIsInIt(t *testing.T) {
 	t.Parallel()
 	d, r := drink(t, nil, "1 cup pearl barley", "6 cups water, soaking water kept")
 	first := Steps(&d, r, Room{TempC: 20}, OnTheBench)[0]
-	assert.Contains(t, first.Right, "a vessel of 1850 mL or more", "1.1 · (237 + 1420 mL) is 1822")
+	assert.Regexp(t, `^soak-vessel-kept\(.*, 1850\)$`, first.Right.String(), "1.1 · (237 + 1420 mL) is 1822")
 	bowl := Bowl{Ingredient: d.Lines[0].Ingredient, DryG: 200}
 	state := bowl.In(Room{TempC: 20}, at(26, 9, 0))
 	assert.GreaterOrEqual(t, state.VesselML, 1.1*swollen(bowl.Ingredient, 200))
@@ -366,9 +367,9 @@ func TestBlendedAgainHot(t *testing.T) {
 			switch s.Kind {
 			case Own:
 				assert.True(t, s.Blender)
-				assert.Equal(t, hot, s.Caution != "", "after %s", after)
+				assert.Equal(t, hot, !s.Caution.IsZero(), "after %s", after)
 			case Grind:
-				assert.Contains(t, s.Right, "a third of the water")
+				assert.Contains(t, s.Right.String(), "grind-gradually")
 			}
 		}
 	}
@@ -383,8 +384,8 @@ func TestAHotFillingIsHot(t *testing.T) {
 	}, "1 cup pistachios", "2 cups water", "600 g white sugar")
 	steps := Steps(&d, r, Room{TempC: 20}, OnTheBench)
 	bottle := slices.IndexFunc(steps, func(s Step) bool { return s.Kind == Bottle })
-	assert.Equal(t, "Bring it back to 85 °C or more, and bottle it hot", steps[bottle].Title)
-	assert.Contains(t, steps[bottle].Caution, "Cold glass cracks")
+	assert.Equal(t, "bottle-hot", steps[bottle].Title.Code)
+	assert.Equal(t, "hot-glass", steps[bottle].Caution.Code)
 	assert.Equal(t, Cool, steps[bottle+1].Kind)
-	assert.Contains(t, strings.Join(Tools(&d, r, Room{TempC: 20}), "; "), "bottles made for heat")
+	assert.Contains(t, say.Strings(Tools(&d, r, Room{TempC: 20})), "tool-hot-bottles")
 }

@@ -108,7 +108,7 @@ func (p Plan) Work() []Span {
 // Problem says which constraint leaves no plan, and the least change that would.
 type Problem struct {
 	JobID    string // of the drink that does not fit; "" where it is several together
-	Which    string // "quiet hours", "time", "hands and blender"
+	Which    string // quiet-hours, time, hands-and-blender
 	LaterBy  time.Duration
 	HasLater bool // LaterBy would do
 }
@@ -701,12 +701,12 @@ func explain(jobs []Job, rules Rules) *Problem {
 		loud := rules
 		loud.Hands, loud.Noise = Quiet{}, Quiet{}
 		if _, ok := attempt([]Job{j}, loud); ok {
-			p.Which = "quiet hours"
+			p.Which = "quiet-hours"
 		}
 		p.LaterBy, p.HasLater = later([]Job{j}, 0, rules)
 		return p
 	}
-	p := &Problem{Which: "hands and blender"}
+	p := &Problem{Which: "hands-and-blender"}
 	p.LaterBy, p.HasLater = later(jobs, len(jobs)-1, rules)
 	return p
 }

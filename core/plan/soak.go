@@ -1,12 +1,12 @@
 package plan
 
 import (
-	"fmt"
 	"math"
 	"slices"
 	"time"
 
 	"plushladle/core/ingredient"
+	"plushladle/core/say"
 )
 
 // soaks tells whether a line is a base that is soaked.
@@ -90,18 +90,16 @@ const (
 )
 
 // vessel says what a soak stands in.
-func (c *compiler) vessel() string {
+func (c *compiler) vessel() say.Text {
 	dryML, swollenML, known := c.soakML()
 	if !known {
-		return "Two and a half times as much water as there is to soak, in a vessel with room to swell."
+		return say.Of("soak-water-roomy")
 	}
 	if c.keepsSoak() {
-		return fmt.Sprintf("Dry they take up %.0f mL, soaked %.0f. The liquid stays in the drink: a vessel of %.0f mL or more.",
-			dryML, swollenML, vesselML(dryML, swollenML, c.keptML()))
+		return say.Of("soak-vessel-kept", dryML, swollenML, vesselML(dryML, swollenML, c.keptML()))
 	}
 	waterML := roundUp(soakWaterTimes * dryML)
-	return fmt.Sprintf("Dry they take up %.0f mL, soaked %.0f. At least %.0f mL of water, in a vessel of %.0f mL or more.",
-		dryML, swollenML, waterML, vesselML(dryML, swollenML, waterML))
+	return say.Of("soak-vessel", dryML, swollenML, waterML, vesselML(dryML, swollenML, waterML))
 }
 
 // soakML are the volumes of what soaks, dry and soaked; known only where all
@@ -155,7 +153,7 @@ func (c *compiler) soak() {
 	amounts, w, soaks := c.soaked()
 	if !soaks {
 		if len(c.layout.Brewed) > 0 {
-			c.add(Step{Kind: Cool, Title: "Let the brewed part cool", Length: hours(2, 2, 4)})
+			c.add(Step{Kind: Cool, Title: say.Of("cool-the-brew"), Length: hours(2, 2, 4)})
 		}
 		return
 	}
@@ -170,21 +168,21 @@ func (c *compiler) soak() {
 	each.Max = max(each.Max, each.Ideal)
 	for n := range parts {
 		if n > 0 {
-			c.add(Step{Kind: ChangeWater, Title: "Change the water of the " + names(amounts), Length: fixed(changeMin), HandsOn: true})
+			c.add(Step{Kind: ChangeWater, Title: say.Of("change-water", names(amounts)), Length: fixed(changeMin), HandsOn: true})
 		}
-		c.add(Step{Kind: Soak, Title: "Soak the " + names(amounts), Length: each, Fridge: c.where == InTheFridge, TempC: c.soakC(), Right: c.quickSoak(), Caution: c.soakCaution()})
+		c.add(Step{Kind: Soak, Title: say.Of("soak", names(amounts)), Length: each, Fridge: c.where == InTheFridge, TempC: c.soakC(), Right: c.quickSoak(), Caution: c.soakCaution()})
 	}
 }
 
 // quickSoak is the way out where time is short: in hot water some are soft
 // in an hour or two (common practice, no source).
-func (c *compiler) quickSoak() string {
+func (c *compiler) quickSoak() say.Text {
 	for n, line := range c.d.Lines {
 		if c.soaks(n) && line.Ingredient.Has(ingredient.TagQuickSoak) {
-			return "Where time is short: in hot water an hour or two is enough."
+			return say.Of("quick-soak")
 		}
 	}
-	return ""
+	return say.Text{}
 }
 
 // soakC is the temperature a soak stands at.
@@ -201,16 +199,16 @@ func split(w Window, parts int) Window {
 	return Window{w.Min / n, w.Ideal / n, w.Max / n}
 }
 
-func (c *compiler) soakCaution() string {
+func (c *compiler) soakCaution() say.Text {
 	if c.keepsSoak() && c.where == OnTheBench {
-		return "The liquid stays in the drink: no longer than 4 hours out of the fridge."
+		return say.Of("kept-soak-limit")
 	}
-	return ""
+	return say.Text{}
 }
 
 // Sprouts grow after their soak for a day or two, rinsed in between (common
 // practice, no source).
-const sproutCaution = "Raw sprouts can carry salmonella: rinse with clean hands, keep them cool, and heat the drink. Not raw for anyone pregnant, old, very young or ill."
+var sproutCaution = say.Of("sprout-caution")
 
 // afterSoak rubs off skins and lets sprout what is to.
 func (c *compiler) afterSoak() {
@@ -227,14 +225,14 @@ func (c *compiler) afterSoak() {
 		}
 	}
 	if len(rubbed) > 0 {
-		c.add(Step{Kind: RubSkins, Title: "Rub off the skins of the " + names(rubbed), Length: fixed(rubMin), HandsOn: true,
-			Right: "They slip off between the fingers, and float in fresh water."})
+		c.add(Step{Kind: RubSkins, Title: say.Of("rub-skins", names(rubbed)), Length: fixed(rubMin), HandsOn: true,
+			Right: say.Of("rub-skins-right")})
 	}
 	if len(sprouted) > 0 {
-		c.add(Step{Kind: Sprout, Title: "Let the " + names(sprouted) + " sprout", Length: hours(8, 12, 14), Caution: sproutCaution})
-		c.add(Step{Kind: RinseSprout, Title: "Rinse the sprouting " + names(sprouted), Length: fixed(changeMin), HandsOn: true, Caution: sproutCaution})
-		c.add(Step{Kind: Sprout, Title: "Let the " + names(sprouted) + " sprout on", Length: hours(8, 12, 14), Caution: sproutCaution})
-		c.add(Step{Kind: RinseSprout, Title: "Rinse the sprouted " + names(sprouted), Length: fixed(changeMin), HandsOn: true,
-			Right: "The tips show, no longer than the seed."})
+		c.add(Step{Kind: Sprout, Title: say.Of("sprout", names(sprouted)), Length: hours(8, 12, 14), Caution: sproutCaution})
+		c.add(Step{Kind: RinseSprout, Title: say.Of("rinse-sprouting", names(sprouted)), Length: fixed(changeMin), HandsOn: true, Caution: sproutCaution})
+		c.add(Step{Kind: Sprout, Title: say.Of("sprout-on", names(sprouted)), Length: hours(8, 12, 14), Caution: sproutCaution})
+		c.add(Step{Kind: RinseSprout, Title: say.Of("rinse-sprouted", names(sprouted)), Length: fixed(changeMin), HandsOn: true,
+			Right: say.Of("rinse-sprouted-right")})
 	}
 }

@@ -30,7 +30,11 @@
 // to freeze, so that nothing passes its date.
 package plan
 
-import "time"
+import (
+	"time"
+
+	"plushladle/core/say"
+)
 
 // Kind is what a step does.
 type Kind string
@@ -113,23 +117,25 @@ type Amount struct {
 	Key    string // of its line, and of its load where there are several; the same however often it is planned
 	Line   string // the line's own key
 	At     int    // the line's place
-	Name   string
+	Name   string // of the ingredient
+	Into   string // the drink it goes into, of those the base is divided into
+	Kept   bool   // soaked in liquid that is in its mass
 	MassG  float64
-	Band   Band    // how near is near enough; what was left open has none
-	Text   string  // as it is measured
-	Fine   bool    // finer than the scale reads: spoons tell better
-	Extra  bool    // only where the taste asks for it
-	Open   bool    // no amount was given: what goes in is taken down
-	Soaked bool    // was counted when it went to soak, and weighs what it took up besides
-	WetG   float64 // of MassG, what it took up
+	Band   Band     // how near is near enough; what was left open has none
+	Text   say.Text // as it is measured
+	Fine   bool     // finer than the scale reads: spoons tell better
+	Extra  bool     // only where the taste asks for it
+	Open   bool     // no amount was given: what goes in is taken down
+	Soaked bool     // was counted when it went to soak, and weighs what it took up besides
+	WetG   float64  // of MassG, what it took up
 }
 
 // Step is one thing to do, or to wait for.
 type Step struct {
 	Kind    Kind
-	Title   string
-	Right   string // what right looks like
-	Caution string
+	Title   say.Text
+	Right   say.Text // what right looks like
+	Caution say.Text
 	Amounts []Amount
 	Length  Window
 	HandsOn bool // needs hands all the while
@@ -139,7 +145,7 @@ type Step struct {
 	Load    int           // which filling of the jug it is, from 1; 0 where it is not filled
 	Loads   int           // fillings of the jug or of the strainer; 0 where neither is filled
 	Timer   time.Duration // what a timer is set to meanwhile; 0 where none helps
-	Never   string        // why it must not be left out; "" where it may be
+	Never   say.Text      // why it must not be left out; zero where it may be
 }
 
 // Room is what the steps hang on.

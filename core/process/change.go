@@ -60,12 +60,12 @@ const mostCue = 500
 
 // Check tells whether a change is one that can be. The error names "process".
 func (c Change) Check() error {
-	wrong := func(value, what, accepts string) error { return fault.New("process", value, what, accepts) }
+	wrong := func(value, code string, args ...any) error { return fault.New("process", value, code, args...) }
 	if c.At.Kind == "" || c.At.N < 0 {
-		return wrong(c.At.Kind, "names no step", `say which: "at": {"kind": "grind", "n": 1}`)
+		return wrong(c.At.Kind, "change-names-no-step")
 	}
 	if len(c.Cue) > mostCue {
-		return wrong(c.Cue[:40]+"…", "is too long for a cue", fmt.Sprintf("use up to %d characters", mostCue))
+		return wrong(c.Cue[:40]+"…", "cue-too-long", mostCue)
 	}
 	takes := params[c.At.Kind]
 	switch c.Do {
@@ -73,29 +73,29 @@ func (c Change) Check() error {
 	case AddAfter:
 		takes = added
 		if strings.TrimSpace(c.Cue) == "" {
-			return wrong("", "adds a step without words", `say what is done: "cue": "stir once more"`)
+			return wrong("", "own-step-without-words")
 		}
 	case Remove:
 		if !CanLeaveOut(c.At.Kind) {
-			return wrong(c.At.Kind, "cannot be left out", "leave out taste, skim, wash-up, skin or toast; the others are needed")
+			return wrong(c.At.Kind, "step-not-left-out")
 		}
 	case MoveBefore:
 		switch {
 		case !CanMove(c.At.Kind):
-			return wrong(c.At.Kind, "cannot be moved", "move bloom, pit, taste or wash-up; a step of your own is added where you want it")
+			return wrong(c.At.Kind, "step-not-moved")
 		case c.To.Kind == "" || c.To.N < 0:
-			return wrong(c.To.Kind, "is no step to move it before", `say which: "to": {"kind": "strain", "n": 1}`)
+			return wrong(c.To.Kind, "no-step-to-move-before")
 		}
 	default:
-		return wrong(c.Do, "is not done to a step", "use set, add-after, remove or move-before")
+		return wrong(c.Do, "unknown-change")
 	}
 	for name, value := range c.Params {
 		bounds, known := takes[name]
 		if !known {
-			return wrong(name, "is not set at "+c.At.Kind, "use seconds and gradual at grind, minutes at heat, hours and fridge at soak, minutes and blender at a step of your own")
+			return wrong(name, "not-set-at-step", c.At.Kind)
 		}
 		if !(value >= bounds[0] && value <= bounds[1]) {
-			return wrong(fmt.Sprint(value), "is out of range for "+name, fmt.Sprintf("use %g to %g", bounds[0], bounds[1]))
+			return wrong(fmt.Sprint(value), "change-out-of-range", name, bounds[0], bounds[1])
 		}
 	}
 	return nil

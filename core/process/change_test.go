@@ -6,6 +6,7 @@ import (
 
 	"github.com/stretchr/testify/assert"
 
+	"plushladle/core/fault"
 	"plushladle/core/ingredient"
 )
 
@@ -22,19 +23,22 @@ func TestChangesThatAreRefused(t *testing.T) {
 	} {
 		assert.NoError(t, fine.Check())
 	}
-	for says, wrong := range map[string]Change{
-		"cannot be left out":    {At: at("heat"), Do: Remove},
-		"are needed":            {At: at("drain"), Do: Remove},
-		"the others are needed": {At: at("cool"), Do: Remove},
-		"is out of range for":   {At: at("soak"), Do: Set, Params: map[string]float64{"hours": 100}},
-		"is not set at":         {At: at("strain"), Do: Set, Params: map[string]float64{"seconds": 5}},
-		"is not done to a step": {At: at("grind"), Do: "double"},
-		"names no step":         {Do: Remove},
-		"adds a step without":   {At: at("strain"), Do: AddAfter},
-		"is too long for a cue": {At: at("grind"), Do: Set, Cue: strings.Repeat("long ", 200)},
-		"use 1 to 600":          {At: at("grind"), Do: Set, Params: map[string]float64{"seconds": 0}},
+	for _, tt := range []struct {
+		code  string
+		wrong Change
+	}{
+		{"step-not-left-out", Change{At: at("heat"), Do: Remove}},
+		{"step-not-left-out", Change{At: at("drain"), Do: Remove}},
+		{"step-not-left-out", Change{At: at("cool"), Do: Remove}},
+		{"change-out-of-range", Change{At: at("soak"), Do: Set, Params: map[string]float64{"hours": 100}}},
+		{"change-out-of-range", Change{At: at("grind"), Do: Set, Params: map[string]float64{"seconds": 0}}},
+		{"not-set-at-step", Change{At: at("strain"), Do: Set, Params: map[string]float64{"seconds": 5}}},
+		{"unknown-change", Change{At: at("grind"), Do: "double"}},
+		{"change-names-no-step", Change{Do: Remove}},
+		{"own-step-without-words", Change{At: at("strain"), Do: AddAfter}},
+		{"cue-too-long", Change{At: at("grind"), Do: Set, Cue: strings.Repeat("long ", 200)}},
 	} {
-		assert.ErrorContains(t, wrong.Check(), says)
+		assert.Equal(t, tt.code, fault.Code(tt.wrong.Check()))
 	}
 }
 

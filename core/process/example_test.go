@@ -59,5 +59,5 @@ func ExampleChange_Check() {
 	}
 	// Output:
 	// <nil>
-	// process: "heat" cannot be left out; leave out taste, skim, wash-up, skin or toast; the others are needed
+	// process "heat": step-not-left-out []
 }

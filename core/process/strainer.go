@@ -4,6 +4,7 @@ import (
 	"strings"
 
 	"plushladle/core/fault"
+	"plushladle/core/say"
 )
 
 // Strainer is how a drink is strained.
@@ -28,21 +29,20 @@ const (
 // memory) and the minutes a litre takes (common practice).
 var strainers = [...]struct {
 	name        string
-	words       string
 	held, fines float64
 	capacityML  float64
 	minutesPerL float64
 	firm, clogs bool
 }{
-	Bag:         {"bag", "nut-milk bag, squeezed firmly", 2.4, 0, 2000, 2, true, false},
-	Cloth:       {"cloth", "doubled cloth, squeezed", 2.8, 0, 1500, 5, true, true},
-	Gentle:      {"gentle", "cloth, gently", 3.5, .05, 1500, 12, false, true},
-	Passes:      {"passes", "cloth, three gentle passes", 3.2, .02, 1500, 12, false, true},
-	Sieve:       {"sieve", "fine sieve", 3.0, .35, 700, 15, false, true},
-	SievePushed: {"sieve-pushed", "fine sieve, pushed through with a spoon", 3.0, .5, 700, 8, false, true},
-	SieveCloth:  {"sieve-cloth", "sieve, then cloth left alone", 2.8, .02, 1500, 15, false, true},
-	None:        {"none", "not strained", 0, 1, 0, 0, false, false},
-	Juicer:      {"juicer", "masticating juicer", 1.0, 0, 0, 8, true, false},
+	Bag:         {"bag", 2.4, 0, 2000, 2, true, false},
+	Cloth:       {"cloth", 2.8, 0, 1500, 5, true, true},
+	Gentle:      {"gentle", 3.5, .05, 1500, 12, false, true},
+	Passes:      {"passes", 3.2, .02, 1500, 12, false, true},
+	Sieve:       {"sieve", 3.0, .35, 700, 15, false, true},
+	SievePushed: {"sieve-pushed", 3.0, .5, 700, 8, false, true},
+	SieveCloth:  {"sieve-cloth", 2.8, .02, 1500, 15, false, true},
+	None:        {"none", 0, 1, 0, 0, false, false},
+	Juicer:      {"juicer", 1.0, 0, 0, 8, true, false},
 }
 
 // Strainers are all of them, in the order they are offered.
@@ -56,8 +56,8 @@ func Strainers() []Strainer {
 
 func (s Strainer) String() string { return strainers[s].name }
 
-// Words describes the strainer as a cook would.
-func (s Strainer) Words() string { return strainers[s].words }
+// Told is the strainer as a cook would say it.
+func (s Strainer) Told() say.Text { return say.Of("strainer-" + strainers[s].name) }
 
 // CapacityML is what one straining takes before it is emptied; 0 where there is
 // no limit.
@@ -81,7 +81,7 @@ func ParseStrainer(name string) (Strainer, error) {
 		}
 		names[i] = s.name
 	}
-	return Bag, fault.New("strainer", name, "is not a way of straining", "use "+strings.Join(names[:len(names)-1], ", ")+" or "+names[len(names)-1])
+	return Bag, fault.New("strainer", name, "unknown-strainer", names)
 }
 
 // ParseHeat reads none, warm, under-boil, simmer or boil; "" is by the base.
@@ -91,7 +91,7 @@ func ParseHeat(name string) (Heat, error) {
 			return h, nil
 		}
 	}
-	return ByBase, fault.New("heat", name, "is not a heat", "use none, warm, under-boil, simmer or boil")
+	return ByBase, fault.New("heat", name, "unknown-heat")
 }
 
 // hasWord tells whether words hold a word whole.

@@ -8,6 +8,7 @@ import (
 	"strings"
 
 	"plushladle/core/fault"
+	"plushladle/core/say"
 )
 
 // Drawer is what a kitchen measures with: the cups and spoons that are in the
@@ -34,17 +35,17 @@ var StandardDrawer = []string{"1 cup", "1/2 cup", "1/3 cup", "1/4 cup", "1 tbsp"
 // "measures" or "scaleG".
 func (r Reader) NewDrawer(measures []string, s System, scaleG float64) (Drawer, error) {
 	if len(measures) > maxMeasures {
-		return Drawer{}, fault.New("measures", "", fmt.Sprintf("%d measures are too many", len(measures)), fmt.Sprintf("use at most %d", maxMeasures))
+		return Drawer{}, fault.New("measures", "", "too-many-measures", len(measures), maxMeasures)
 	}
 	if !(scaleG >= 0 && scaleG <= 1000) {
-		return Drawer{}, fault.New("scaleG", fmt.Sprint(scaleG), "is not what a scale reads to", "use 0 for no scale, or up to 1000 g")
+		return Drawer{}, fault.New("scaleG", fmt.Sprint(scaleG), "scale-out-of-range")
 	}
 	d := Drawer{scaleG: scaleG}
 	for _, text := range measures {
 		a, err := r.ParseAmount(text)
 		ml, ok := a.Volume(s)
 		if err != nil || !ok || len(a.terms) != 1 || a.IsRange() {
-			return Drawer{}, fault.New("measures", text, "is not a cup or spoon", `write it as "1/2 cup" or "1 tbsp"`)
+			return Drawer{}, fault.New("measures", text, "not-a-measure")
 		}
 		d.measures = append(d.measures, measure{a.terms[0], ml})
 	}
@@ -87,9 +88,8 @@ type Stock struct {
 	ErrorShare float64
 }
 
-func (s Stock) String() string {
-	return fmt.Sprintf("stir %s into %d times as much water and use %s of that", s.Measure, s.WaterParts, s.Measure)
-}
+// Told is what to do.
+func (s Stock) Told() say.Text { return say.Of("dilute-a-pinch", s.Measure, s.WaterParts) }
 
 const (
 	maxScoops     = 24

@@ -50,7 +50,7 @@ func TestBelowTheSmallestSpoonThereIsAStock(t *testing.T) {
 	got, ok := drawer(t, "1 tbsp", "1 tsp").Scoop(usTeaspoonML/8, Tight)
 	assert.False(t, ok)
 	require.NotNil(t, got.Stock)
-	assert.Equal(t, "stir 1 tsp into 7 times as much water and use 1 tsp of that", got.Stock.String())
+	assert.Equal(t, "dilute-a-pinch(1 tsp, 7)", got.Stock.Told().String())
 	got, ok = drawer(t, "1 cup").Scoop(1e-6, Tight)
 	assert.False(t, ok)
 	assert.Nil(t, got.Stock)

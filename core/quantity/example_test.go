@@ -24,7 +24,7 @@ func ExampleParseAmount_refused() {
 	_, err := quantity.ParseAmount("lots")
 	fmt.Println(err)
 	// Output:
-	// amount: "lots" is not an amount; write it as "1 1/2 cups", "250 g", "2 tbsp + 1 tsp", "3-4 pieces" or "a pinch"
+	// amount "lots": not-an-amount []
 }
 
 // What stands behind the amount is what it is an amount of.
@@ -85,10 +85,10 @@ func ExampleDrawer_Scoop() {
 	scoop, ok := drawer.Scoop(78.86, quantity.Loose)
 	fmt.Println(scoop.Told(), ok)
 	pinch, ok := drawer.Scoop(0.3, quantity.Tight)
-	fmt.Println(pinch.Stock, ok)
+	fmt.Println(pinch.Stock.Told(), ok)
 	// Output:
 	// ¼ cup + 1 tbsp + 1 tsp true
-	// stir 1 tsp into 15 times as much water and use 1 tsp of that false
+	// dilute-a-pinch(1 tsp, 15) false
 }
 
 // A mug of one's own, weighed full of water, is a measure like any other.

@@ -18,8 +18,6 @@ const (
 	maxAmount = 200 // bytes of an amount written on its own
 )
 
-const accepts = `write it as "1 1/2 cups", "250 g", "2 tbsp + 1 tsp", "3-4 pieces" or "a pinch"`
-
 // ParseAmount reads an amount written on its own, such as "1 1/2 cups",
 // "250g" or "1 (14 oz) can". Blank text is the open amount. The error is a
 // *fault.Error for the field "amount".
@@ -29,7 +27,7 @@ func (r Reader) ParseAmount(text string) (Amount, error) {
 		return Amount{}, nil
 	}
 	if len(trimmed) > maxAmount {
-		return Amount{}, fault.New("amount", trimmed, "is too long for an amount", accepts)
+		return Amount{}, fault.New("amount", trimmed, "amount-too-long")
 	}
 	p := parser{text: trimmed, own: r.own}
 	kind := p.kind()
@@ -42,7 +40,7 @@ func (r Reader) ParseAmount(text string) (Amount, error) {
 	}
 	a.kind = kind
 	if len(a.terms) == 0 || kind == toCover || strings.TrimSpace(rest) != "" {
-		return Amount{}, fault.New("amount", trimmed, "is not an amount", accepts)
+		return Amount{}, fault.New("amount", trimmed, "not-an-amount")
 	}
 	return a, nil
 }
@@ -66,7 +64,7 @@ func (r Reader) ParseLeading(text string) (Amount, string, error) {
 	p := parser{text: text, own: r.own}
 	p.skipSpace()
 	if isNegative(p.text[p.at:]) {
-		return Amount{}, text, fault.New("amount", firstWords(p.text[p.at:]), "is below zero", "use a number above zero")
+		return Amount{}, text, fault.New("amount", firstWords(p.text[p.at:]), "below-zero")
 	}
 	about := p.acceptAny("~", "≈", "about ", "approx. ", "approximately ", "around ", "circa ", "ca. ")
 	a := Amount{about: about}
@@ -95,14 +93,14 @@ func (r Reader) ParseLeading(text string) (Amount, string, error) {
 func (t Term) check() error {
 	for _, v := range []float64{t.Low, t.High, t.Pack.Value} {
 		if math.IsNaN(v) || v > maxValue {
-			return fault.New("amount", strconv.FormatFloat(v, 'g', 6, 64), "is more than a kitchen holds", "use at most 1,000,000")
+			return fault.New("amount", strconv.FormatFloat(v, 'g', 6, 64), "more-than-a-kitchen-holds")
 		}
 	}
 	if t.Low == 0 && t.High == 0 && t.Unit == Gram && t.Pack.Value == 0 {
 		return nil // none of it: where a dial was turned all the way down
 	}
 	if t.Low < minValue {
-		return fault.New("amount", strconv.FormatFloat(t.Low, 'g', 6, 64), "is too little to measure", "use a number above zero, or leave the amount out")
+		return fault.New("amount", strconv.FormatFloat(t.Low, 'g', 6, 64), "too-little-to-measure")
 	}
 	return nil
 }

@@ -22,19 +22,19 @@ func Calibrated(name string, waterG float64) (Own, error) {
 	name = strings.ToLower(strings.TrimSpace(name))
 	for _, r := range name {
 		if (r < 'a' || r > 'z') && r < 0x80 {
-			return Own{}, fault.New("name", name, "cannot name a measure", "use one word of letters, such as mug")
+			return Own{}, fault.New("name", name, "not-a-measure-name")
 		}
 	}
 	for _, form := range []string{name, name + "s", strings.TrimSuffix(name, "s")} {
 		if u, isUnit := UnitOf(form); isUnit && !calibratable[u] {
-			return Own{}, fault.New("name", name, "is a measure that every recipe knows", "use another word, such as mug, or bigcup")
+			return Own{}, fault.New("name", name, "measure-is-taken")
 		}
 	}
 	if name == "" || len(name) > 30 {
-		return Own{}, fault.New("name", name, "cannot name a measure", "use one word of letters, such as mug")
+		return Own{}, fault.New("name", name, "not-a-measure-name")
 	}
 	if !(waterG >= 0.01 && waterG <= 20000) {
-		return Own{}, fault.New("waterG", formatValue(waterG, Gram), "cannot be what a measure holds", "weigh the water it holds: above 0, up to 20,000 g")
+		return Own{}, fault.New("waterG", formatValue(waterG, Gram), "measure-water-out-of-range")
 	}
 	return Own{name, waterG / waterGPerML}, nil
 }

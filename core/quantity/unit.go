@@ -29,7 +29,7 @@ func ParseSystem(name string) (System, error) {
 			return System(i), nil
 		}
 	}
-	return US, fault.New("system", name, "is not a measure system", "use us, metric, au or imperial")
+	return US, fault.New("system", name, "unknown-system")
 }
 
 // Dimension tells what a unit measures.

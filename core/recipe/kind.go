@@ -33,7 +33,7 @@ func ParseKind(name string) (Kind, error) {
 			return k, nil
 		}
 	}
-	return AsGuessed, fault.New("kind", name, "is not a kind of drink", "use milk, creamer, cream, horchata, nog, concentrate, chocolate, brewed or cooler")
+	return AsGuessed, fault.New("kind", name, "unknown-kind")
 }
 
 // KindFrom is who says what kind of drink it is.

@@ -1,36 +1,35 @@
 package recipe
 
 import (
-	"fmt"
-
 	"plushladle/core/fault"
 	"plushladle/core/ingredient"
 	"plushladle/core/quantity"
+	"plushladle/core/say"
 )
 
 // Grams is the mass of the line as written, in g, with a note where something
 // had to be taken for it. The error names the field "amount".
-func (l Line) Grams(system quantity.System) (g float64, note string, err error) {
+func (l Line) Grams(system quantity.System) (g float64, note say.Text, err error) {
 	for _, t := range l.Amount.Terms() {
 		termG, termNote, err := l.termGrams(t, system)
 		if err != nil {
-			return 0, "", err
+			return 0, say.Text{}, err
 		}
 		g += termG
-		if termNote != "" {
+		if !termNote.IsZero() {
 			note = termNote
 		}
 	}
 	if g > MaxScaleG {
-		return 0, "", fault.New("amount", l.Amount.String(), "is more than a kitchen holds", "use at most 1000 kg")
+		return 0, say.Text{}, fault.New("amount", l.Amount.String(), "mass-over-limit")
 	}
 	if l.Amount.IsRange() {
-		note = "the middle of the range was taken"
+		note = say.Of("middle-of-range")
 	}
 	return g, note, nil
 }
 
-func (l Line) termGrams(t quantity.Term, system quantity.System) (float64, string, error) {
+func (l Line) termGrams(t quantity.Term, system quantity.System) (float64, say.Text, error) {
 	if t.Unit.Dimension() != quantity.Count {
 		if t.Unit == quantity.OwnMeasure {
 			return l.measureGrams(t.Size(system), quantity.Millilitre, system)
@@ -43,11 +42,10 @@ func (l Line) termGrams(t quantity.Term, system quantity.System) (float64, strin
 	}
 	each, ok := l.pieceGrams(t.Unit)
 	if !ok {
-		return 0, "", fault.New("amount", l.Amount.String(),
-			fmt.Sprintf("cannot be weighed: what one %s of %s weighs is not known", t.Unit, l.Ingredient.Name),
-			`give it in grams, cups or spoons, or state the pack: "1 (400 g) can"`)
+		return 0, say.Text{}, fault.New("amount", l.Amount.String(),
+			"piece-weight-unknown", t.Unit, l.Ingredient.Name)
 	}
-	return t.Middle() * each, fmt.Sprintf("one %s taken as %.3g g", t.Unit, each), nil
+	return t.Middle() * each, say.Of("piece-taken-as", t.Unit, each), nil
 }
 
 // pieceGrams is the mass of one counted unit; a named piece (stick, bean)
@@ -65,32 +63,32 @@ func (l Line) pieceGrams(u quantity.Unit) (float64, bool) {
 
 // measureGrams turns a mass or a volume into grams. An ounce of a fluid is a
 // fluid ounce, of anything else a weight.
-func (l Line) measureGrams(value float64, u quantity.Unit, system quantity.System) (float64, string, error) {
-	note := ""
+func (l Line) measureGrams(value float64, u quantity.Unit, system quantity.System) (float64, say.Text, error) {
+	note := say.Text{}
 	if u == quantity.Ounce {
-		note = "ounces taken as weight"
+		note = say.Of("ounces-taken-as-weight")
 		if l.Ingredient.Has(ingredient.TagFluid) {
-			u, note = quantity.FluidOunce, "ounces taken as fluid ounces"
+			u, note = quantity.FluidOunce, say.Of("ounces-taken-as-fluid-ounces")
 		}
 	}
 	size := value * u.Size(system)
 	if u.Dimension() == quantity.Mass {
 		if l.SoakedCup && l.Ingredient.UptakeGPerG > 0 {
 			size /= 1 + l.Ingredient.UptakeGPerG
-			note = fmt.Sprintf("weighed soaked, with %.2g g of water a gram", l.Ingredient.UptakeGPerG)
+			note = say.Of("weighed-soaked", l.Ingredient.UptakeGPerG)
 		}
 		return size, note, nil
 	}
 	if l.SoakedCup && l.Ingredient.Swelling > 0 {
 		size /= l.Ingredient.Swelling
-		note = fmt.Sprintf("measured soaked, %.2g times the dry volume", l.Ingredient.Swelling)
+		note = say.Of("measured-soaked", l.Ingredient.Swelling)
 	}
 	if l.Form.Name != "" {
-		note = "measured " + l.Form.Name
+		note = say.Of("measured", l.Form.Name)
 	}
 	bulk := l.BulkGPerML()
 	if bulk == 0 {
-		return 0, "", fault.New("amount", l.Amount.String(), "cannot be weighed: what a cup of "+l.Ingredient.Name+" weighs is not known", "give it in grams, or say in the Pantry what a cup weighs")
+		return 0, say.Text{}, fault.New("amount", l.Amount.String(), "cup-weight-unknown", l.Ingredient.Name)
 	}
 	return size * bulk, note, nil
 }

@@ -8,6 +8,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"plushladle/core/fault"
 	"plushladle/core/ingredient"
 	"plushladle/core/quantity"
 	"plushladle/core/recipe"
@@ -57,7 +58,7 @@ func TestWhatALineWeighs(t *testing.T) {
 		assert.InEpsilon(t, want, g, .005, text)
 	}
 	_, _, err := read(t, "1 carton rosewater").Grams(quantity.US)
-	assert.ErrorContains(t, err, "what one carton of Rosewater weighs is not known")
+	assert.Equal(t, "piece-weight-unknown", fault.Code(err))
 	assert.Equal(t, []float64{quantity.Loose, quantity.Tight}, []float64{read(t, "1 cup almonds").Tolerance(), read(t, "1 tsp salt").Tolerance()})
 }
 
@@ -96,7 +97,7 @@ func TestSizesAndKinds(t *testing.T) {
 		assert.InDelta(t, servings[n], k.ServingML(), 0, "%s", k)
 	}
 	_, err := recipe.ParseKind("soup")
-	assert.ErrorContains(t, err, "is not a kind of drink")
+	assert.Equal(t, "unknown-kind", fault.Code(err))
 }
 
 func ExampleReadLine() {

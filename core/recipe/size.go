@@ -47,14 +47,14 @@ const (
 // sizeLimits are the accepted values of each way to size a batch.
 var sizeLimits = map[SizeBy]struct {
 	min, max float64
-	accepts  string
+	code     string // of the fault beyond them
 }{
-	ByTimes:    {0.01, 1000, "use a factor from 0.01 to 1000"},
-	ByVolume:   {1, MaxScaleG, "use a volume from 1 mL to 1000 L"},
-	ByServings: {0.1, maxServings, "use 0.1 to 100,000 servings"},
-	ByBase:     {0.1, MaxScaleG, "use a mass of base from 0.1 g to 1000 kg"},
-	ByBottles:  {0.1, 1000, "use up to 1000 bottles"},
-	ByDays:     {0.1, 400, "use up to 400 days"},
+	ByTimes:    {0.01, 1000, "times-out-of-range"},
+	ByVolume:   {1, MaxScaleG, "litres-out-of-range"},
+	ByServings: {0.1, maxServings, "servings-to-make-out-of-range"},
+	ByBase:     {0.1, MaxScaleG, "base-out-of-range"},
+	ByBottles:  {0.1, 1000, "bottles-out-of-range"},
+	ByDays:     {0.1, 400, "days-out-of-range"},
 }
 
 // Check tells whether the size is one that can be made. The error names
@@ -65,16 +65,16 @@ func (s Size) Check() error {
 	}
 	limit, known := sizeLimits[s.By]
 	if !known {
-		return fault.New("size.by", string(s.By), "is not a way to size a batch", "use times, volume, servings, base, bottles or days")
+		return fault.New("size.by", string(s.By), "unknown-size")
 	}
 	if !(s.Value >= limit.min && s.Value <= limit.max) {
-		return fault.New("size.value", fmt.Sprint(s.Value), "is out of range", limit.accepts)
+		return fault.New("size.value", fmt.Sprint(s.Value), limit.code)
 	}
 	if s.By == ByBottles && !(s.EachML >= 1 && s.EachML <= MaxScaleG) {
-		return fault.New("size.eachML", fmt.Sprint(s.EachML), "is not a bottle", "use a bottle from 1 mL to 1000 L")
+		return fault.New("size.eachML", fmt.Sprint(s.EachML), "bottle-out-of-range")
 	}
 	if s.By == ByDays && !(s.EachML >= 0 && s.EachML <= MaxScaleG && s.PerDay > 0 && s.PerDay <= 1000) {
-		return fault.New("size.perDay", fmt.Sprint(s.PerDay), "is not what is drunk in a day", "use above 0, up to 1000 cups a day")
+		return fault.New("size.perDay", fmt.Sprint(s.PerDay), "cups-a-day-out-of-range")
 	}
 	return nil
 }

@@ -27,7 +27,7 @@ func (r *Reckoning) AsIngredient(id, name string) (*ingredient.Ingredient, bool)
 		PerGram:    r.Batch.Finished.Times(1 / r.Drink.MassG),
 		Life:       ingredient.Life{CautiousDays: r.Keeps.AtFour[0], CustomaryDays: r.Keeps.AtFour[1]},
 		Allergens:  r.Allergens, Vegan: r.Vegan != nil && *r.Vegan,
-		Source: "reckoned from the kitchen's own drink",
+		Source: "own-drink",
 	}
 	tags := ingredient.TagFluid
 	for _, c := range wholly {

@@ -2,27 +2,30 @@ package reckon
 
 import (
 	"cmp"
-	"fmt"
 	"math"
 	"slices"
-	"strconv"
-	"strings"
+
+	"plushladle/core/say"
 )
 
 // Row is one figure of two drinks side by side. Words stand where there is no
 // figure.
 type Row struct {
-	Name, Unit       string
+	Name             say.Text
+	Unit             string
 	A, B             float64
-	AWords, BWords   string
+	AText, BText     say.Text
 	AKnown, BKnown   bool
 	Differs          bool
 	relativeDistance float64
+	line             bool // of what went in
 }
 
 const (
-	differs      = 0.01 // relative
-	differsLeast = 0.05 // in the figure's own unit
+	perLine      = "g in 100 mL" // of what went in
+	leastLine    = 0.005         // of it that is told
+	differs      = 0.01          // relative
+	differsLeast = 0.05          // in the figure's own unit
 )
 
 // Compare puts two reckoned drinks side by side per 100 mL, what differs first
@@ -46,53 +49,54 @@ func (r *Row) rank() float64 {
 }
 
 func (r *Row) settle() {
-	if r.AWords != "" || r.BWords != "" {
-		r.Differs = r.AWords != r.BWords
+	if !r.AText.IsZero() || !r.BText.IsZero() {
+		r.Differs = !r.AText.Is(r.BText)
 		r.relativeDistance = 1
 		return
 	}
 	far := math.Abs(r.A - r.B)
 	r.relativeDistance = far / math.Max(1e-9, math.Max(math.Abs(r.A), math.Abs(r.B)))
 	least := differsLeast
-	if r.Unit == "g a 100 mL" {
-		least = 0.005
+	if r.line {
+		least = leastLine
 	}
 	r.Differs = r.AKnown != r.BKnown || r.relativeDistance > differs && far > least
 }
 
 func figureRows(a, b *Reckoning) []Row {
 	type figure struct {
-		name, unit string
-		of         func(*Reckoning) (float64, bool)
+		name string
+		unit string
+		of   func(*Reckoning) (float64, bool)
 	}
 	always := func(of func(*Reckoning) float64) func(*Reckoning) (float64, bool) {
 		return func(r *Reckoning) (float64, bool) { return of(r), true }
 	}
 	figures := []figure{
-		{"Sweetness", "g/100 mL", always(func(r *Reckoning) float64 { return r.Per100mL.SucroseEquivalentG })},
-		{"Fat", "%", always(func(r *Reckoning) float64 { return r.FatPct })},
-		{"Strength, liquid to 1 of base", "cups", func(r *Reckoning) (float64, bool) {
+		{"row-sweetness", "g/100 mL", always(func(r *Reckoning) float64 { return r.Per100mL.SucroseEquivalentG })},
+		{"row-fat", "%", always(func(r *Reckoning) float64 { return r.FatPct })},
+		{"row-strength", "cups", func(r *Reckoning) (float64, bool) {
 			if r.Ratio == nil {
 				return 0, false
 			}
 			return r.Ratio.ByVolume, true
 		}},
-		{"Spice", "g/L", always(func(r *Reckoning) float64 { return r.Batch.SpiceG() / r.Drink.VolumeML * 1000 })},
-		{"Energy", "kcal", always(func(r *Reckoning) float64 { return r.Per100mL.EnergyKcal })},
-		{"Protein", "g", always(func(r *Reckoning) float64 { return r.Per100mL.ProteinG })},
-		{"Saturated fat", "g", always(func(r *Reckoning) float64 { return r.Per100mL.SaturatedFatG })},
-		{"Carbohydrate", "g", always(func(r *Reckoning) float64 { return r.Per100mL.CarbohydrateG })},
-		{"Sugars", "g", always(func(r *Reckoning) float64 { return r.Per100mL.SugarsG })},
-		{"Free sugars", "g", always(func(r *Reckoning) float64 { return r.Per100mL.FreeSugarsG })},
-		{"Fibre", "g", always(func(r *Reckoning) float64 { return r.Per100mL.FibreG })},
-		{"Sodium", "mg", always(func(r *Reckoning) float64 { return r.Per100mL.SodiumMg })},
-		{"Keeps, cautious", "days", func(r *Reckoning) (float64, bool) { return r.Keeps.CautiousDays, r.Keeps.Known() }},
-		{"Keeps, by custom", "days", func(r *Reckoning) (float64, bool) { return r.Keeps.CustomaryDays, r.Keeps.Known() }},
-		{"Cost of a litre", "", func(r *Reckoning) (float64, bool) { return r.Cost.PerLitre, r.Cost.Known }},
+		{"row-spice", "g/L", always(func(r *Reckoning) float64 { return r.Batch.SpiceG() / r.Drink.VolumeML * 1000 })},
+		{"row-energy", "kcal", always(func(r *Reckoning) float64 { return r.Per100mL.EnergyKcal })},
+		{"row-protein", "g", always(func(r *Reckoning) float64 { return r.Per100mL.ProteinG })},
+		{"row-saturated-fat", "g", always(func(r *Reckoning) float64 { return r.Per100mL.SaturatedFatG })},
+		{"row-carbohydrate", "g", always(func(r *Reckoning) float64 { return r.Per100mL.CarbohydrateG })},
+		{"row-sugars", "g", always(func(r *Reckoning) float64 { return r.Per100mL.SugarsG })},
+		{"row-free-sugars", "g", always(func(r *Reckoning) float64 { return r.Per100mL.FreeSugarsG })},
+		{"row-fibre", "g", always(func(r *Reckoning) float64 { return r.Per100mL.FibreG })},
+		{"row-sodium", "mg", always(func(r *Reckoning) float64 { return r.Per100mL.SodiumMg })},
+		{"row-keeps-cautious", "days", func(r *Reckoning) (float64, bool) { return r.Keeps.CautiousDays, r.Keeps.Known() }},
+		{"row-keeps-customary", "days", func(r *Reckoning) (float64, bool) { return r.Keeps.CustomaryDays, r.Keeps.Known() }},
+		{"row-cost", "", func(r *Reckoning) (float64, bool) { return r.Cost.PerLitre, r.Cost.Known }},
 	}
 	rows := make([]Row, 0, len(figures))
 	for _, f := range figures {
-		row := Row{Name: f.name, Unit: f.unit}
+		row := Row{Name: say.Of(f.name), Unit: f.unit}
 		row.A, row.AKnown = f.of(a)
 		row.B, row.BKnown = f.of(b)
 		if row.AKnown || row.BKnown {
@@ -110,7 +114,7 @@ func lineRows(a, b *Reckoning) []Row {
 		for _, w := range r.Batch.Lines {
 			name := w.Line.Ingredient.Name
 			if amounts[name] == nil {
-				amounts[name] = &Row{Name: name, Unit: "g a 100 mL", AKnown: true, BKnown: true}
+				amounts[name] = &Row{Name: say.Written(name), line: true, Unit: perLine, AKnown: true, BKnown: true}
 				order = append(order, name)
 			}
 			put(amounts[name], w.MassG/r.Drink.VolumeML*100)
@@ -126,61 +130,68 @@ func lineRows(a, b *Reckoning) []Row {
 }
 
 func wordRows(a, b *Reckoning) []Row {
-	contains := func(r *Reckoning) string {
+	contains := func(r *Reckoning) say.Text {
 		if len(r.Allergens) == 0 {
-			return "no listed allergen"
+			return say.Of("no-listed-allergen")
 		}
-		sorted := slices.Sorted(slices.Values(r.Allergens))
-		return strings.Join(sorted, ", ")
+		return say.Of("list", slices.Sorted(slices.Values(r.Allergens)))
 	}
-	vegan := func(r *Reckoning) string {
+	vegan := func(r *Reckoning) say.Text {
 		switch {
 		case r.Vegan == nil:
-			return "not known"
+			return say.Of("not-known")
 		case *r.Vegan:
-			return "yes"
+			return say.Of("yes")
 		}
-		return "no"
+		return say.Of("no")
 	}
+	kind := func(r *Reckoning) say.Text { return say.Of("kind-" + string(r.Kind)) }
 	return []Row{
-		{Name: "Contains", AWords: contains(a), BWords: contains(b)},
-		{Name: "Vegan", AWords: vegan(a), BWords: vegan(b)},
-		{Name: "Kind", AWords: string(a.Kind), BWords: string(b.Kind)},
+		{Name: say.Of("row-contains"), AText: contains(a), BText: contains(b)},
+		{Name: say.Of("row-vegan"), AText: vegan(a), BText: vegan(b)},
+		{Name: say.Of("row-kind"), AText: kind(a), BText: kind(b)},
 	}
 }
 
-// changes says in words what a drink becomes that takes another's place.
-func Changes(before, after *Reckoning) []string {
-	var words []string
+// Changes are what a drink becomes that takes another's place.
+func Changes(before, after *Reckoning) []say.Text {
+	var told []say.Text
 	added, gone := less(after.Allergens, before.Allergens), less(before.Allergens, after.Allergens)
 	if len(added) > 0 {
-		words = append(words, "adds an allergen: "+strings.Join(added, ", "))
+		told = append(told, say.Of("adds-allergen", added))
 	}
 	if len(gone) > 0 {
-		words = append(words, "takes out "+strings.Join(gone, ", "))
+		told = append(told, say.Of("takes-out", gone))
 	}
 	if before.Vegan != nil && after.Vegan != nil && *before.Vegan != *after.Vegan {
-		words = append(words, map[bool]string{true: "becomes vegan", false: "is no longer vegan"}[*after.Vegan])
+		if *after.Vegan {
+			told = append(told, say.Of("becomes-vegan"))
+		} else {
+			told = append(told, say.Of("no-longer-vegan"))
+		}
 	}
-	words = appendChange(words, "free sugars a serving", "g", before.PerServing.FreeSugarsG, after.PerServing.FreeSugarsG)
-	words = appendChange(words, "sweetness", "g/100 mL", before.Per100mL.SucroseEquivalentG, after.Per100mL.SucroseEquivalentG)
-	words = appendChange(words, "fat", "%", before.FatPct, after.FatPct)
-	words = appendChange(words, "keeps, cautious", "days", before.Keeps.CautiousDays, after.Keeps.CautiousDays)
-	words = appendChange(words, "keeps, by custom", "days", before.Keeps.CustomaryDays, after.Keeps.CustomaryDays)
+	told = appendChange(told, "free-sugars-go", before.PerServing.FreeSugarsG, after.PerServing.FreeSugarsG)
+	told = appendChange(told, "sweetness-goes", before.Per100mL.SucroseEquivalentG, after.Per100mL.SucroseEquivalentG)
+	told = appendChange(told, "fat-goes", before.FatPct, after.FatPct)
+	told = appendChange(told, "cautious-days-go", before.Keeps.CautiousDays, after.Keeps.CautiousDays)
+	told = appendChange(told, "customary-days-go", before.Keeps.CustomaryDays, after.Keeps.CustomaryDays)
 	if unpriced := less(after.Cost.Unpriced, before.Cost.Unpriced); len(unpriced) > 0 {
-		return append(words, "no price is known for "+strings.Join(unpriced, ", "))
+		return append(told, say.Of("no-price-known", unpriced))
 	}
 	if before.Cost.Known && after.Cost.Known {
-		words = appendChange(words, "a litre costs", "", before.Cost.PerLitre, after.Cost.PerLitre)
+		told = appendChange(told, "cost-goes", before.Cost.PerLitre, after.Cost.PerLitre)
 	}
-	return words
+	return told
 }
 
-func appendChange(words []string, name, unit string, from, to float64) []string {
-	if math.Abs(from-to) < 0.05 {
-		return words
+// leastChange is what a figure moves by to be told.
+const leastChange = .05
+
+func appendChange(told []say.Text, code string, from, to float64) []say.Text {
+	if math.Abs(from-to) < leastChange {
+		return told
 	}
-	return append(words, strings.TrimSpace(fmt.Sprintf("%s: %s to %s %s", name, ThreeFigures(from), ThreeFigures(to), unit)))
+	return append(told, say.Of(code, from, to))
 }
 
 // less is what of a is not in b.
@@ -194,28 +205,27 @@ func less(a, b []string) []string {
 	return out
 }
 
-// Apart says in which figures one making of a drink comes out other than
-// another; "" where in none that shows.
-func Apart(from, to *Reckoning) string {
+// Apart are the figures in which one making of a drink comes out other than another;
+// none where nothing shows.
+func Apart(from, to *Reckoning) []say.Text {
 	if from.Drink == nil || to.Drink == nil {
-		return ""
+		return nil
 	}
-	var said []string
+	var told []say.Text
 	for _, f := range []struct {
-		what, unit string
-		from, to   float64
-		decimals   int
+		code     string
+		from, to float64
+		shown    float64 // the least that shows
 	}{
-		{"", "mL", from.Drink.VolumeML, to.Drink.VolumeML, 0},
-		{"sweetness ", "g/100 mL", from.Per100mL.SucroseEquivalentG, to.Per100mL.SucroseEquivalentG, 1},
-		{"fat ", "%", from.FatPct, to.FatPct, 1},
-		{"protein ", "g/100 mL", from.Per100mL.ProteinG, to.Per100mL.ProteinG, 1},
-		{"salt as sodium ", "mg/100 mL", from.Per100mL.SodiumMg, to.Per100mL.SodiumMg, 0},
+		{"volume-instead", from.Drink.VolumeML, to.Drink.VolumeML, 1},
+		{"sweetness-instead", from.Per100mL.SucroseEquivalentG, to.Per100mL.SucroseEquivalentG, .1},
+		{"fat-instead", from.FatPct, to.FatPct, .1},
+		{"protein-instead", from.Per100mL.ProteinG, to.Per100mL.ProteinG, .1},
+		{"sodium-instead", from.Per100mL.SodiumMg, to.Per100mL.SodiumMg, 1},
 	} {
-		before, after := strconv.FormatFloat(f.from, 'f', f.decimals, 64), strconv.FormatFloat(f.to, 'f', f.decimals, 64)
-		if before != after {
-			said = append(said, fmt.Sprintf("%s%s instead of %s %s", f.what, after, before, f.unit))
+		if math.Round(f.from/f.shown) != math.Round(f.to/f.shown) {
+			told = append(told, say.Of(f.code, f.to, f.from))
 		}
 	}
-	return strings.Join(said, ", ")
+	return told
 }

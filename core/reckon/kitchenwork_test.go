@@ -14,6 +14,7 @@ import (
 	"plushladle/core/process"
 	"plushladle/core/quantity"
 	"plushladle/core/recipe"
+	"plushladle/core/say"
 )
 
 func TestDecoctionsKeepALeftover(t *testing.T) {
@@ -170,7 +171,7 @@ func TestCompareSaysWhatDiffersFirst(t *testing.T) {
 		assert.False(t, same && row.Differs, "%s differs and stands behind what does not", row.Name)
 		same = same || !row.Differs
 	}
-	assert.Equal(t, "Honey", rows[0].Name)
+	assert.Equal(t, say.Written("Honey"), rows[0].Name)
 	assert.True(t, math.Abs(rows[0].B-rows[0].A) > 1)
 	for _, row := range Compare(a, a) {
 		assert.False(t, row.Differs, row.Name)
@@ -200,12 +201,12 @@ func TestTheRawMark(t *testing.T) {
 		kept    bool
 		warmest string
 	}{
-		{[]string{"1 cup almonds", "3 cups water"}, func(*Drink) {}, true, "the kitchen"},
-		{[]string{"1 cup almonds", "3 cups water"}, func(d *Drink) { d.Method.WaterC = 45; d.Method.Seconds = 120 }, false, "the blender"},
-		{[]string{"1 cup almonds", "3 cups water"}, func(d *Drink) { d.Method.Seconds, d.Method.WarmsC = 120, 5 }, true, "the blender"},
-		{[]string{"1 cup roasted almonds", "3 cups water"}, func(*Drink) {}, false, "Almonds, roasted"},
-		{[]string{"1 cup almonds", "3 cups boiling water"}, func(*Drink) {}, false, "the grinding water"},
-		{[]string{"1 cup almonds", "3 cups water"}, func(d *Drink) { d.Method.Heat = process.UnderIt }, false, "the pan"},
+		{[]string{"1 cup almonds", "3 cups water"}, func(*Drink) {}, true, "raw-kitchen"},
+		{[]string{"1 cup almonds", "3 cups water"}, func(d *Drink) { d.Method.WaterC = 45; d.Method.Seconds = 120 }, false, "raw-blender"},
+		{[]string{"1 cup almonds", "3 cups water"}, func(d *Drink) { d.Method.Seconds, d.Method.WarmsC = 120, 5 }, true, "raw-blender"},
+		{[]string{"1 cup roasted almonds", "3 cups water"}, func(*Drink) {}, false, "raw-roasted(Almonds)"},
+		{[]string{"1 cup almonds", "3 cups boiling water"}, func(*Drink) {}, false, "raw-water"},
+		{[]string{"1 cup almonds", "3 cups water"}, func(d *Drink) { d.Method.Heat = process.UnderIt }, false, "raw-pan"},
 	}
 	for _, tt := range tests {
 		d := drinkOf(t, tt.lines...)
@@ -215,7 +216,7 @@ func TestTheRawMark(t *testing.T) {
 		raw := reckoned(t, d).Raw
 		require.NotNil(t, raw)
 		assert.Equal(t, tt.kept, raw.Kept, "%v: %+v", tt.lines, raw)
-		assert.Equal(t, tt.warmest, raw.Warmest)
+		assert.Equal(t, tt.warmest, raw.Warmest.String())
 	}
 }
 

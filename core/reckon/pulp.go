@@ -1,6 +1,8 @@
 package reckon
 
-import "plushladle/core/ingredient"
+import (
+	"plushladle/core/ingredient"
+)
 
 // Pulp is what is left in the strainer, by the same balance as the milk.
 type Pulp struct {
@@ -26,13 +28,13 @@ func (p Pulp) Weighing(wetG float64) Pulp {
 	return p
 }
 
-// GoodFor are uses of a pulp, by what is left in it (common practice).
+// GoodFor are uses of a pulp as codes, by what is left in it (common practice).
 func (p Pulp) GoodFor() []string {
-	uses := []string{"stirred into porridge"}
+	uses := []string{"porridge"}
 	if p.FibreG > p.FatG {
-		uses = append(uses, "crackers, dried and rolled thin")
+		uses = append(uses, "crackers")
 	} else {
-		uses = append(uses, "biscuits and cakes, in the place of some of the fat")
+		uses = append(uses, "biscuits")
 	}
-	return append(uses, "dried and ground as meal", "compost")
+	return append(uses, "meal", "compost")
 }

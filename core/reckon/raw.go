@@ -1,9 +1,8 @@
 package reckon
 
 import (
-	"fmt"
-
 	"plushladle/core/ingredient"
+	"plushladle/core/say"
 )
 
 // DefaultRawC is the limit that cooks who mark a drink raw commonly keep to, °C
@@ -21,16 +20,16 @@ const (
 type Raw struct {
 	LimitC   float64
 	WarmestC float64
-	Warmest  string // the step or the ingredient that gets that warm
-	Kept     bool   // whether the mark holds
+	Warmest  say.Text // the step or the ingredient that gets that warm
+	Kept     bool     // whether the mark holds
 }
 
-// Words say whether the mark holds, and what gets warmest.
-func (r Raw) Words() string {
+// Told says whether the mark holds, and what gets warmest.
+func (r Raw) Told() say.Text {
 	if r.Kept {
-		return fmt.Sprintf("Raw by your %s °C: the warmest is %s, %.0f °C.", ThreeFigures(r.LimitC), r.Warmest, r.WarmestC)
+		return say.Of("is-raw", r.LimitC, r.Warmest, r.WarmestC)
 	}
-	return fmt.Sprintf("Not raw by your %s °C: %s gets to %.0f °C.", ThreeFigures(r.LimitC), r.Warmest, r.WarmestC)
+	return say.Of("is-not-raw", r.LimitC, r.Warmest, r.WarmestC)
 }
 
 // raw finds the warmest step of a drink that is marked raw.
@@ -39,26 +38,26 @@ func (d *Drink) raw(b *Batch) *Raw {
 		return nil
 	}
 	r := &Raw{LimitC: d.RawLimitC}
-	see := func(tempC float64, what string) {
+	see := func(tempC float64, what say.Text) {
 		if tempC > r.WarmestC {
 			r.WarmestC, r.Warmest = tempC, what
 		}
 	}
-	see(roomC, "the kitchen")
-	see(b.Made.WaterC, "the grinding water")
-	see(b.Made.GroundC, "the blender")
+	see(roomC, say.Of("raw-kitchen"))
+	see(b.Made.WaterC, say.Of("raw-water"))
+	see(b.Made.GroundC, say.Of("raw-blender"))
 	for _, w := range b.Lines {
 		name := w.Line.Ingredient.Name
 		switch {
 		case w.Line.Treatment.Roasted:
-			see(roastedC, name+", roasted")
+			see(roastedC, say.Of("raw-roasted", name))
 		case w.Line.When() == ingredient.Brew:
-			see(brewedC, name+", brewed")
+			see(brewedC, say.Of("raw-brewed", name))
 		case w.inProcess().TempC > 0:
-			see(w.inProcess().TempC, name)
+			see(w.inProcess().TempC, say.Written(name))
 		}
 	}
-	see(b.Made.HeatedC, "the pan")
+	see(b.Made.HeatedC, say.Of("raw-pan"))
 	r.Kept = r.WarmestC <= r.LimitC
 	return r
 }

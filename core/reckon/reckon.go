@@ -12,6 +12,7 @@ import (
 	"plushladle/core/process"
 	"plushladle/core/quantity"
 	"plushladle/core/recipe"
+	"plushladle/core/say"
 )
 
 // Reckoning is everything worked out about a drink at its size.
@@ -68,7 +69,7 @@ type LineReckoning struct {
 	KitchenErr float64           // what the kitchen measure holds over the exact amount, as a share
 	Role       ingredient.Role
 	Stage      ingredient.Stage
-	Note       string // what was taken for it
+	Note       say.Text // what was taken for it
 }
 
 // Exact is the line's amount at this size so that it loses nothing: as it is
@@ -120,7 +121,7 @@ func nutritionOf(c ingredient.Content) Nutrition {
 // that cannot be reached (a *fault.Error naming the field).
 func (d *Drink) Reckon() (*Reckoning, error) {
 	if len(d.Lines) > recipe.MaxLines {
-		return nil, fault.New("lines", fmt.Sprint(len(d.Lines)), "lines are too many", fmt.Sprintf("use at most %d", recipe.MaxLines))
+		return nil, fault.New("lines", fmt.Sprint(len(d.Lines)), "too-many-lines", recipe.MaxLines)
 	}
 	r := &Reckoning{Factor: 1, Lines: make([]LineReckoning, len(d.Lines))}
 	lines := d.Weigh(r)
@@ -167,12 +168,12 @@ func (d *Drink) Weigh(r *Reckoning) []Weighed {
 		line := &d.Lines[n]
 		out := &r.Lines[n]
 		if line.Ingredient == nil {
-			out.Err = fault.New("ingredient", line.Name, "is not in the catalogue", "choose one from the list, or leave the line as a note")
+			out.Err = fault.New("ingredient", line.Name, "not-in-catalogue")
 			continue
 		}
 		out.Understood, out.Role, out.Stage = true, line.Ingredient.Role, line.When()
 		if line.Amount.IsOpen() {
-			out.Note = "no amount given; left open"
+			out.Note = say.Of("amount-open")
 			continue
 		}
 		g, note, err := line.Grams(d.System)
@@ -194,13 +195,13 @@ func (r *Reckoning) cannotBe(w Weighed) bool {
 	amount := w.Line.Amount
 	switch {
 	case amount.IsToTotal() && w.MassG <= 0:
-		out.Err = fault.New("amount", amount.String(), "leaves nothing: the other lines already come to as much", "raise the total, or take from the other lines")
+		out.Err = fault.New("amount", amount.String(), "total-leaves-nothing")
 	case amount.IsToCover() && w.MassG <= 0:
-		out.Err = fault.New("amount", amount.String(), "needs a base to cover", "add the base, or give an amount")
+		out.Err = fault.New("amount", amount.String(), "nothing-to-cover")
 	case amount.IsToCover():
-		out.Note = "what covers the base"
+		out.Note = say.Of("amount-covers")
 	case amount.IsToTotal():
-		out.Note = "what is missing to the total"
+		out.Note = say.Of("amount-to-total")
 	}
 	return out.Err != nil
 }

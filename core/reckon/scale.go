@@ -20,13 +20,13 @@ func (d *Drink) Growth(lines []Weighed) (float64, error) {
 	case recipe.ByTimes:
 		return d.Size.Value, nil
 	case recipe.ByBase:
-		return d.solveFactor(lines, "a base to weigh", func(b *Batch) float64 { return b.BaseG })
+		return d.solveFactor(lines, "size-needs-a-base", func(b *Batch) float64 { return b.BaseG })
 	case recipe.ByServings, recipe.ByBottles, recipe.ByDays:
 		target := *d
 		target.Size = recipe.Size{By: recipe.ByVolume, Value: math.Max(1, d.wantedML(lines))}
 		return target.Growth(lines)
 	}
-	return d.solveFactor(lines, "lines that can grow", func(b *Batch) float64 { return b.VolumeML })
+	return d.solveFactor(lines, "size-needs-lines", func(b *Batch) float64 { return b.VolumeML })
 }
 
 // wantedML is the volume that the size comes to.
@@ -55,8 +55,7 @@ func (d *Drink) solveFactor(lines []Weighed, needs string, measure func(*Batch) 
 	for range factorSteps {
 		got := measure(d.Mix(lines, factor))
 		if got <= 0 {
-			return 0, fault.New("size.value", fmt.Sprint(d.Size.Value), "cannot be reached: the drink has nothing to scale",
-				"add "+needs)
+			return 0, fault.New("size.value", fmt.Sprint(d.Size.Value), needs)
 		}
 		share := d.Size.Value / got
 		if math.Abs(share-1) < factorAccuracy {
@@ -71,10 +70,9 @@ func (d *Drink) solveFactor(lines []Weighed, needs string, measure func(*Batch) 
 		return factor, nil
 	}
 	if !d.anyLocked() {
-		return 0, fault.New("size.value", fmt.Sprint(d.Size.Value), "cannot be reached", "choose another size")
+		return 0, fault.New("size.value", fmt.Sprint(d.Size.Value), "size-not-reached")
 	}
-	return 0, fault.New("size.value", fmt.Sprint(d.Size.Value), "cannot be reached with the lines that are locked",
-		"unlock a line or choose another size")
+	return 0, fault.New("size.value", fmt.Sprint(d.Size.Value), "size-not-reached-locked")
 }
 
 func (d *Drink) anyLocked() bool {

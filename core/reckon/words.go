@@ -1,27 +1,19 @@
 package reckon
 
 import (
-	"fmt"
-	"strconv"
+	"errors"
 
+	"plushladle/core/fault"
 	"plushladle/core/ingredient"
 	"plushladle/core/process"
 	"plushladle/core/recipe"
+	"plushladle/core/say"
 )
 
-// figure writes a number to three figures, without a trailing exponent.
-func ThreeFigures(v float64) string {
-	rounded, err := strconv.ParseFloat(strconv.FormatFloat(v, 'g', 3, 64), 64)
-	if err != nil {
-		return strconv.FormatFloat(v, 'g', 3, 64)
-	}
-	return strconv.FormatFloat(rounded, 'f', -1, 64)
-}
-
-// Contributions says in a few words what each line does in the drink, in the
-// order of its lines; "" for one that does not count.
-func (r *Reckoning) Contributions() []string {
-	words := make([]string, len(r.Lines))
+// Contributions are what each line does in the drink, in the order of its lines; a zero
+// Text for one that does not count.
+func (r *Reckoning) Contributions() []say.Text {
+	words := make([]say.Text, len(r.Lines))
 	if r.Batch == nil {
 		return words
 	}
@@ -41,10 +33,10 @@ func (b *Batch) ingoing(of func(ingredient.Content) float64) float64 {
 	return total
 }
 
-func (b *Batch) contribution(w Weighed, r *Reckoning, sweetG float64) string {
+func (b *Batch) contribution(w Weighed, r *Reckoning, sweetG float64) say.Text {
 	i := w.Line.Ingredient
 	if w.Line.When() == ingredient.Serve {
-		return "in the glass, not in the bottle"
+		return say.Of("brings-to-the-glass")
 	}
 	switch i.Role {
 	case ingredient.Base:
@@ -52,64 +44,64 @@ func (b *Batch) contribution(w Weighed, r *Reckoning, sweetG float64) string {
 	case ingredient.Liquid:
 		return b.liquidWords(w)
 	case ingredient.Sweetener:
-		return fmt.Sprintf("%s of %s g sweet", ThreeFigures(w.Per.SucroseEquivalentG()*w.MassG), ThreeFigures(sweetG))
+		return say.Of("brings-sweetness", w.Per.SucroseEquivalentG()*w.MassG, sweetG)
 	case ingredient.FatRole:
 		without := b.Finished[ingredient.Fat] - w.MassG*w.Per[ingredient.Fat]
 		before := 100 * without / (r.Drink.MassG - w.MassG)
-		return fmt.Sprintf("takes fat %.1f to %.1f %%", before, r.FatPct)
+		return say.Of("brings-fat", before, r.FatPct)
 	}
 	return usualWords(w, r)
 }
 
-func soakWords(w Weighed, kept bool) string {
+func soakWords(w Weighed, kept bool) say.Text {
 	i := w.Line.Ingredient
 	switch {
 	case w.Line.Unsoaked || !i.HasSoak || i.SoakH.Ideal == 0:
-		return "goes in dry"
+		return say.Of("goes-in-dry")
 	case kept:
-		return fmt.Sprintf("soak %s h, keep the water", ThreeFigures(i.SoakH.Ideal))
+		return say.Of("soak-and-keep", i.SoakH.Ideal)
 	case i.SoakH.Ideal < 1:
-		return fmt.Sprintf("soak %.0f min, rinse", i.SoakH.Ideal*60)
+		return say.Of("soak-minutes", i.SoakH.Ideal*60)
 	case !i.NeedsSoak():
-		return fmt.Sprintf("dry, or soak %s h and rinse", ThreeFigures(i.SoakH.Ideal))
+		return say.Of("dry-or-soak", i.SoakH.Ideal)
 	}
-	return fmt.Sprintf("soak %s h, drain, rinse", ThreeFigures(i.SoakH.Ideal))
+	return say.Of("soak-and-drain", i.SoakH.Ideal)
 }
 
-func (b *Batch) liquidWords(w Weighed) string {
+func (b *Batch) liquidWords(w Weighed) say.Text {
 	switch w.Line.When() {
 	case ingredient.Soak:
-		return "soaks, and stays in"
+		return say.Of("soaks-and-stays-in")
 	case ingredient.Grind:
-		return "to grind with"
+		return say.Of("to-grind-with")
 	case ingredient.Rinse:
-		return "rinses the pulp through"
+		return say.Of("rinses-the-pulp")
 	}
-	return "after straining"
+	return say.Of("after-straining")
 }
 
 // usualWords gives g/L, with the usual range where one is known.
-func usualWords(w Weighed, r *Reckoning) string {
-	here := ThreeFigures(w.MassG / r.Drink.VolumeML * 1000)
+func usualWords(w Weighed, r *Reckoning) say.Text {
+	here := w.MassG / r.Drink.VolumeML * 1000
 	u := w.Line.Ingredient.Usual
 	if u.HighGPerL == 0 {
-		return here + " g/L"
+		return say.Of("g-per-litre", here)
 	}
 	times := r.strongerBy()
-	return fmt.Sprintf("%s g/L, usual %s to %s", here, ThreeFigures(u.LowGPerL*times), ThreeFigures(u.HighGPerL*times))
+	return say.Of("usual-range", here, u.LowGPerL*times, u.HighGPerL*times)
 }
 
-var systemWords = [...]string{"US cups and spoons", "metric cups and spoons", "Australian cups and spoons", "Imperial cups and spoons"}
+var systemTexts = [...]say.Text{say.Of("system-us"), say.Of("system-metric"), say.Of("system-au"), say.Of("system-imperial")}
 
 // Assumptions lists every default that was taken, for the cook to check.
-func (r *Reckoning) Assumptions() []string {
+func (r *Reckoning) Assumptions() []say.Text {
 	b := r.Batch
 	if b == nil {
 		return nil
 	}
-	taken := []string{"measures are " + systemWords[b.d.System]}
+	taken := []say.Text{say.Of("measures-are", systemTexts[b.d.System])}
 	if b.Made.SolidsG > 0 && b.Method.Strainer != process.None {
-		taken = append(taken, "strained by "+b.Method.Strainer.Words()+"; 2 % stays on walls and cloth")
+		taken = append(taken, say.Of("strained-by", b.Method.Strainer.Told()))
 	}
 	for n, l := range r.Lines {
 		taken = append(taken, lineAssumptions(&b.d.Lines[n], l)...)
@@ -117,23 +109,32 @@ func (r *Reckoning) Assumptions() []string {
 	for n, w := range b.Lines {
 		taken = append(taken, b.weighedAssumptions(w, n)...)
 	}
-	return append(taken, "all figures are estimates from the mass balance")
+	return append(taken, say.Of("figures-are-estimates"))
 }
 
-func lineAssumptions(line *recipe.Line, l LineReckoning) []string {
+func lineAssumptions(line *recipe.Line, l LineReckoning) []say.Text {
 	name := line.Name
 	if line.Ingredient != nil {
 		name = line.Ingredient.Name
 	}
 	switch {
 	case !l.Understood:
-		return []string{fmt.Sprintf("%q is not understood and left out; its allergens are not known", shorten(name))}
+		return []say.Text{say.Of("line-not-understood", shorten(name))}
 	case l.Err != nil:
-		return []string{shorten(name) + " is left out: " + l.Err.Error()}
-	case l.Note != "":
-		return []string{name + ": " + l.Note}
+		return []say.Text{say.Of("line-left-out", shorten(name), tellError(l.Err))}
+	case !l.Note.IsZero():
+		return []say.Text{say.Of("taken-for", name, l.Note)}
 	}
 	return nil
+}
+
+// tellError is why a line does not count.
+func tellError(err error) say.Text {
+	var e *fault.Error
+	if errors.As(err, &e) {
+		return e.Told()
+	}
+	return say.Written(err.Error())
 }
 
 // shorten keeps a name that was typed from flooding the list.
@@ -145,23 +146,23 @@ func shorten(name string) string {
 	return name
 }
 
-func (b *Batch) weighedAssumptions(w Weighed, n int) []string {
+func (b *Batch) weighedAssumptions(w Weighed, n int) []say.Text {
 	i := w.Line.Ingredient
-	var taken []string
+	var taken []say.Text
 	if b.Made.Layout.TakenUpG(b.Through, n) > 0 {
-		taken = append(taken, i.Name+" taken as soaked and drained")
+		taken = append(taken, say.Of("taken-as-soaked", i.Name))
 	}
 	switch {
 	case w.Line.When() == ingredient.Serve:
-		taken = append(taken, i.Name+" goes in at serving and is left out of the bottle's figures")
+		taken = append(taken, say.Of("goes-in-at-serving", i.Name))
 	case w.Line.When() == ingredient.CookIt:
-		taken = append(taken, i.Name+" goes in while cooking")
+		taken = append(taken, say.Of("goes-in-while-cooking", i.Name))
 	case i.Class == ingredient.Grain:
-		taken = append(taken, fmt.Sprintf("%s ground %s s with water at %s °C", i.Name, ThreeFigures(b.Made.SecondsOf(i)), ThreeFigures(b.Made.WaterC)))
+		taken = append(taken, say.Of("ground-with", i.Name, b.Made.SecondsOf(i), b.Made.WaterC))
 	case i.Class == ingredient.Fruit:
-		taken = append(taken, i.Name+" soaked in water that stays in; their sugars count as free sugars")
+		taken = append(taken, say.Of("soaked-and-kept", i.Name))
 	case i.Has(ingredient.TagBoil) && b.Made.Layout.Heat.Reaches():
-		taken = append(taken, fmt.Sprintf("%s: boiled after straining; %s g boil away and %s g are skimmed off", i.Name, ThreeFigures(b.Made.Balance.Evaporated.MassG()), ThreeFigures(b.Made.Balance.Skimmed.MassG())))
+		taken = append(taken, say.Of("boiled-after-straining", i.Name, b.Made.Balance.Evaporated.MassG(), b.Made.Balance.Skimmed.MassG()))
 	}
 	return taken
 }

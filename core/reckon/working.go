@@ -80,7 +80,7 @@ type Constant struct {
 // Working shows how a figure came about. The error names "figure".
 func (r *Reckoning) Working(figure Figure) (Working, error) {
 	if r.Batch == nil {
-		return Working{}, fault.New("figure", string(figure), "is not reckoned yet", "add a base or a liquid with an amount first")
+		return Working{}, fault.New("figure", string(figure), "figure-not-reckoned")
 	}
 	b := r.Batch
 	w := Working{Figure: figure, DrinkG: r.Drink.MassG, VolumeML: r.Drink.VolumeML}
@@ -128,8 +128,7 @@ func (w *Working) caution(b *Batch, r *Reckoning) error {
 		w.Constants = []Constant{{Code: "carton", Value: caution.CartonCalciumMg}}
 		return nil
 	}
-	return fault.New("figure", string(w.Figure), "is not a figure with a working",
-		"use yield, fat, sweetness, keeps, cost, free-sugars, selenium, iodine, coumarin, nutmeg, oil-separates or unfortified")
+	return fault.New("figure", string(w.Figure), "no-such-working")
 }
 
 // count adds up the lines that count by their mass, and what is in a blend of them.
@@ -213,7 +212,7 @@ func (w *Working) constants(b *Batch) {
 		}
 	}
 	if b.Made.SolidsG > 0 && b.Method.Strainer != process.None {
-		add("held", b.Method.Strainer.Words(), b.Made.HeldG/math.Max(1, b.Made.Balance.Pulp.MassG()-b.Made.HeldG), 0)
+		add("held", b.Method.Strainer.String(), b.Made.HeldG/math.Max(1, b.Made.Balance.Pulp.MassG()-b.Made.HeldG), 0)
 		add("walls", "", process.WallShare, 0)
 	}
 	if b.Made.HeatedC > 0 {

@@ -11,6 +11,7 @@ import (
 	"plushladle/core/ingredient"
 	"plushladle/core/process"
 	"plushladle/core/reckon"
+	"plushladle/core/say"
 )
 
 // Into is what a drink is stirred into.
@@ -46,7 +47,7 @@ type InTheCup struct {
 	DropC            float64 // by how much the drink cools the cup
 	MeltedG          float64 // ice that melts before it is as cold as it
 	SplitRisk        string  // "low", "some", "high"; "" where there is nothing to split
-	SplitReasons     []string
+	SplitReasons     []say.Text
 }
 
 // Usual cups (common practice).
@@ -61,7 +62,7 @@ const (
 // ice. The error, a *fault.Error, names the field.
 func Serve(r *reckon.Reckoning, c Cup) (InTheCup, error) {
 	if r.Batch == nil {
-		return InTheCup{}, fault.New("into", "", "there is no drink to serve yet", "add a base or a liquid first")
+		return InTheCup{}, fault.New("into", "", "nothing-to-serve")
 	}
 	c, err := usualCup(r, c)
 	if err != nil {
@@ -99,15 +100,15 @@ func usualCup(r *reckon.Reckoning, c Cup) (Cup, error) {
 	}
 	switch {
 	case c.Into != IntoCoffee && c.Into != IntoWater && c.Into != IntoMilk && c.Into != OverIce:
-		return c, fault.New("into", string(c.Into), "is not what it can go into", "use coffee, water, milk or ice")
+		return c, fault.New("into", string(c.Into), "unknown-cup")
 	case !(c.SpoonML > 0 && c.SpoonML <= 5000):
-		return c, fault.New("spoonML", fmt.Sprint(c.SpoonML), "is out of range", "use above 0, up to 5000 mL")
+		return c, fault.New("spoonML", fmt.Sprint(c.SpoonML), "cup-size-out-of-range")
 	case !(c.CupML > 0 && c.CupML <= 5000):
-		return c, fault.New("cupML", fmt.Sprint(c.CupML), "is out of range", "use above 0, up to 5000 mL")
+		return c, fault.New("cupML", fmt.Sprint(c.CupML), "cup-size-out-of-range")
 	case !(c.CupC >= 0 && c.CupC <= 100):
-		return c, fault.New("cupC", fmt.Sprint(c.CupC), "is out of range", "use 0 to 100 °C")
+		return c, fault.New("cupC", fmt.Sprint(c.CupC), "cup-temperature-out-of-range")
 	case !(c.AgeDays >= 0 && c.AgeDays <= 400):
-		return c, fault.New("ageDays", fmt.Sprint(c.AgeDays), "is out of range", "use 0 to 400 days")
+		return c, fault.New("ageDays", fmt.Sprint(c.AgeDays), "age-out-of-range")
 	}
 	return c, nil
 }
@@ -125,26 +126,26 @@ const (
 	agedShare      = 0.6 // of its cautious life
 )
 
-func splitting(r *reckon.Reckoning, c Cup) (string, []string) {
-	var reasons []string
+func splitting(r *reckon.Reckoning, c Cup) (string, []say.Text) {
+	var reasons []say.Text
 	if c.CupC > splitsAboveC {
-		reasons = append(reasons, fmt.Sprintf("coffee over %d °C: let it cool a little, or warm the milk first", splitsAboveC))
+		reasons = append(reasons, say.Of("splits-hot", splitsAboveC))
 	}
 	if c.Acid {
-		reasons = append(reasons, "an acidic coffee: a darker roast, or a pinch of baking soda")
+		reasons = append(reasons, say.Of("splits-acidic"))
 	}
 	if r.Keeps.Known() && c.AgeDays > agedShare*r.Keeps.CautiousDays {
-		reasons = append(reasons, "it is getting old and sours: a fresher bottle")
+		reasons = append(reasons, say.Of("splits-old"))
 	}
 	if r.FatPct < splitsBelowFat {
-		reasons = append(reasons, "little fat to hold it together: a creamier one, or a little oil")
+		reasons = append(reasons, say.Of("splits-lean"))
 	}
 	if hasAcid(r.Batch) {
-		reasons = append(reasons, "there is juice in it")
+		reasons = append(reasons, say.Of("splits-juice"))
 	}
 	switch {
 	case len(reasons) == 0:
-		return "low", []string{}
+		return "low", []say.Text{}
 	case len(reasons) == 1:
 		return "some", reasons
 	}

@@ -25,13 +25,13 @@ func ExampleLadder() {
 		fmt.Printf("%s with %.0f g\n", rung.Name, rung.WaterG)
 	}
 	// Output:
-	// cream 1 : 1 with 59 g
-	// half-and-half with 146 g
-	// creamer 1 : 1.5 with 236 g
-	// creamer 1 : 2 with 413 g
-	// rich milk 1 : 3 with 768 g
-	// milk 1 : 4 with 1122 g
-	// milk with 1313 g
-	// light 1 : 5 with 1476 g
-	// light 1 : 6 with 1830 g
+	// rung-cream(1) with 59 g
+	// dairy-half-and-half with 146 g
+	// rung-creamer(1.5) with 236 g
+	// rung-creamer(2) with 413 g
+	// rung-rich-milk(3) with 768 g
+	// rung-milk(4) with 1122 g
+	// dairy-milk with 1313 g
+	// rung-light(5) with 1476 g
+	// rung-light(6) with 1830 g
 }

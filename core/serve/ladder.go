@@ -11,12 +11,13 @@ import (
 	"plushladle/core/process"
 	"plushladle/core/recipe"
 	"plushladle/core/reckon"
+	"plushladle/core/say"
 )
 
 // Rung is what a drink becomes when it is let down with water.
 type Rung struct {
-	Name   string // "creamer 1 : 2", "half-and-half"
-	Note   string // where its figure comes from
+	Name   say.Text // "creamer 1 : 2", "half-and-half"
+	Note   say.Text // where its figure comes from
 	WaterG float64
 	ML     float64 // in all, the water included
 	FatPct float64
@@ -27,7 +28,7 @@ type Rung struct {
 var strengthRungs = []struct {
 	name  string
 	ratio float64
-}{{"paste", 0.5}, {"sauce", 0.75}, {"cream", 1}, {"creamer", 1.5}, {"creamer", 2}, {"rich milk", 3}, {"milk", 4}, {"light", 5}, {"light", 6}}
+}{{"rung-paste", 0.5}, {"rung-sauce", 0.75}, {"rung-cream", 1}, {"rung-creamer", 1.5}, {"rung-creamer", 2}, {"rung-rich-milk", 3}, {"rung-milk", 4}, {"rung-light", 5}, {"rung-light", 6}}
 
 // fatRungs are the least fat of dairy's names. Source: 21 CFR 131.150 (heavy),
 // 131.157 (light whipping), 131.155 (light cream), 131.180 (half-and-half),
@@ -36,7 +37,7 @@ var fatRungs = []struct {
 	name   string
 	fatPct float64
 	rule   string
-}{{"heavy cream", 36, "131.150"}, {"light whipping cream", 30, "131.157"}, {"light cream", 18, "131.155"}, {"half-and-half", 10.5, "131.180"}, {"milk", 3.25, "131.110"}}
+}{{"dairy-heavy-cream", 36, "131.150"}, {"dairy-light-whipping-cream", 30, "131.157"}, {"dairy-light-cream", 18, "131.155"}, {"dairy-half-and-half", 10.5, "131.180"}, {"dairy-milk", 3.25, "131.110"}}
 
 // LetDown is the water, in g, that brings a mass at a concentration down to a
 // lower one: M·(c/c′ − 1). 0 where it is lower already.
@@ -61,13 +62,13 @@ func Ladder(r *reckon.Reckoning) []Rung {
 		for _, s := range strengthRungs {
 			if s.ratio > r.Ratio.ByVolume*1.01 {
 				water := (s.ratio - r.Ratio.ByVolume) * r.Batch.BaseML * waterGPerML
-				rungs = append(rungs, rung(r, fmt.Sprintf("%s 1 : %g", s.name, s.ratio), "by cups", water))
+				rungs = append(rungs, rung(r, say.Of(s.name, s.ratio), say.Of("by-cups"), water))
 			}
 		}
 	}
 	for _, f := range fatRungs {
 		if f.fatPct < r.FatPct {
-			rungs = append(rungs, rung(r, f.name, fmt.Sprintf("%g %% fat, 21 CFR %s", f.fatPct, f.rule), LetDown(r.Drink.MassG, r.FatPct, f.fatPct)))
+			rungs = append(rungs, rung(r, say.Of(f.name), say.Of("rung-rule", f.fatPct, f.rule), LetDown(r.Drink.MassG, r.FatPct, f.fatPct)))
 		}
 	}
 	slices.SortStableFunc(rungs, func(a, b Rung) int { return cmp.Compare(a.WaterG, b.WaterG) })
@@ -85,18 +86,18 @@ func spoonfuls(r *reckon.Reckoning) []Rung {
 	rungs := make([]Rung, len(glassSpoons))
 	for n, spoons := range glassSpoons {
 		glasses := r.Drink.VolumeML / (spoons * tablespoonML)
-		name := fmt.Sprintf("%g tablespoons to a glass", spoons)
+		name := say.Of("spoons-to-a-glass", spoons)
 		if spoons == 1 {
-			name = "1 tablespoon to a glass"
+			name = say.Of("spoon-to-a-glass")
 		}
-		rungs[n] = rung(r, name, fmt.Sprintf("%.0f mL of water each", reckon.DilutionGlassML), glasses*reckon.DilutionGlassML*waterGPerML)
+		rungs[n] = rung(r, name, say.Of("water-each", reckon.DilutionGlassML), glasses*reckon.DilutionGlassML*waterGPerML)
 	}
 	return rungs
 }
 
 const waterGPerML = 0.9982 // at 20 °C; source: IAPWS
 
-func rung(r *reckon.Reckoning, name, note string, waterG float64) Rung {
+func rung(r *reckon.Reckoning, name, note say.Text, waterG float64) Rung {
 	c := r.Batch.Finished
 	c[ingredient.Water] += waterG
 	ml := process.VolumeML(c, reckon.FinishedC)
@@ -116,10 +117,10 @@ type Pressing struct {
 // in g: cream from the first press, milk from the second.
 func PressAgain(r *reckon.Reckoning, waterG float64) (Pressing, error) {
 	if r.Batch == nil || r.Batch.Made.SolidsG == 0 {
-		return Pressing{}, fault.New("waterG", "", "there is no pulp to press again", "add a base first")
+		return Pressing{}, fault.New("waterG", "", "no-pulp-to-press")
 	}
 	if !(waterG > 0 && waterG <= recipe.MaxScaleG) {
-		return Pressing{}, fault.New("waterG", fmt.Sprint(waterG), "is out of range", "use above 0 g of water")
+		return Pressing{}, fault.New("waterG", fmt.Sprint(waterG), "water-out-of-range")
 	}
 	b := r.Batch
 	milk, pulp := b.Made.Again(waterG, b.Method)
@@ -160,7 +161,7 @@ func (f BlendOf) pct(c *ingredient.Content) float64 {
 func Square(a, b, target, massG float64) (aG, bG float64, err error) {
 	low, high := math.Min(a, b), math.Max(a, b)
 	if !(target >= low && target <= high) || low == high {
-		return 0, 0, fault.New("target", fmt.Sprintf("%g", target), "does not lie between the two", fmt.Sprintf("use %.3g to %.3g %%", low, high))
+		return 0, 0, fault.New("target", fmt.Sprintf("%g", target), "not-between-the-two", low, high)
 	}
 	share := (target - b) / (a - b)
 	return massG * share, massG * (1 - share), nil
@@ -170,10 +171,10 @@ func Square(a, b, target, massG float64) (aG, bG float64, err error) {
 // % by mass. The error, a *fault.Error, names "target", "volumeML" or "of".
 func BlendTwo(a, b *ingredient.Ingredient, of BlendOf, target, volumeML float64) (Blended, error) {
 	if of != ForFat && of != ForSolids {
-		return Blended{}, fault.New("of", string(of), "is not what two liquids can be blended for", "use fat or solids")
+		return Blended{}, fault.New("of", string(of), "unknown-blend")
 	}
 	if !(volumeML > 0 && volumeML <= recipe.MaxScaleG) {
-		return Blended{}, fault.New("volumeML", fmt.Sprint(volumeML), "is out of range", "use a volume above 0 mL")
+		return Blended{}, fault.New("volumeML", fmt.Sprint(volumeML), "volume-out-of-range")
 	}
 	aShare, bShare, err := Square(of.pct(&a.PerGram), of.pct(&b.PerGram), target, 1)
 	if err != nil {

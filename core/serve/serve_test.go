@@ -60,7 +60,7 @@ func TestLadderGoesDownRungByRung(t *testing.T) {
 		assert.LessOrEqual(t, rungs[n].FatPct, rungs[n-1].FatPct+1e-9)
 	}
 	for _, rung := range rungs {
-		if rung.Name == "half-and-half" {
+		if rung.Name.Code == "dairy-half-and-half" {
 			assert.InDelta(t, 10.5, rung.FatPct, 1e-6, "21 CFR 131.180")
 		}
 	}
@@ -118,7 +118,7 @@ func TestSplitsAddUpToTheBase(t *testing.T) {
 		assert.Equal(t, field, e.Field)
 	}
 	_, err = Split(&d, []recipe.Portion{{Name: "a", ML: 500}, {Name: "b", ML: 500}})
-	require.ErrorContains(t, err, "there are")
+	assert.Equal(t, "portions-over-base", fault.Code(err))
 }
 
 func TestInTheCup(t *testing.T) {
@@ -171,7 +171,7 @@ func TestAConcentrateIsLetDownByTheSpoon(t *testing.T) {
 	r := reckontest.Reckoned(t, reckontest.Drink(t, "1 cup pistachios", "1 1/2 cups water", "600 g white sugar, after straining"))
 	require.Equal(t, recipe.Concentrate, r.Kind)
 	two := Ladder(r)[2]
-	assert.Equal(t, "2 tablespoons to a glass", two.Name)
+	assert.Equal(t, "spoons-to-a-glass(2)", two.Name.String())
 	assert.InEpsilon(t, r.Per100mL.SucroseEquivalentG*30/230, two.SweetG, .02)
 }
 

@@ -21,7 +21,7 @@ func Split(d *reckon.Drink, portions []recipe.Portion) ([]reckon.Drink, error) {
 		return nil, err
 	}
 	if r.Drink == nil {
-		return nil, fault.New("portions", "", "there is no base to split yet", "add a base and a liquid first")
+		return nil, fault.New("portions", "", "nothing-to-split")
 	}
 	shares, err := sharesOf(portions, r.Drink.VolumeML)
 	if err != nil {
@@ -52,15 +52,15 @@ func Split(d *reckon.Drink, portions []recipe.Portion) ([]reckon.Drink, error) {
 // sharesOf is each portion's share of the base.
 func sharesOf(portions []recipe.Portion, thereML float64) ([]float64, error) {
 	if len(portions) < 2 || len(portions) > maxPortions {
-		return nil, fault.New("portions", fmt.Sprint(len(portions)), "is not a number of portions", fmt.Sprintf("use 2 to %d", maxPortions))
+		return nil, fault.New("portions", fmt.Sprint(len(portions)), "portions-out-of-range", maxPortions)
 	}
 	taken, open := 0., 0
 	for n, p := range portions {
 		if p.Name == "" {
-			return nil, fault.New(fmt.Sprintf("portions[%d].name", n), "", "a portion needs a name", "use 1 to 120 characters")
+			return nil, fault.New(fmt.Sprintf("portions[%d].name", n), "", "portion-needs-a-name")
 		}
 		if !(p.ML >= 0 && p.ML <= thereML*1.0001) {
-			return nil, fault.New(fmt.Sprintf("portions[%d].ml", n), fmt.Sprint(p.ML), "is more than there is", fmt.Sprintf("use at most %.0f mL, or leave it empty for an equal share", thereML))
+			return nil, fault.New(fmt.Sprintf("portions[%d].ml", n), fmt.Sprint(p.ML), "more-than-there-is", thereML)
 		}
 		taken += p.ML
 		if p.ML == 0 {
@@ -69,7 +69,7 @@ func sharesOf(portions []recipe.Portion, thereML float64) ([]float64, error) {
 	}
 	left := thereML - taken
 	if left < -thereML*1e-4 || open > 0 && left <= 0 {
-		return nil, fault.New("portions", "", fmt.Sprintf("the portions come to %.0f mL and there are %.0f mL", taken, thereML), "take less for some, or make more")
+		return nil, fault.New("portions", "", "portions-over-base", taken, thereML)
 	}
 	shares := make([]float64, len(portions))
 	for n, p := range portions {

@@ -29,7 +29,7 @@ func WithIce(d *reckon.Drink) (*reckon.Drink, error) {
 		}
 	}
 	if work == d {
-		return nil, fault.New("lines", "", "it is cold without more ice, or there is nothing ground", "add grinding water that is warmer, or leave it")
+		return nil, fault.New("lines", "", "no-ice-needed")
 	}
 	return work, nil
 }
@@ -48,12 +48,12 @@ func withIce(d *reckon.Drink, r *reckon.Reckoning) (*reckon.Drink, error) {
 		return l.Ingredient != nil && l.Ingredient.Has(ingredient.TagWater) && !l.Locked && reckon.BeforeStraining(l.When()) && l.When() != ingredient.Soak
 	})
 	if at < 0 {
-		return nil, fault.New("lines", "", "there is no grinding water for ice to take the place of", "add water, or unlock it")
+		return nil, fault.New("lines", "", "no-water-for-ice")
 	}
 	written := work.Lines[at]
 	full, _, err := written.Grams(d.System)
 	if err != nil || written.Amount.IsToTotal() || written.Amount.IsToCover() {
-		return nil, fault.New("lines", "", "the grinding water has no amount of its own", "give it one")
+		return nil, fault.New("lines", "", "water-has-no-amount")
 	}
 	ice := math.Min(r.Chill.IceG/r.Factor, full)
 	work.Lines[at].Amount = quantity.Of(reckon.FourFigures(full-ice), quantity.Gram)

@@ -11,6 +11,7 @@ import (
 	"plushladle/core/quantity"
 	"plushladle/core/recipe"
 	"plushladle/core/reckon"
+	"plushladle/core/say"
 )
 
 // Figures are what a label says of 100 mL.
@@ -20,7 +21,7 @@ type Figures struct{ FatG, SugarsG, ProteinG float64 }
 type Matched struct {
 	Drink   reckon.Drink
 	Reached Figures
-	Unmet   []string // what it does not meet, in words
+	Unmet   []say.Text // what it does not meet
 	wrong   float64
 }
 
@@ -36,11 +37,11 @@ const (
 func Match(want Figures, like reckon.Drink, catalogue *ingredient.Catalogue) ([]Matched, error) {
 	for name, v := range map[string]float64{"fatG": want.FatG, "sugarsG": want.SugarsG, "proteinG": want.ProteinG} {
 		if !(v >= 0 && v <= 60) {
-			return nil, fault.New(name, fmt.Sprint(v), "is out of range", "use 0 to 60 g in 100 mL")
+			return nil, fault.New(name, fmt.Sprint(v), "match-out-of-range")
 		}
 	}
 	if want.FatG+want.SugarsG+want.ProteinG == 0 {
-		return nil, fault.New("fatG", "", "all figures are nothing, and that is water", "give at least one above 0")
+		return nil, fault.New("fatG", "", "nothing-to-match")
 	}
 	var found []Matched
 	for _, base := range catalogue.All() {
@@ -116,12 +117,12 @@ func finishMatch(d reckon.Drink, want Figures) (Matched, bool) {
 	got := figuresOf(r.Batch)
 	m := Matched{Drink: d, Reached: got}
 	for _, f := range []struct {
-		name      string
+		code      string
 		want, got float64
-	}{{"fat", want.FatG, got.FatG}, {"sugars", want.SugarsG, got.SugarsG}, {"protein", want.ProteinG, got.ProteinG}} {
+	}{{"match-misses-fat", want.FatG, got.FatG}, {"match-misses-sugars", want.SugarsG, got.SugarsG}, {"match-misses-protein", want.ProteinG, got.ProteinG}} {
 		m.wrong += math.Abs(f.want-f.got) / math.Max(0.5, f.want)
 		if math.Abs(f.want-f.got) > matchOf {
-			m.Unmet = append(m.Unmet, fmt.Sprintf("%s comes to %s g and not %s g", f.name, reckon.ThreeFigures(f.got), reckon.ThreeFigures(f.want)))
+			m.Unmet = append(m.Unmet, say.Of(f.code, f.got, f.want))
 		}
 	}
 	return m, true

@@ -38,7 +38,7 @@ const (
 // locked lines always are. The error names "drawer".
 func ToSpoons(d *reckon.Drink) (*Nudged, error) {
 	if d.Drawer == nil {
-		return nil, fault.New("drawer", "", "there are no measures in the drawer", "list them in the Pantry")
+		return nil, fault.New("drawer", "", "drawer-is-empty")
 	}
 	r, err := d.Reckon()
 	if err != nil {

@@ -81,7 +81,7 @@ func TestNudgeToSpoonsThatExist(t *testing.T) {
 	assert.InEpsilon(t, 620, reckontest.Reckoned(t, out.Drink).Drink.VolumeML, .03)
 	d.Drawer = nil
 	_, err = ToSpoons(&d)
-	require.ErrorContains(t, err, "no measures in the drawer")
+	assert.Equal(t, "drawer-is-empty", fault.Code(err))
 }
 
 // Ice in the place of water leaves the drink what it was, and cold: by hand,
@@ -100,7 +100,7 @@ func TestIceTakesThePlaceOfWater(t *testing.T) {
 	assert.InDelta(t, r.Chill.IceG, after.Lines[2].MassG, 20)
 	assert.InDelta(t, 4, after.Made.IcedC, .1, "cold, by the balance")
 	_, err = WithIce(iced)
-	require.ErrorContains(t, err, "cold", "asked again, nothing changes")
+	assert.Equal(t, "no-ice-needed", fault.Code(err), "asked again, nothing changes")
 	water := ingredient.Content{ingredient.Water: 1000}
 	ice := process.IceForWaterG(water, 20, 4)
 	assert.InEpsilon(t, (1000-ice)*4.18*16, ice*(334+4.2*4), .02)

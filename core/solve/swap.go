@@ -1,15 +1,14 @@
 package solve
 
 import (
-	"fmt"
 	"slices"
-	"strings"
 
 	"plushladle/core/fault"
 	"plushladle/core/ingredient"
 	"plushladle/core/quantity"
 	"plushladle/core/recipe"
 	"plushladle/core/reckon"
+	"plushladle/core/say"
 )
 
 // SwapHow is what stays equal in a swap.
@@ -17,21 +16,21 @@ type SwapHow string
 
 // The ways to swap.
 const (
-	EqualSweetness SwapHow = "equal sweetness" // and the water it brings made good
-	EqualWeight    SwapHow = "equal weight"
-	EqualFat       SwapHow = "equal fat"
-	EqualVolume    SwapHow = "equal volume"
-	EqualUse       SwapHow = "equal use" // forms of one thing: a bean for its extract
-	ByCount        SwapHow = "by count"  // two large dates for four small
-	ForItsParts    SwapHow = "for its parts"
-	AsBlend        SwapHow = "as a blend" // for the spices it is made of, summed
+	EqualSweetness SwapHow = "equal-sweetness" // and the water it brings made good
+	EqualWeight    SwapHow = "equal-weight"
+	EqualFat       SwapHow = "equal-fat"
+	EqualVolume    SwapHow = "equal-volume"
+	EqualUse       SwapHow = "equal-use" // forms of one thing: a bean for its extract
+	ByCount        SwapHow = "by-count"  // two large dates for four small
+	ForItsParts    SwapHow = "for-its-parts"
+	AsBlend        SwapHow = "as-a-blend" // for the spices it is made of, summed
 )
 
 // Swapped is the drink with one ingredient in the place of another.
 type Swapped struct {
 	Drink         reckon.Drink
 	How           SwapHow
-	Changes       []string // what it does to the drink, for the cook to see before it is taken
+	Changes       []say.Text // what it does to the drink, for the cook to see before it is taken
 	Before, After *reckon.Reckoning
 }
 
@@ -105,7 +104,7 @@ func Swap(d *reckon.Drink, place int, to *ingredient.Ingredient, how SwapHow) (*
 		return nil, err
 	}
 	if before.Drink == nil || before.Lines[place].Err != nil || before.Lines[place].MassG == 0 {
-		return nil, fault.New("line", d.Lines[place].Name, "does not count yet, so there is nothing to hold equal", "give it an amount first")
+		return nil, fault.New("line", d.Lines[place].Name, "swap-line-not-counted")
 	}
 	work := *d
 	work.Lines = slices.Clone(d.Lines)
@@ -118,10 +117,10 @@ func Swap(d *reckon.Drink, place int, to *ingredient.Ingredient, how SwapHow) (*
 		return nil, err
 	}
 	if after.Drink == nil && len(after.Cautions) == 0 {
-		return nil, fault.New("to", to.Name, "would take so much of it that no drink runs off", "choose another, or swap at equal weight")
+		return nil, fault.New("to", to.Name, "swap-takes-too-much")
 	}
 	if after.Drink == nil {
-		return nil, fault.New("to", to.Name, "is not used in drinks", "choose another")
+		return nil, fault.New("to", to.Name, "swap-not-for-drinks")
 	}
 	notes = append(notes, characterOf(d.Lines[place].Ingredient, to)...)
 	return &Swapped{Drink: work, How: how, Changes: append(notes, reckon.Changes(before, after)...), Before: before, After: after}, nil
@@ -129,18 +128,18 @@ func Swap(d *reckon.Drink, place int, to *ingredient.Ingredient, how SwapHow) (*
 
 func wayToSwap(d *reckon.Drink, place int, to *ingredient.Ingredient, how SwapHow) (SwapHow, error) {
 	if place < 0 || place >= len(d.Lines) || d.Lines[place].Ingredient == nil {
-		return "", fault.New("line", "", "is not one that can be swapped", "choose a line that is in the catalogue")
+		return "", fault.New("line", "", "swap-line-unknown")
 	}
 	if to != nil && (to.Has(ingredient.TagRefused) || to.Bare) {
-		return "", fault.New("to", to.Name, "cannot be swapped in: it is refused, or too little is known of it", "choose another")
+		return "", fault.New("to", to.Name, "swap-refused")
 	}
 	if to == d.Lines[place].Ingredient {
-		return "", fault.New("to", to.Name, "is what the line has already", "choose another")
+		return "", fault.New("to", to.Name, "swap-is-the-same")
 	}
 	ways := WaysToSwap(d, place, to)
 	switch {
 	case len(ways) == 0:
-		return "", fault.New("to", "", "has no parts to be swapped for", "choose an ingredient")
+		return "", fault.New("to", "", "swap-has-no-parts")
 	case how == "":
 		return ways[0], nil
 	case !slices.Contains(ways, how):
@@ -148,13 +147,13 @@ func wayToSwap(d *reckon.Drink, place int, to *ingredient.Ingredient, how SwapHo
 		for n, w := range ways {
 			names[n] = string(w)
 		}
-		return "", fault.New("how", string(how), "does not fit these two", "use "+strings.Join(names, ", "))
+		return "", fault.New("how", string(how), "swap-way-does-not-fit", names)
 	}
 	return how, nil
 }
 
 // swap changes the lines, and says what could not be held.
-func swap(d *reckon.Drink, place int, to *ingredient.Ingredient, how SwapHow) ([]string, error) {
+func swap(d *reckon.Drink, place int, to *ingredient.Ingredient, how SwapHow) ([]say.Text, error) {
 	s, before, err := toSolve(d)
 	if err != nil {
 		return nil, err
@@ -173,7 +172,7 @@ func swap(d *reckon.Drink, place int, to *ingredient.Ingredient, how SwapHow) ([
 	d.Lines[place] = swappedLine(d.Lines[place], to)
 	s.lines[at].Line, s.lines[at].Per = &d.Lines[place], &to.PerGram
 	s.lines[at].MassG = inPlaceOf(was, to, how)
-	var notes []string
+	var notes []say.Text
 	switch {
 	case how == EqualSweetness:
 		notes = s.holdSweetness(at, before)
@@ -211,7 +210,7 @@ func inPlaceOf(w reckon.Weighed, to *ingredient.Ingredient, how SwapHow) float64
 
 // holdSweetness solves the new sweetener for the sweetness of the drink, and
 // the water for its volume.
-func (s *solver) holdSweetness(at int, before *reckon.Batch) []string {
+func (s *solver) holdSweetness(at int, before *reckon.Batch) []say.Text {
 	sweet, ml := before.Finished.SucroseEquivalentG(), before.VolumeML
 	s.knobs, s.aims = []knob{s.knobOf([]int{at})}, []aim{func(b *reckon.Batch) float64 { return b.Finished.SucroseEquivalentG() - sweet }}
 	water := s.waterLines()
@@ -223,11 +222,11 @@ func (s *solver) holdSweetness(at int, before *reckon.Batch) []string {
 	s.settleLines()
 	switch {
 	case len(water) == 0:
-		return []string{"there is no free water line, so the volume changes with it"}
+		return []say.Text{say.Of("no-free-water")}
 	case !reached[1]:
-		return []string{"there is too little water to make up for what it brings"}
+		return []say.Text{say.Of("too-little-water")}
 	}
-	return []string{fmt.Sprintf("water goes from %s to %s g, so that the volume holds", reckon.ThreeFigures(s.waterG(before)), reckon.ThreeFigures(s.sumG(water)))}
+	return []say.Text{say.Of("water-goes", s.waterG(before), s.sumG(water))}
 }
 
 func (s *solver) waterG(b *reckon.Batch) float64 {
@@ -269,13 +268,13 @@ func (s *solver) settleLines() {
 	}
 }
 
-func (s *solver) holdFatPct(at int, before *reckon.Batch) []string {
+func (s *solver) holdFatPct(at int, before *reckon.Batch) []say.Text {
 	to := 100 * before.Finished[ingredient.Fat] / before.Finished.MassG()
 	s.knobs, s.aims = []knob{s.knobOf([]int{at})}, []aim{aimFor(reckon.Fat, to)}
 	s.knobs[0].most = mostBaseTimes * s.knobs[0].dose
 	if reached := s.solve(); !reached[0] {
 		s.settleLines()
-		return []string{"it cannot bring as much fat; the nearest was taken"}
+		return []say.Text{say.Of("fat-nearest")}
 	}
 	s.settleLines()
 	return nil
@@ -283,7 +282,7 @@ func (s *solver) holdFatPct(at int, before *reckon.Batch) []string {
 
 // holdFatAndVolume solves the new liquid, and added fat for what a leaner one
 // lacks, or water for what a richer one has too much of.
-func (s *solver) holdFatAndVolume(at int, before *reckon.Batch) []string {
+func (s *solver) holdFatAndVolume(at int, before *reckon.Batch) []say.Text {
 	fat, ml := before.Finished[ingredient.Fat], before.VolumeML
 	started := s.lines[at].MassG
 	try := func(other int) bool {
@@ -302,7 +301,7 @@ func (s *solver) holdFatAndVolume(at int, before *reckon.Batch) []string {
 		return nil
 	}
 	s.settleLines()
-	return []string{"fat and volume cannot both be held; the nearest was taken"}
+	return []say.Text{say.Of("fat-or-volume")}
 }
 
 // lineOf is the place of a free line of a role, or of an ingredient where the
@@ -340,7 +339,7 @@ func intoParts(d *reckon.Drink, place int, g float64) {
 
 // asBlend puts a blend in the place of the spices it is made of: their summed
 // mass of it, at the line's own stage.
-func asBlend(d *reckon.Drink, s *solver, place int, blend *ingredient.Ingredient) []string {
+func asBlend(d *reckon.Drink, s *solver, place int, blend *ingredient.Ingredient) []say.Text {
 	stage, g := d.Lines[place].Stage, 0.
 	var gone []string
 	isGone := map[int]bool{}
@@ -363,23 +362,23 @@ func asBlend(d *reckon.Drink, s *solver, place int, blend *ingredient.Ingredient
 		}
 	}
 	d.Lines = lines
-	return []string{"stands in for " + strings.Join(gone, ", ")}
+	return []say.Text{say.Of("stands-for", gone)}
 }
 
 // characterOf says what taste and colour a sweetener or flavour brings.
-func characterOf(from, to *ingredient.Ingredient) []string {
+func characterOf(from, to *ingredient.Ingredient) []say.Text {
 	if to == nil {
 		return nil
 	}
-	var words []string
+	var told []say.Text
 	switch {
 	case to.Character != "" && from.Character != "":
-		words = append(words, fmt.Sprintf("taste and colour: %s, in the place of %s", to.Character, from.Character))
+		told = append(told, say.Of("character-instead", to.Character, from.Character))
 	case to.Character != "":
-		words = append(words, "taste and colour: "+to.Character)
+		told = append(told, say.Of("character", to.Character))
 	}
 	if to.Has(ingredient.TagHoney) {
-		words = append(words, "honey is not for a child under 12 months")
+		told = append(told, say.Of("honey-not-for-an-infant"))
 	}
-	return words
+	return told
 }

@@ -1,7 +1,6 @@
 package solve
 
 import (
-	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -11,6 +10,7 @@ import (
 	"plushladle/core/ingredient"
 	"plushladle/core/reckon"
 	"plushladle/core/reckon/reckontest"
+	"plushladle/core/say"
 )
 
 func named(t testing.TB, id string) *ingredient.Ingredient {
@@ -69,13 +69,13 @@ func TestSweetenersAreSwappedAtEqualSweetnessAndVolume(t *testing.T) {
 	assert.InEpsilon(t, out.Before.Per100mL.SucroseEquivalentG, out.After.Per100mL.SucroseEquivalentG, 1e-3)
 	assert.InEpsilon(t, out.Before.Drink.VolumeML, out.After.Drink.VolumeML, 1e-3)
 	assert.Less(t, out.After.Lines[1].MassG, out.Before.Lines[1].MassG, "the water in the syrup is taken off")
-	said := strings.Join(swapped(t, d, 2, "honey", "").Changes, "\n")
-	for _, want := range []string{"is no longer vegan", "taste and colour: flowery", "not for a child under 12 months", "water goes from"} {
+	said := say.Strings(swapped(t, d, 2, "honey", "").Changes)
+	for _, want := range []string{"no-longer-vegan", "character-instead(flowery", "honey-not-for-an-infant", "water-goes"} {
 		assert.Contains(t, said, want)
 	}
-	assert.Contains(t, strings.Join(swapped(t, d, 2, "stevia-extract", "").Changes, "\n"), "no bulk")
+	assert.Contains(t, say.Strings(swapped(t, d, 2, "stevia-extract", "").Changes), "no bulk")
 	d.Lines[1].Locked = true
-	assert.Contains(t, strings.Join(swapped(t, d, 2, "maple-syrup", "").Changes, "\n"), "no free water line")
+	assert.Contains(t, say.Strings(swapped(t, d, 2, "maple-syrup", "").Changes), "no-free-water")
 }
 
 func TestASwapAnnouncesAllergensAndWhatItCosts(t *testing.T) {
@@ -83,10 +83,10 @@ func TestASwapAnnouncesAllergensAndWhatItCosts(t *testing.T) {
 	d := reckontest.Drink(t, "1 cup pecans", "2 cups water")
 	d.Prices = reckon.Prices{"pecan": .02, "walnut": .012}
 	out := swapped(t, d, 0, "walnut", EqualWeight)
-	said := strings.Join(out.Changes, "\n")
-	assert.Contains(t, said, "adds an allergen: walnut")
-	assert.Contains(t, said, "takes out pecan")
-	assert.Contains(t, said, "a litre costs")
+	said := say.Strings(out.Changes)
+	assert.Contains(t, said, "adds-allergen([walnut])")
+	assert.Contains(t, said, "takes-out([pecan])")
+	assert.Contains(t, said, "cost-goes")
 	assert.InDelta(t, out.Before.Lines[0].MassG, out.After.Lines[0].MassG, .1)
 }
 
@@ -113,7 +113,7 @@ func TestABlendForItsPartsAndBack(t *testing.T) {
 	back := swapped(t, parts.Drink, 2, "pumpkin-pie-spice", AsBlend)
 	require.Len(t, back.Drink.Lines, 4)
 	assert.InDelta(t, 10, back.After.Lines[2].MassG, .01)
-	assert.Contains(t, back.Changes[0], "stands in for")
+	assert.Equal(t, "stands-for", back.Changes[0].Code)
 }
 
 func TestSwapsThatCannotBe(t *testing.T) {

@@ -45,10 +45,10 @@ func TryCup(d *reckon.Drink, t Trial) (*Tried, error) {
 		return nil, err
 	}
 	if r.Drink == nil {
-		return nil, fault.New("cupML", "", "there is no drink to take a cup of yet", "add a base or a liquid first")
+		return nil, fault.New("cupML", "", "no-drink-for-a-cup")
 	}
 	if !(t.CupML > 0 && t.CupML < r.Drink.VolumeML) {
-		return nil, fault.New("cupML", fmt.Sprint(t.CupML), "is not a cup of this batch", fmt.Sprintf("use above 0 and below %.0f mL", r.Drink.VolumeML))
+		return nil, fault.New("cupML", fmt.Sprint(t.CupML), "cup-not-of-batch", r.Drink.VolumeML)
 	}
 	out := &Tried{Drink: *d, RestML: r.Drink.VolumeML - t.CupML}
 	out.AfterML = out.RestML
@@ -69,14 +69,14 @@ func TryCup(d *reckon.Drink, t Trial) (*Tried, error) {
 
 func trialLine(d *reckon.Drink, line recipe.Line, t Trial, r *reckon.Reckoning) (Addition, recipe.Line, error) {
 	if line.Ingredient == nil {
-		return Addition{}, line, fault.New("ingredient", line.Name, "is not in the catalogue", "choose one from the list")
+		return Addition{}, line, fault.New("ingredient", line.Name, "not-in-catalogue-choose")
 	}
 	g, _, err := line.Grams(d.System)
 	if err != nil {
 		return Addition{}, line, err
 	}
 	if g <= 0 {
-		return Addition{}, line, fault.New("amount", line.Amount.String(), "is missing", "say how much went into the cup")
+		return Addition{}, line, fault.New("amount", line.Amount.String(), "trial-amount-missing")
 	}
 	perML := g / t.CupML
 	rest := perML * (r.Drink.VolumeML - t.CupML)

@@ -32,17 +32,18 @@ import (
 	"plushladle/core/quantity"
 	"plushladle/core/recipe"
 	"plushladle/core/reckon"
+	"plushladle/core/say"
 )
 
 // dialLimits are what can be asked of each dial.
 var dialLimits = map[reckon.DialName]struct {
-	most    float64
-	accepts string
+	most float64
+	code string // of the fault beyond it
 }{
-	reckon.Sweetness: {150, "use 0 to 150 g per 100 mL"},
-	reckon.Fat:       {90, "use 0 to 90 %"},
-	reckon.Strength:  {100, "use 0.1 to 100 of liquid to 1 of base"},
-	reckon.SpiceDial: {500, "use 0 to 500 g/L"},
+	reckon.Sweetness: {150, "sweetness-out-of-range"},
+	reckon.Fat:       {90, "fat-out-of-range"},
+	reckon.Strength:  {100, "strength-out-of-range"},
+	reckon.SpiceDial: {500, "spice-out-of-range"},
 }
 
 // Turn is what is asked of the dials.
@@ -69,7 +70,7 @@ type Move struct {
 type Miss struct {
 	Dial            reckon.DialName
 	Wanted, Nearest float64
-	Why             string
+	Why             say.Text
 }
 
 // Turn solves the amounts for the dials. Locked lines stay as they are; the
@@ -96,7 +97,7 @@ func Dials(d *reckon.Drink, t Turn) (*Solved, error) {
 		return nil, s.err
 	}
 	if after.VolumeML < leastShare*before.VolumeML {
-		return nil, fault.New(string(wanted[0]), "", "leaves nothing of the drink", "add a liquid, or ask for less")
+		return nil, fault.New(string(wanted[0]), "", "leaves-nothing-of-the-drink")
 	}
 	now := values(after) // before lines are dropped: it reads them
 	out := &Solved{Moved: moves(values(before), now, t.To)}
@@ -138,7 +139,7 @@ func toSolve(d *reckon.Drink) (*solver, *reckon.Batch, error) {
 		return nil, nil, s.err
 	}
 	if b.Finished.MassG() == 0 {
-		return nil, nil, fault.New("lines", "", "there is no drink to solve yet", "add a base or a liquid with an amount")
+		return nil, nil, fault.New("lines", "", "nothing-to-solve")
 	}
 	return s, b, nil
 }
@@ -237,14 +238,14 @@ const (
 func checkTarget(dial reckon.DialName, to float64) error {
 	limit, known := dialLimits[dial]
 	if !known {
-		return fault.New(string(dial), "", "is not a dial", "use sweetness, fat, strength or spice")
+		return fault.New(string(dial), "", "unknown-dial")
 	}
 	low := 0.
 	if dial == reckon.Strength {
 		low = 0.1
 	}
 	if !(to >= low && to <= limit.most) {
-		return fault.New(string(dial), fmt.Sprint(to), "is out of range", limit.accepts)
+		return fault.New(string(dial), fmt.Sprint(to), limit.code)
 	}
 	return nil
 }
@@ -257,19 +258,17 @@ func (t *turning) givers(dial reckon.DialName) ([]int, error) {
 				return []int{at}, nil
 			}
 		}
-		return nil, fault.New(string(dial), "", "the line chosen cannot give: it is locked or does not count", "choose another line")
+		return nil, fault.New(string(dial), "", "chosen-line-cannot-give")
 	}
 	if lines := t.left(dial); len(lines) > 0 {
 		return lines, nil
 	}
 	if t.anyOf(dial) {
-		return nil, fault.New(string(dial), "", "all lines that could give are locked", "unlock one, or add another")
+		return nil, fault.New(string(dial), "", "all-givers-locked")
 	}
 	id, ok := map[reckon.DialName]string{reckon.Sweetness: "white-sugar", reckon.Fat: "coconut-oil"}[dial]
 	if !ok {
-		return nil, fault.New(string(dial), "", "there is no line that could give", map[reckon.DialName]string{
-			reckon.Strength: "add a base and a liquid to grind it with", reckon.SpiceDial: "add a spice",
-		}[dial])
+		return nil, fault.New(string(dial), "", map[reckon.DialName]string{reckon.Strength: "nothing-to-thin", reckon.SpiceDial: "nothing-to-spice"}[dial])
 	}
 	return []int{addLine(t.d, t.solver, id)}, nil
 }
@@ -360,27 +359,27 @@ func moves(before, after map[reckon.DialName]float64, asked map[reckon.DialName]
 }
 
 func miss(dial reckon.DialName, wanted, nearest float64, k knob) Miss {
-	m := Miss{Dial: dial, Wanted: wanted, Nearest: nearest, Why: "the lines that give cannot bring more"}
+	m := Miss{Dial: dial, Wanted: wanted, Nearest: nearest, Why: say.Of("givers-at-their-most")}
 	if k.dose == 0 {
-		m.Why = "the other lines bring that much without them"
+		m.Why = say.Of("others-bring-as-much")
 	}
 	return m
 }
 
-var dialWords = map[reckon.DialName]struct{ name, unit string }{
-	reckon.Sweetness: {"Sweetness", " g/100 mL"}, reckon.Fat: {"Fat", " %"}, reckon.Strength: {"Strength", " of liquid to 1 of base"}, reckon.SpiceDial: {"Spice", " g/L"},
+// told are the codes of what is said of each dial.
+var told = map[reckon.DialName]struct{ missed, moved string }{
+	reckon.Sweetness: {"sweetness-not-reached", "sweetness-moves"}, reckon.Fat: {"fat-not-reached", "fat-moves"},
+	reckon.Strength: {"strength-not-reached", "strength-moves"}, reckon.SpiceDial: {"spice-not-reached", "spice-moves"},
 }
 
-// Words say what moved besides, and what could not be reached.
-func (t *Solved) Words() []string {
-	words := []string{}
+// Told is what could not be reached, and what moved besides.
+func (t *Solved) Told() []say.Text {
+	out := []say.Text{}
 	for _, m := range t.Missed {
-		w := dialWords[m.Dial]
-		words = append(words, fmt.Sprintf("%s cannot reach %.3g%s: %s. The nearest, %.3g, was taken.", w.name, m.Wanted, w.unit, m.Why, m.Nearest))
+		out = append(out, say.Of(told[m.Dial].missed, m.Wanted, m.Why, m.Nearest))
 	}
 	for _, m := range t.Moved {
-		w := dialWords[m.Dial]
-		words = append(words, fmt.Sprintf("%s moves from %.3g to %.3g%s.", w.name, m.From, m.To, w.unit))
+		out = append(out, say.Of(told[m.Dial].moved, m.From, m.To))
 	}
-	return words
+	return out
 }

@@ -81,7 +81,7 @@ func TestDialsThatCannotBeReached(t *testing.T) {
 	out, after := turned(t, d, Turn{To: map[reckon.DialName]float64{reckon.Fat: 1}})
 	require.Len(t, out.Missed, 1)
 	assert.InDelta(t, after[reckon.Fat], out.Missed[0].Nearest, .01)
-	assert.Contains(t, out.Missed[0].Why, "the other lines bring that much")
+	assert.Equal(t, "others-bring-as-much", out.Missed[0].Why.Code)
 	out, after = turned(t, d, Turn{To: map[reckon.DialName]float64{reckon.Fat: 12}, Give: map[reckon.DialName]int{reckon.Fat: 0}, Hold: true})
 	assert.Empty(t, out.Missed)
 	assert.InDelta(t, 12, after[reckon.Fat], .01)
@@ -112,7 +112,7 @@ func TestADialTurnedAllTheWayDown(t *testing.T) {
 		sugar := reckontest.Drink(t, "1 tbsp sugar")
 		return Dials(&sugar, Turn{To: map[reckon.DialName]float64{reckon.Sweetness: 5}})
 	})()
-	require.ErrorContains(t, err, "leaves nothing of the drink")
+	assert.Equal(t, "leaves-nothing-of-the-drink", fault.Code(err))
 }
 
 func TestALineIsAddedWhereNoneCanGive(t *testing.T) {
@@ -152,7 +152,7 @@ func TestTurnsThatCannotBe(t *testing.T) {
 		var e *fault.Error
 		require.ErrorAs(t, err, &e, "%v", tt.turn)
 		assert.Equal(t, tt.field, e.Field)
-		assert.NotEmpty(t, e.Accepts)
+		assert.NotEmpty(t, e.Why.Code)
 	}
 }
 

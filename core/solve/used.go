@@ -54,12 +54,12 @@ func WorkBack(d *reckon.Drink, milkG, pulpG float64) ([]WorkedBack, error) {
 	case len(open) == 0:
 		return nil, nil
 	case len(open) > 2 || len(open) == 2 && openBase(d, open) < 0:
-		return nil, fault.New("pulpG", fmt.Sprint(pulpG), fmt.Sprintf("cannot tell %d open amounts apart", len(open)), "give all amounts but one, or all but a base and a liquid")
+		return nil, fault.New("pulpG", fmt.Sprint(pulpG), "too-many-open", len(open))
 	}
 	w := weighedOut{d: d, open: open, milkG: milkG, pulpG: pulpG}
 	found, ok := w.solve(1)
 	if !ok {
-		return nil, fault.New("milkG", fmt.Sprintf("%.0f", milkG), "is less than what is known to have gone in", "check what was weighed, and the amounts that are given")
+		return nil, fault.New("milkG", fmt.Sprintf("%.0f", milkG), "less-out-than-in")
 	}
 	less := weighedOut{d: d, open: open, milkG: milkG * (1 - milkReadBy), pulpG: pulpG}
 	more := weighedOut{d: d, open: open, milkG: milkG * (1 + milkReadBy), pulpG: pulpG}

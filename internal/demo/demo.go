@@ -195,8 +195,8 @@ func (c *cook) add(d drink, today time.Time) {
 	c.drinkIDs[d.name] = kept.ID
 	for n, v := range d.versions {
 		c.now = c.now.Add(time.Hour)
-		f := c.formula(d, v)
-		c.call(http.MethodPut, fmt.Sprintf("/api/drinks/%d/draft", kept.ID), server.Draft{Name: d.name, Formula: f, Revision: kept.Revision}, &kept)
+		f := c.recipe(d, v)
+		c.call(http.MethodPut, fmt.Sprintf("/api/drinks/%d/draft", kept.ID), server.Draft{Name: d.name, Recipe: f, Revision: kept.Revision}, &kept)
 		c.call(http.MethodPost, fmt.Sprintf("/api/drinks/%d/versions", kept.ID), server.VersionNote{Note: v.note}, &kept)
 		if n == len(d.versions)-1 {
 			c.make(kept.ID, d.batches, today)
@@ -205,7 +205,7 @@ func (c *cook) add(d drink, today time.Time) {
 	c.now = today
 }
 
-func (c *cook) formula(d drink, v version) kitchen.Formula {
+func (c *cook) recipe(d drink, v version) kitchen.Recipe {
 	f := kitchen.New("us")
 	f.Strainer, f.Spices, f.ShopPrice = d.strainer, "linear", d.shopPrice
 	for n, text := range v.lines {

@@ -4,6 +4,7 @@ import (
 	"plushladle/core/ingredient"
 	"plushladle/core/plan"
 	"plushladle/core/reckon"
+	"plushladle/internal/wording"
 )
 
 // Step is one operation of the process.
@@ -71,7 +72,7 @@ func exportSteps(d *reckon.Drink, r *reckon.Reckoning) []Step {
 
 func exportStep(s plan.Step, r *reckon.Reckoning) Step {
 	out := Step{
-		Kind: s.Kind.Code(), Title: s.Title, Text: StepText(s), Cue: optional(s.Right), HandsOn: s.HandsOn, Lines: []StepLine{}, Tools: []string{}, Cautions: []string{},
+		Kind: s.Kind.Code(), Title: wording.Text(s.Title), Text: StepText(s), Cue: optional(wording.Text(s.Right)), HandsOn: s.HandsOn, Lines: []StepLine{}, Tools: []string{}, Cautions: []string{},
 		Seconds: Seconds{Min: s.Length.Min.Seconds(), Ideal: s.Length.Ideal.Seconds()},
 	}
 	if s.Kind == plan.GetReady && len(s.Amounts) > 0 {
@@ -110,7 +111,7 @@ func exportStep(s plan.Step, r *reckon.Reckoning) Step {
 		out.OutML = number(r.Drink.VolumeML)
 	}
 	for _, c := range r.Cautions {
-		if s.Caution != "" && c.Text == s.Caution {
+		if !s.Caution.IsZero() && c.Text.Is(s.Caution) {
 			out.Cautions = append(out.Cautions, c.Code)
 		}
 	}

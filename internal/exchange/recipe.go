@@ -29,18 +29,18 @@ type Recipe struct {
 // the field "file".
 func ReadRecipe(data []byte) (Recipe, error) {
 	if len(data) > MaxRecipeBytes {
-		return Recipe{}, fault.New("file", "", "is larger than a recipe can be", "use at most 1 MB")
+		return Recipe{}, fault.New("file", "", "recipe-too-large")
 	}
 	data = bytes.TrimPrefix(data, []byte("\xef\xbb\xbf"))
 	if !utf8.Valid(data) || bytes.IndexByte(data, 0) >= 0 {
-		return Recipe{}, fault.New("file", "", "is not text", "use a list of ingredients in UTF-8, or a schema.org Recipe as JSON-LD")
+		return Recipe{}, fault.New("file", "", "not-text")
 	}
 	recipe, err := read(data)
 	if err != nil {
 		return Recipe{}, err
 	}
 	if len(recipe.Lines) > MaxRecipeLines {
-		return Recipe{}, fault.New("file", "", "has too many lines", "use at most 300")
+		return Recipe{}, fault.New("file", "", "recipe-too-long")
 	}
 	return recipe, nil
 }
@@ -52,11 +52,11 @@ func read(data []byte) (Recipe, error) {
 	}
 	var document any
 	if err := json.Unmarshal(trimmed, &document); err != nil {
-		return Recipe{}, fault.New("file", "", "looks like JSON and is not: "+err.Error(), "use a schema.org Recipe, or a list of ingredients")
+		return Recipe{}, fault.New("file", "", "broken-json", err.Error())
 	}
 	recipe, ok := findRecipe(document, 0)
 	if !ok {
-		return Recipe{}, fault.New("file", "", "holds no schema.org Recipe with ingredients", "use one with recipeIngredient, or a list of ingredients")
+		return Recipe{}, fault.New("file", "", "no-recipe-in-json")
 	}
 	return recipe, nil
 }

@@ -5,6 +5,7 @@ import (
 
 	"plushladle/core/keep"
 	"plushladle/core/reckon"
+	"plushladle/internal/wording"
 )
 
 // Reckoning is a reckoned drink in the form that plushladle reckon --json
@@ -126,7 +127,7 @@ type Cost struct {
 func Export(d *reckon.Drink, texts []string, r *reckon.Reckoning, assumptions []string) Reckoning {
 	out := Reckoning{
 		Name: d.Name, Lines: exportLines(d, texts, r), Allergens: []string{}, Missing: missing(texts, r), Steps: []Step{}, Vegan: r.Vegan,
-		Cautions: exportCautions(r), Assumptions: append(append([]string{}, r.Assumptions()...), assumptions...),
+		Cautions: exportCautions(r), Assumptions: append(wording.Texts(r.Assumptions()), assumptions...),
 	}
 	if r.Drink == nil {
 		return out
@@ -152,9 +153,9 @@ func Export(d *reckon.Drink, texts []string, r *reckon.Reckoning, assumptions []
 func exportLines(d *reckon.Drink, texts []string, r *reckon.Reckoning) []Line {
 	lines := make([]Line, len(texts))
 	for n, l := range r.Lines {
-		lines[n] = Line{Text: texts[n], Understood: l.Understood && l.Err == nil, Note: l.Note}
+		lines[n] = Line{Text: texts[n], Understood: l.Understood && l.Err == nil, Note: wording.Text(l.Note)}
 		if l.Err != nil {
-			lines[n].Note = l.Err.Error()
+			lines[n].Note = wording.Error(l.Err)
 		}
 		if !l.Understood {
 			continue
@@ -175,7 +176,7 @@ func exportLines(d *reckon.Drink, texts []string, r *reckon.Reckoning) []Line {
 func exportCautions(r *reckon.Reckoning) []Caution {
 	out := make([]Caution, len(r.Cautions))
 	for n, c := range r.Cautions {
-		out[n] = Caution{Code: c.Code, Text: c.Text, Value: c.Value, Limit: c.Limit, Unit: optional(c.Unit), Raised: c.Raised}
+		out[n] = Caution{Code: c.Code, Text: wording.Text(c.Text), Value: c.Value, Limit: c.Limit, Unit: optional(c.Unit), Raised: c.Raised}
 	}
 	return out
 }
@@ -188,7 +189,7 @@ func exportNutrition(n reckon.Nutrition) *Nutrition {
 }
 
 func exportKeeps(l keep.Life, school keep.School) *Keeps {
-	k := &Keeps{FreezerDays: l.FreezerDays(school), Reasons: l.Reasons}
+	k := &Keeps{FreezerDays: l.FreezerDays(school), Reasons: wording.Texts(l.Reasons)}
 	if l.Known() {
 		k.CautiousDays, k.CustomaryDays = number(l.CautiousDays), number(l.CustomaryDays)
 	}

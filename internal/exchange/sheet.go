@@ -10,6 +10,8 @@ import (
 	"plushladle/core/plan"
 	"plushladle/core/recipe"
 	"plushladle/core/reckon"
+	"plushladle/core/say"
+	"plushladle/internal/wording"
 )
 
 // Sheet is a drink written down for people and programs elsewhere.
@@ -100,7 +102,7 @@ func steps(d *reckon.Drink, r *reckon.Reckoning) []string {
 // StepText is a step with how long it takes where it is waited for, what goes in,
 // what right looks like, and its caution.
 func StepText(step plan.Step) string {
-	parts := []string{step.Title + waiting(step) + "."}
+	parts := []string{wording.Text(step.Title) + waiting(step) + "."}
 	var in []string
 	for _, a := range step.Amounts {
 		if !a.Extra {
@@ -110,7 +112,7 @@ func StepText(step plan.Step) string {
 	if len(in) > 0 {
 		parts = append(parts, "In: "+strings.Join(in, ", ")+".")
 	}
-	for _, text := range []string{step.Right, step.Never, step.Caution} {
+	for _, text := range wording.Texts([]say.Text{step.Right, step.Never, step.Caution}) {
 		if text != "" {
 			parts = append(parts, strings.TrimSuffix(text, ".")+".")
 		}
@@ -136,15 +138,16 @@ func waiting(step plan.Step) string {
 
 func amountText(a plan.Amount) string {
 	name, _, _ := strings.Cut(strings.ToLower(a.Name), ",")
+	text := wording.Text(a.Text)
 	switch {
 	case a.Soaked:
 		return weight(a.MassG) + " soaked " + name
 	case a.Open:
 		return name
-	case strings.HasSuffix(a.Text, " piece"):
-		return strings.TrimSuffix(a.Text, " piece") + " " + one(name) + " (" + weight(a.MassG) + ")"
-	case a.Text != "":
-		return strings.TrimSuffix(a.Text, " pieces") + " " + name + " (" + weight(a.MassG) + ")"
+	case strings.HasSuffix(text, " piece"):
+		return strings.TrimSuffix(text, " piece") + " " + one(name) + " (" + weight(a.MassG) + ")"
+	case text != "":
+		return strings.TrimSuffix(text, " pieces") + " " + name + " (" + weight(a.MassG) + ")"
 	}
 	return weight(a.MassG) + " " + name
 }
@@ -164,13 +167,13 @@ func notes(r *reckon.Reckoning) []string {
 	}
 	out := []string{contains}
 	if r.Raw != nil {
-		out = append(out, r.Raw.Words())
+		out = append(out, wording.Text(r.Raw.Told()))
 	}
 	if r.Keeps.Known() {
 		out = append(out, fmt.Sprintf("Keeps %.2g days in the fridge by the cautious school, %.2g by custom. Shake first. Smell, fizz, slime or bulging: out, whatever the date.", r.Keeps.CautiousDays, r.Keeps.CustomaryDays))
 	}
 	for _, c := range r.Cautions {
-		text := c.Text
+		text := wording.Text(c.Text)
 		if c.Value != nil && c.Limit != nil {
 			text += fmt.Sprintf(" Here: %.2g of %.2g %s.", *c.Value, *c.Limit, c.Unit)
 		}

@@ -11,6 +11,8 @@ import (
 	"plushladle/core/plan"
 	"plushladle/core/recipe"
 	"plushladle/core/reckon"
+	"plushladle/core/say"
+	"plushladle/internal/wording"
 )
 
 // The card, the exports and the command line tell the same steps, in the same
@@ -30,8 +32,8 @@ func TestEverySheetTellsTheSameSteps(t *testing.T) {
 	require.Len(t, sheet.Steps, len(steps))
 	require.Len(t, exported.Steps, len(steps))
 	for n, step := range steps {
-		assert.Contains(t, sheet.Steps[n], step.Title)
-		assert.Equal(t, step.Title, exported.Steps[n].Title)
+		assert.Contains(t, sheet.Steps[n], wording.Text(step.Title))
+		assert.Equal(t, wording.Text(step.Title), exported.Steps[n].Title)
 		assert.Equal(t, sheet.Steps[n], exported.Steps[n].Text)
 	}
 	data, err := sheet.JSONLD()
@@ -52,7 +54,7 @@ func TestPiecesAreCountedInWords(t *testing.T) {
 	for text, want := range map[string]string{
 		"1 piece": "1 small date (7.0 g)", "½ piece": "½ small date (7.0 g)", "3 pieces": "3 small dates (7.0 g)", "about 6 pieces": "about 6 small dates (7.0 g)", "2 tbsp": "2 tbsp small dates (7.0 g)",
 	} {
-		assert.Equal(t, want, amountText(plan.Amount{Name: "Small dates", Text: text, MassG: 7}))
+		assert.Equal(t, want, amountText(plan.Amount{Name: "Small dates", Text: say.Written(text), MassG: 7}))
 	}
-	assert.Equal(t, "1 lemongrass (12 g)", amountText(plan.Amount{Name: "Lemongrass", Text: "1 piece", MassG: 12}))
+	assert.Equal(t, "1 lemongrass (12 g)", amountText(plan.Amount{Name: "Lemongrass", Text: say.Written("1 piece"), MassG: 12}))
 }

@@ -1,6 +1,10 @@
 package kitchen
 
-import "time"
+import (
+	"time"
+
+	"plushladle/core/say"
+)
 
 // UsedLine is what went into a batch of one ingredient.
 type UsedLine struct {
@@ -15,7 +19,7 @@ type UsedLine struct {
 
 // StepTaken is a step of a batch and when it was done.
 type StepTaken struct {
-	Title   string    `json:"title"`
+	Title   say.Text  `json:"title"`
 	Planned time.Time `json:"planned" doc:"when it was to begin"`
 	DoneAt  time.Time `json:"doneAt"`
 	Skipped bool      `json:"skipped"`
@@ -29,5 +33,5 @@ type Pulp struct {
 	FatG     float64  `json:"fatG"`
 	FibreG   float64  `json:"fibreG"`
 	SugarG   float64  `json:"sugarG"`
-	GoodFor  []string `json:"goodFor"`
+	GoodFor  []string `json:"goodFor"` // as codes
 }

@@ -3,7 +3,6 @@ package kitchen
 import (
 	"fmt"
 	"slices"
-	"strings"
 
 	"plushladle/core/fault"
 	"plushladle/core/process"
@@ -11,7 +10,7 @@ import (
 	"plushladle/core/recipe"
 )
 
-// Limits of a formula, the same as its operations are described with.
+// Limits of a recipe, the same as its operations are described with.
 const (
 	maxLines     = 300
 	maxPortions  = 12
@@ -21,8 +20,8 @@ const (
 	leastValue   = 0.01 // of what is not 0, so that nothing divided by it overflows
 )
 
-// Check tells whether a formula is one that this program could have kept.
-func (f Formula) Check() error {
+// Check tells whether a recipe is one that this program could have kept.
+func (f Recipe) Check() error {
 	if _, err := quantity.ParseSystem(f.System); err != nil {
 		return err
 	}
@@ -30,7 +29,7 @@ func (f Formula) Check() error {
 		return err
 	}
 	if len(f.Lines) > maxLines || len(f.Portions) > maxPortions {
-		return fault.New("lines", fmt.Sprint(len(f.Lines)), "lines are too many", fmt.Sprintf("a drink has up to %d", maxLines))
+		return fault.New("lines", fmt.Sprint(len(f.Lines)), "too-many-lines-to-keep", maxLines)
 	}
 	for _, b := range []struct {
 		name            string
@@ -41,11 +40,11 @@ func (f Formula) Check() error {
 		{"sizeEach", f.SizeEach, 0, maxSize}, {"perDay", f.PerDay, 0, 1000}, {"rawC", f.RawC, 0, 100}, {"warmsC", f.WarmsC, 0, 60},
 	} {
 		if !(b.value == 0 && b.from == 0 || b.value >= max(b.from, leastValue) && b.value <= b.to) {
-			return fault.New(b.name, fmt.Sprint(b.value), "is out of range", fmt.Sprintf("use %g to %g", b.from, b.to))
+			return fault.New(b.name, fmt.Sprint(b.value), "out-of-range", b.from, b.to)
 		}
 	}
 	if len(f.Process) > maxChanges {
-		return fault.New("process", fmt.Sprint(len(f.Process)), "changes are too many", fmt.Sprintf("use up to %d", maxChanges))
+		return fault.New("process", fmt.Sprint(len(f.Process)), "too-many-changes", maxChanges)
 	}
 	for _, c := range f.Process {
 		if err := c.Change().Check(); err != nil {
@@ -56,7 +55,7 @@ func (f Formula) Check() error {
 }
 
 // checkWays refuses a heat, a way to size or a school of spices that is none.
-func (f Formula) checkWays() error {
+func (f Recipe) checkWays() error {
 	for _, w := range []struct {
 		name, value string
 		known       []string
@@ -66,7 +65,7 @@ func (f Formula) checkWays() error {
 		{"spices", f.Spices, []string{"", string(recipe.Linear), string(recipe.Eased)}},
 	} {
 		if !slices.Contains(w.known, w.value) {
-			return fault.New(w.name, w.value, "is not known", "use one of "+strings.Join(w.known[1:], ", "))
+			return fault.New(w.name, w.value, "unknown-choice", w.known[1:])
 		}
 	}
 	return nil

@@ -29,8 +29,8 @@ func oneLines(texts []string) []string {
 	return out
 }
 
-// Cleaned is the formula with each of its texts on one line.
-func (f Formula) Cleaned() Formula {
+// Cleaned is the recipe with each of its texts on one line.
+func (f Recipe) Cleaned() Recipe {
 	lines := make([]Line, len(f.Lines))
 	for n, l := range f.Lines {
 		l.Ingredient, l.Amount, l.Note = OneLine(l.Ingredient), OneLine(l.Amount), OneLine(l.Note)

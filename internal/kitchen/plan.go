@@ -11,7 +11,7 @@ import (
 
 // ParseQuiet reads a daily stretch of the clock, "22:30-06:30"; "" is none.
 func ParseQuiet(field, text string) (plan.Quiet, error) {
-	refused := fault.New(field, text, "is not a stretch of the clock", `write it as "22:30-06:30", or leave it empty`)
+	refused := fault.New(field, text, "not-a-stretch-of-the-clock")
 	if strings.TrimSpace(text) == "" {
 		return plan.Quiet{}, nil
 	}
@@ -29,7 +29,7 @@ func ParseQuiet(field, text string) (plan.Quiet, error) {
 	}
 	q := plan.Quiet{FromMin: fromMin, ToMin: toMin}
 	if q.Minutes() > mostQuietMin {
-		return plan.Quiet{}, fault.New(field, text, "leaves less than four hours of the day", `leave more of it, such as "22:30-06:30"`)
+		return plan.Quiet{}, fault.New(field, text, "day-too-short")
 	}
 	return q, nil
 }

@@ -6,13 +6,13 @@ import (
 )
 
 // Uses tells whether some line is of an ingredient.
-func (f Formula) Uses(ingredient string) bool {
+func (f Recipe) Uses(ingredient string) bool {
 	return slices.ContainsFunc(f.Lines, func(l Line) bool { return strings.EqualFold(l.Ingredient, ingredient) })
 }
 
 // MeasuresWith tells whether some line is measured with a measure of the cook's
 // own.
-func (f Formula) MeasuresWith(measure string) bool {
+func (f Recipe) MeasuresWith(measure string) bool {
 	return slices.ContainsFunc(f.Lines, func(l Line) bool {
 		return slices.ContainsFunc(strings.Fields(strings.ToLower(l.Amount)), func(word string) bool {
 			return word == measure || word == measure+"s"
@@ -20,9 +20,9 @@ func (f Formula) MeasuresWith(measure string) bool {
 	})
 }
 
-// Renamed is the formula with an ingredient under another name, and whether
+// Renamed is the recipe with an ingredient under another name, and whether
 // that changes it.
-func (f Formula) Renamed(from, to string) (Formula, bool) {
+func (f Recipe) Renamed(from, to string) (Recipe, bool) {
 	if from == "" || !f.Uses(from) {
 		return f, false
 	}

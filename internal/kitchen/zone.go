@@ -20,7 +20,7 @@ func ParseZone(name string) (*time.Location, error) {
 	}
 	zone, err := time.LoadLocation(name)
 	if err != nil || name == "Local" {
-		return nil, fault.New("timeZone", name, "is not a time zone", "use a name such as Europe/London, or leave it empty")
+		return nil, fault.New("timeZone", name, "unknown-time-zone")
 	}
 	zones.Store(name, zone)
 	return zone, nil

@@ -3,7 +3,6 @@
 package passphrase
 
 import (
-	"fmt"
 	"strings"
 	"sync"
 	"unicode/utf8"
@@ -31,14 +30,13 @@ var oneAtATime sync.Mutex
 // Check tells whether a text will do as a passphrase.
 func Check(text string) error {
 	n := utf8.RuneCountInString(plain(text))
-	accepted := fmt.Sprintf("use %d to %d characters; a few words in a row are easy to keep in mind", least, most)
 	switch {
 	case n < least:
-		return fault.New("passphrase", "", "it is too short", accepted)
+		return fault.New("passphrase", "", "passphrase-too-short", least, most)
 	case n > most:
-		return fault.New("passphrase", "", "it is too long", accepted)
+		return fault.New("passphrase", "", "passphrase-too-long", least, most)
 	case isCommon(plain(text)):
-		return fault.New("passphrase", "", "it is one of those that are guessed first", "use a few words in a row that only you would put together")
+		return fault.New("passphrase", "", "passphrase-is-guessed")
 	}
 	return nil
 }

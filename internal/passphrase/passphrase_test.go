@@ -4,6 +4,8 @@ import (
 	"strings"
 	"testing"
 
+	"plushladle/core/fault"
+
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 )
@@ -31,10 +33,10 @@ func TestWhatWillDo(t *testing.T) {
 	tests := []struct {
 		text, wrong string
 	}{
-		{"", "too short"}, {"       ladle       ", "too short"}, {"sevench", "too short"}, {"eightcha", ""},
-		{"rowers at the lock", ""}, {strings.Repeat("øåæ-1ß", most/6), ""}, {strings.Repeat("ø", most+1), "too long"},
-		{"Password123!", "guessed first"}, {"i love you", "guessed first"}, {"Plush Ladle 2026", "guessed first"}, {"almond milk", "guessed first"},
-		{"aaaaaaaaaa", "guessed first"}, {"abcabcabc", "guessed first"}, {"12345678", "guessed first"}, {"87654321", "guessed first"}, {"qwertyuiop", "guessed first"},
+		{"", "passphrase-too-short"}, {"       ladle       ", "passphrase-too-short"}, {"sevench", "passphrase-too-short"}, {"eightcha", ""},
+		{"rowers at the lock", ""}, {strings.Repeat("øåæ-1ß", most/6), ""}, {strings.Repeat("ø", most+1), "passphrase-too-long"},
+		{"Password123!", "passphrase-is-guessed"}, {"i love you", "passphrase-is-guessed"}, {"Plush Ladle 2026", "passphrase-is-guessed"}, {"almond milk", "passphrase-is-guessed"},
+		{"aaaaaaaaaa", "passphrase-is-guessed"}, {"abcabcabc", "passphrase-is-guessed"}, {"12345678", "passphrase-is-guessed"}, {"87654321", "passphrase-is-guessed"}, {"qwertyuiop", "passphrase-is-guessed"},
 		{"almond rowers 7", ""},
 	}
 	for _, tt := range tests {
@@ -43,6 +45,6 @@ func TestWhatWillDo(t *testing.T) {
 			assert.NoError(t, err, tt.text)
 			continue
 		}
-		assert.ErrorContains(t, err, tt.wrong, tt.text)
+		assert.Equal(t, tt.wrong, fault.Code(err), tt.text)
 	}
 }

@@ -154,7 +154,7 @@ func TestControlCharactersAreCleanedFromNames(t *testing.T) {
 	assert.Equal(t, "nog SUMMARY:free   milk", d.Name)
 	f := almondMilk()
 	f.Lines[0].Note = "soaked\r# heading"
-	d = call[Drink](c, "PUT", "/api/drinks/1/draft", Draft{Name: d.Name, Formula: f, Revision: d.Revision})
+	d = call[Drink](c, "PUT", "/api/drinks/1/draft", Draft{Name: d.Name, Recipe: f, Revision: d.Revision})
 	assert.Equal(t, "soaked # heading", d.Draft.Lines[0].Note)
 	call[Plan](c, "POST", "/api/plan/items", NewItem{DrinkID: 1, ReadyBy: "2026-11-27T12:00"})
 	_, calendar, _ := c.send(request("GET", "/api/plan.ics", nil))
@@ -291,7 +291,7 @@ func TestMarkingAheadAsksAndOneDrinkNeverBlocksAnother(t *testing.T) {
 
 	c.now = time.Date(2026, 11, 27, 11, 30, 0, 0, time.UTC) // half an hour before, and nothing of it done
 	call[Drink](c, "POST", "/api/drinks", NewDrink{Name: "Second milk"})
-	call[Drink](c, "PUT", "/api/drinks/2/draft", Draft{Name: "Second milk", Formula: almondMilk(), Revision: 1})
+	call[Drink](c, "PUT", "/api/drinks/2/draft", Draft{Name: "Second milk", Recipe: almondMilk(), Revision: 1})
 	p = call[Plan](c, "POST", "/api/plan/items", NewItem{DrinkID: 2, ReadyBy: "2026-11-28T18:00"})
 	require.Len(t, p.Items, 2)
 	assert.Contains(t, p.Items[0].Trouble, "too little time")
@@ -326,12 +326,12 @@ func TestNumbersAreBounded(t *testing.T) {
 	for _, field := range []string{"blendS", "waterC", "servingML", "cookMin", "panCM", "brewPct", "shopPrice", "sizeValue", "sizeEach", "perDay", "rawC", "warmsC"} {
 		for _, value := range []string{"1e-320", "1e-9", "1e308", "-1", "-0.0", "99999"} {
 			for _, by := range []string{"", "times", "volume", "servings", "base", "bottles", "days"} {
-				formula := fmt.Sprintf(`{"lines":[{"key":"a","ingredient":"Almonds","amount":"1 cup","stage":"","note":"","unsoaked":false,"soakedCup":false,"locked":false},{"key":"w","ingredient":"Water","amount":"4 cups","stage":"","note":"","unsoaked":false,"soakedCup":false,"locked":false}],
+				recipe := fmt.Sprintf(`{"lines":[{"key":"a","ingredient":"Almonds","amount":"1 cup","stage":"","note":"","unsoaked":false,"soakedCup":false,"locked":false},{"key":"w","ingredient":"Water","amount":"4 cups","stage":"","note":"","unsoaked":false,"soakedCup":false,"locked":false}],
 					"system":"us","strainer":"bag","blendS":30,"waterC":10,"spices":"linear","servingML":0,"heat":"boil","cookMin":1,"panCM":0,"coarse":false,"brewPct":0,"shopPrice":0,"sizeBy":%q,"sizeValue":2,"sizeEach":100,"perDay":1,"rawC":0,"warmsC":0}`, by)
 				var f map[string]any
-				require.NoError(t, json.Unmarshal([]byte(formula), &f))
+				require.NoError(t, json.Unmarshal([]byte(recipe), &f))
 				f[field] = json.RawMessage(value)
-				status, answer, _ := c.send(request("POST", "/api/reckonings", map[string]any{"name": "x", "formula": f, "madeOn": ""}))
+				status, answer, _ := c.send(request("POST", "/api/reckonings", map[string]any{"name": "x", "recipe": f, "madeOn": ""}))
 				assert.Less(t, status, 500, "%s %s by %q: %s", field, value, by, answer)
 			}
 		}

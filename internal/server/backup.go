@@ -79,7 +79,7 @@ func (s *server) restore(c fiber.Ctx) error {
 	kept, err := s.store.Restore(file, CheckKitchen)
 	if errors.Is(err, store.ErrNotBackup) {
 		s.log.Warn("a backup was not restored", "error", err)
-		return s.problem(fault.New("file", "", "was not restored, and nothing was changed: "+err.Error(), "choose a file that this program wrote as a backup"))
+		return s.problem(fault.New("file", "", "not-restored", err.Error()))
 	}
 	if err != nil {
 		return s.problem(err)

@@ -28,7 +28,7 @@ func BenchmarkReckonAgainstEmptyHandlers(b *testing.B) {
 	} {
 		f.Lines = append(f.Lines, call[kitchen.Line](c, "POST", "/api/lines", TypedLine{Text: line}))
 	}
-	body, err := json.Marshal(ToReckon{Formula: f})
+	body, err := json.Marshal(ToReckon{Recipe: f})
 	require.NoError(b, err)
 	s := &server{caches: &caches{}, seen: &recordKept{}, store: c.store, now: func() time.Time { return c.now }, log: c.log}
 	app := fiber.New(fiber.Config{ReadBufferSize: bufferSize, WriteBufferSize: bufferSize})

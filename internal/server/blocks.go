@@ -1,7 +1,6 @@
 package server
 
 import (
-	"fmt"
 	"slices"
 
 	"plushladle/core/fault"
@@ -56,7 +55,7 @@ func (s *server) blockMoved(in *blockInput) ([]store.PlanItem, error) {
 		return nil, s.notThere(items, n, in, err)
 	}
 	if in.Block >= len(blocksOf(planned[n])) || blocksOf(planned[n])[in.Block].Begun {
-		return nil, fault.New("at", in.Body.At, "cannot be set: this is begun, or not there any more", "choose one that is still to come")
+		return nil, fault.New("at", in.Body.At, "block-has-begun")
 	}
 	return planned, nil
 }
@@ -77,10 +76,10 @@ func (s *server) notThere(items []store.PlanItem, n int, in *blockInput, why err
 	}
 	span, ok := plan.Movable(job, in.Block, w.rules)
 	if !ok {
-		return fault.New("at", in.Body.At, "does not fit", "leave it where it is, or have the drink ready at another time")
+		return fault.New("at", in.Body.At, "block-fits-nowhere")
 	}
 	const day = "Mon 15:04"
-	return fault.New("at", in.Body.At, "does not fit there", fmt.Sprintf("by its soak and the quiet hours it can begin from %s to %s, where hands and blender are free", span.From.Format(day), span.To.Format(day)))
+	return fault.New("at", in.Body.At, "block-fits-elsewhere", span.From.Format(day), span.To.Format(day))
 }
 
 // freeBlocks lets the planner place all of an item's blocks.

@@ -64,7 +64,7 @@ func (s *server) bottleItem(in *bottlingInput) (Plan, error) {
 	}
 	batch.Pulp = pulpOf(m.reckoned, in.Body.PulpG)
 	batch.Cooked = &store.Cooked{
-		ItemID: in.ID, Formula: asPlanned(items[at]), PulpG: in.Body.PulpG, Steps: steps,
+		ItemID: in.ID, Recipe: asPlanned(items[at]), PulpG: in.Body.PulpG, Steps: steps,
 		Used: m.used(), Times: timesOf(steps), StockG: m.stockG(),
 	}
 
@@ -141,16 +141,16 @@ func (m asMade) plannedG(a plan.ItemAmount) float64 {
 	return a.MassG
 }
 
-// asPlanned is the formula that was planned, whatever was rescaled since.
-func asPlanned(item store.PlanItem) kitchen.Formula {
+// asPlanned is the recipe that was planned, whatever was rescaled since.
+func asPlanned(item store.PlanItem) kitchen.Recipe {
 	if item.AsPlanned != nil {
 		return *item.AsPlanned
 	}
-	return item.Formula
+	return item.Recipe
 }
 
 func (s *server) firstPlannedG(item store.PlanItem, l planView) (map[string]float64, error) {
-	item.Formula = asPlanned(item)
+	item.Recipe = asPlanned(item)
 	r, d, err := s.reckonItem(item, l.ways)
 	if err != nil {
 		return nil, err
@@ -200,17 +200,17 @@ func timesOf(steps []plan.ItemStep) []kitchen.StepTaken {
 
 // Batch is how a drink was really made.
 type Batch struct {
-	ID         int64               `json:"id"`
-	DrinkID    int64               `json:"drinkID"`
-	DrinkName  string              `json:"drinkName"`
-	Version    int                 `json:"version"`
-	MadeOn     string              `json:"madeOn"`
-	ForecastML float64             `json:"forecastML"`
-	MeasuredML *float64            `json:"measuredML,omitempty"`
-	PulpG      *float64            `json:"pulpG,omitempty"`
-	Used       []kitchen.UsedLine  `json:"used" doc:"empty where it was not cooked step by step"`
-	Times      []kitchen.StepTaken `json:"times"`
-	CreatedAt  time.Time           `json:"createdAt"`
+	ID         int64              `json:"id"`
+	DrinkID    int64              `json:"drinkID"`
+	DrinkName  string             `json:"drinkName"`
+	Version    int                `json:"version"`
+	MadeOn     string             `json:"madeOn"`
+	ForecastML float64            `json:"forecastML"`
+	MeasuredML *float64           `json:"measuredML,omitempty"`
+	PulpG      *float64           `json:"pulpG,omitempty"`
+	Used       []kitchen.UsedLine `json:"used" doc:"empty where it was not cooked step by step"`
+	Times      []StepTaken        `json:"times"`
+	CreatedAt  time.Time          `json:"createdAt"`
 }
 
 func (s *server) batch(in *ByID) (Batch, error) {
@@ -220,6 +220,6 @@ func (s *server) batch(in *ByID) (Batch, error) {
 	}
 	return Batch{
 		ID: b.ID, DrinkID: b.DrinkID, DrinkName: b.DrinkName, Version: b.Version.Number, MadeOn: b.MadeOn, ForecastML: b.ForecastML,
-		MeasuredML: b.MeasuredML, PulpG: b.PulpG, Used: orEmpty(b.Used), Times: orEmpty(b.Times), CreatedAt: b.CreatedAt,
+		MeasuredML: b.MeasuredML, PulpG: b.PulpG, Used: orEmpty(b.Used), Times: takenInWords(b.Times), CreatedAt: b.CreatedAt,
 	}, nil
 }

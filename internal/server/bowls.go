@@ -104,7 +104,7 @@ func (s *server) canDraw(item store.PlanItem) error {
 	}
 	bowl := l.bowl(item.BowlID)
 	if bowl == nil {
-		return fault.New("bowlID", fmt.Sprint(item.BowlID), "is not there any more", "choose another, or let it soak for itself")
+		return fault.New("bowlID", fmt.Sprint(item.BowlID), "bowl-is-gone")
 	}
 	r, d, err := s.reckonItem(item, l.ways)
 	if err != nil {
@@ -112,11 +112,11 @@ func (s *server) canDraw(item store.PlanItem) error {
 	}
 	for n, line := range d.Lines {
 		if r.Lines[n].SoakedInG > 0 && line.Ingredient.ID != bowl.Ingredient {
-			return fault.New("bowlID", line.Ingredient.Name, "is not what is in this bowl", "choose a bowl of it, or let it soak for itself")
+			return fault.New("bowlID", line.Ingredient.Name, "bowl-of-another")
 		}
 	}
 	if bowlNeedG(d, r) == 0 {
-		return fault.New("bowlID", item.DrinkName, "has no base that soaks", "plan it without a bowl")
+		return fault.New("bowlID", item.DrinkName, "nothing-soaks")
 	}
 	return nil
 }
@@ -161,7 +161,7 @@ func (s *server) startBowl(in *body[NewBowl]) (Plan, error) {
 		return Plan{}, err
 	}
 	if !plan.CanBowl(i) {
-		return Plan{}, fault.New("ingredient", i.Name, "is not soaked in water that is thrown away", "choose a nut, a seed, a bean or tiger nuts")
+		return Plan{}, fault.New("ingredient", i.Name, "not-for-a-bowl")
 	}
 	if err := s.store.StartBowl(i.ID, in.Body.DryG, in.Body.Fridge); err != nil {
 		return Plan{}, err
@@ -186,7 +186,7 @@ func (s *server) topUpBowl(in *topUpInput) (Plan, error) {
 		return Plan{}, err
 	}
 	if b := l.bowl(in.ID); b != nil && b.DryG > 0 && l.bowlOf(*b).In(l.room, l.now).Past {
-		return Plan{}, fault.New("dryG", "", "is not put into a bowl that is past its time", "throw out what is in it first, and begin a new one")
+		return Plan{}, fault.New("dryG", "", "bowl-is-past")
 	}
 	if err := s.store.TopUpBowl(in.ID, in.Body.DryG); err != nil {
 		return Plan{}, err
@@ -212,7 +212,7 @@ func (s *server) changeBowl(in *bowlInput) (Plan, error) {
 		return Plan{}, err
 	}
 	if b := l.bowl(in.ID); b != nil && l.bowlOf(*b).In(l.room, l.now).Past {
-		return Plan{}, fault.New("fridge", "", "helps no more: the bowl is past its time", "throw out what is in it")
+		return Plan{}, fault.New("fridge", "", "bowl-past-saving")
 	}
 	if err := s.store.ChangeBowl(in.ID, in.Body.FreshWater, in.Body.Fridge); err != nil {
 		return Plan{}, err

@@ -9,6 +9,7 @@ import (
 
 	"plushladle/internal/exchange"
 	"plushladle/internal/store"
+	"plushladle/internal/wording"
 )
 
 // calendar answers the plan as iCalendar, to be downloaded or subscribed to.
@@ -58,13 +59,13 @@ func tasksOf(item store.PlanItem) []exchange.Task {
 		uid := fmt.Sprintf("plan-%d-%d@plush-ladle", item.ID, block)
 		if open && last >= 0 && tasks[last].UID == uid {
 			tasks[last].End = step.End
-			tasks[last].Steps = append(tasks[last].Steps, step.Title)
+			tasks[last].Steps = append(tasks[last].Steps, wording.Text(step.Title))
 			continue
 		}
 		open = true
 		tasks = append(tasks, exchange.Task{
-			UID: uid, Sequence: item.Sequence, Title: item.DrinkName + ": " + step.Title,
-			Steps: []string{step.Title}, Start: step.Start, End: step.End,
+			UID: uid, Sequence: item.Sequence, Title: item.DrinkName + ": " + wording.Text(step.Title),
+			Steps: []string{wording.Text(step.Title)}, Start: step.Start, End: step.End,
 		})
 	}
 	return tasks

@@ -136,7 +136,7 @@ func asIngredient(d store.Drink, ways kitchen.Setup) (*ingredient.Ingredient, bo
 	if len(d.Versions) == 0 {
 		return nil, false
 	}
-	drink, _, err := d.Versions[0].Formula.Drink(d.Name, ways)
+	drink, _, err := d.Versions[0].Recipe.Drink(d.Name, ways)
 	if err != nil {
 		return nil, false
 	}

@@ -19,7 +19,7 @@ func CheckKitchen(s *store.Store) error {
 	if err := c.views(); err != nil {
 		return err
 	}
-	return s.EachFormula(c.formula)
+	return s.EachRecipe(c.recipe)
 }
 
 type checking struct{ *server }
@@ -45,10 +45,10 @@ func (c *checking) views() error {
 	return nil
 }
 
-// formula reckons one formula.
-func (c *checking) formula(place, name string, f kitchen.Formula) error {
+// recipe reckons one recipe.
+func (c *checking) recipe(place, name string, f kitchen.Recipe) error {
 	err := safely(func() error {
-		_, err := c.reckonFormula(name, f, c.now())
+		_, err := c.reckonRecipe(name, f, c.now())
 		return err
 	})
 	var field *fault.Error

@@ -13,6 +13,7 @@ import (
 	"plushladle/core/plan"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
+	"plushladle/internal/wording"
 )
 
 func (s *server) registerCook(api huma.API) {
@@ -54,7 +55,7 @@ func front(steps []plan.ItemStep, now time.Time) *Front {
 	}
 	if f.Wait >= 0 {
 		wait := steps[f.Wait]
-		out.Wait, out.WaitRight, out.WaitMind = wait.Title, wait.Right, wait.Caution
+		out.Wait, out.WaitRight, out.WaitMind = wording.Text(wait.Title), wording.Text(wait.Right), wording.Text(wait.Caution)
 		out.WaitUntil, out.WaitS = &f.Until, max(0, seconds(f.Until.Sub(now)))
 	}
 	return &out
@@ -124,11 +125,11 @@ func (s *server) startTimer(in *body[NewTimer]) (Timers, error) {
 	case err != nil:
 		return Timers{}, err
 	case name == "":
-		return Timers{}, fault.New("name", "", "a timer needs a name", "say what it is for")
+		return Timers{}, fault.New("name", "", "timer-needs-a-name")
 	case minutes*60 < 1 || minutes > longestTimer.Minutes():
-		return Timers{}, fault.New("minutes", fmt.Sprint(minutes), "is not a time to be told of", "enter minutes, at most 4320: three days")
+		return Timers{}, fault.New("minutes", fmt.Sprint(minutes), "timer-out-of-range")
 	case len(kept) >= maxTimers:
-		return Timers{}, fault.New("name", name, "is one timer too many", fmt.Sprintf("stop one of the %d first", maxTimers))
+		return Timers{}, fault.New("name", name, "too-many-timers", maxTimers)
 	}
 	if err := s.store.StartTimer(name, int(math.Round(minutes*60))); err != nil {
 		return Timers{}, err

@@ -11,6 +11,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"plushladle/core/plan"
+	"plushladle/core/say"
 )
 
 func TestATimerIsAMomentAndNotACounter(t *testing.T) {
@@ -98,7 +99,7 @@ func TestASoakBegunTooEarlyIsSaid(t *testing.T) {
 	planned := now.AddDate(0, 0, 2)
 	steps := []plan.ItemStep{
 		{Kind: "get ready", HandsOn: true, DoneAt: &now, End: planned},
-		{Kind: "soak", Title: "Soak the almonds", Start: planned, Most: planned.Add(12 * time.Hour)},
+		{Kind: "soak", Title: say.Of("soak", []string{"almonds"}), Start: planned, Most: planned.Add(12 * time.Hour)},
 		{Kind: "drain", HandsOn: true, Start: planned.Add(10 * time.Hour)},
 	}
 	f := front(steps, now.Add(time.Hour))
@@ -169,7 +170,7 @@ func TestCoolingIsWatched(t *testing.T) {
 	c.begun()
 	cooked := almondMilk()
 	cooked.Heat = "boil"
-	call[Drink](c, "PUT", "/api/drinks/1/draft", Draft{Name: "Almond milk", Formula: cooked, Revision: 2})
+	call[Drink](c, "PUT", "/api/drinks/1/draft", Draft{Name: "Almond milk", Recipe: cooked, Revision: 2})
 	plan := call[Plan](c, "POST", "/api/plan/items", NewItem{DrinkID: 1, ReadyBy: "2026-11-25T18:00"})
 	const path = "/api/plan/items/1/cooling"
 	fridge := CoolingWay{Bath: "fridge", Vessels: 1}

@@ -49,7 +49,7 @@ func (s *server) coolingOf(id int64) (keep.Cooling, store.PlanItem, time.Time, e
 	item := items[at]
 	f := front(item.Steps, s.now())
 	if f == nil || !f.Cools {
-		return keep.Cooling{}, item, time.Time{}, fault.New("id", item.DrinkName, "is not cooling", "mark the step before it done first")
+		return keep.Cooling{}, item, time.Time{}, fault.New("id", item.DrinkName, "not-cooling")
 	}
 	l, err := s.planView()
 	if err != nil {
@@ -82,7 +82,7 @@ func (s *server) cooling(in *coolingInput) (CoolingFigure, error) {
 		ago := time.Duration(in.Body.AgoS * float64(time.Second))
 		measured, ok := c.Measured(*in.Body.NowC, now.Sub(began)-ago)
 		if !ok {
-			return CoolingFigure{}, fault.New("nowC", fmt.Sprint(*in.Body.NowC), "cannot be", fmt.Sprintf("enter what the thermometer says: below the %.0f °C it began at, and above what it stands in", c.FromC))
+			return CoolingFigure{}, fault.New("nowC", fmt.Sprint(*in.Body.NowC), "cooling-reading-impossible", c.FromC)
 		}
 		c = measured
 	}

@@ -13,29 +13,29 @@ import (
 
 // Drink is a drink with its draft and what was kept of it.
 type Drink struct {
-	ID        int64           `json:"id"`
-	Name      string          `json:"name"`
-	Draft     kitchen.Formula `json:"draft"`
-	Revision  int             `json:"revision" doc:"give it back when saving the draft"`
-	Changed   time.Time       `json:"changed"`
-	Versions  []Version       `json:"versions" doc:"the newest first"`
-	IsVersion int             `json:"isVersion" doc:"the number of the newest version if the draft says the same, otherwise 0"`
+	ID        int64          `json:"id"`
+	Name      string         `json:"name"`
+	Draft     kitchen.Recipe `json:"draft"`
+	Revision  int            `json:"revision" doc:"give it back when saving the draft"`
+	Changed   time.Time      `json:"changed"`
+	Versions  []Version      `json:"versions" doc:"the newest first"`
+	IsVersion int            `json:"isVersion" doc:"the number of the newest version if the draft says the same, otherwise 0"`
 }
 
-// Version is a formula the cook kept.
+// Version is a recipe the cook kept.
 type Version struct {
-	Number  int             `json:"number"`
-	Note    string          `json:"note"`
-	Formula kitchen.Formula `json:"formula"`
-	Created time.Time       `json:"created"`
+	Number  int            `json:"number"`
+	Note    string         `json:"note"`
+	Recipe  kitchen.Recipe `json:"recipe"`
+	Created time.Time      `json:"created"`
 }
 
 func presentDrink(d *store.Drink) Drink {
 	out := Drink{ID: d.ID, Name: d.Name, Draft: d.Draft, Revision: d.Revision, Changed: d.ChangedAt, Versions: make([]Version, len(d.Versions))}
 	for n, v := range d.Versions {
-		out.Versions[n] = Version{Number: v.Number, Note: v.Note, Formula: v.Formula, Created: v.CreatedAt}
+		out.Versions[n] = Version{Number: v.Number, Note: v.Note, Recipe: v.Recipe, Created: v.CreatedAt}
 	}
-	if len(d.Versions) > 0 && kitchen.Same(d.Versions[0].Formula, d.Draft) {
+	if len(d.Versions) > 0 && kitchen.Same(d.Versions[0].Recipe, d.Draft) {
 		out.IsVersion = d.Versions[0].Number
 	}
 	return out
@@ -85,7 +85,7 @@ func (s *server) startDrink(in *body[NewDrink]) (Drink, error) {
 func drinkName(name string) (string, error) {
 	trimmed := kitchen.OneLine(name)
 	if trimmed == "" {
-		return "", fault.New("name", "", "a drink needs a name", "use 1 to 120 characters")
+		return "", fault.New("name", "", "drink-needs-a-name")
 	}
 	return trimmed, nil
 }
@@ -103,7 +103,7 @@ func (s *server) removeDrink(in *ByID) (Nothing, error) {
 	if err != nil {
 		return Nothing{}, err
 	}
-	used, err := s.drinksThat(func(f kitchen.Formula) bool { return f.Uses(d.Name) })
+	used, err := s.drinksThat(func(f kitchen.Recipe) bool { return f.Uses(d.Name) })
 	if err != nil {
 		return Nothing{}, err
 	}
@@ -116,9 +116,9 @@ func (s *server) removeDrink(in *ByID) (Nothing, error) {
 
 // Draft is what is being worked on, and the revision it was read at.
 type Draft struct {
-	Name     string          `json:"name" maxLength:"120"`
-	Formula  kitchen.Formula `json:"formula"`
-	Revision int             `json:"revision"`
+	Name     string         `json:"name" maxLength:"120"`
+	Recipe   kitchen.Recipe `json:"recipe"`
+	Revision int            `json:"revision"`
 }
 
 type draftInput struct {
@@ -131,7 +131,7 @@ func (s *server) saveDraft(in *draftInput) (Drink, error) {
 	if err != nil {
 		return Drink{}, err
 	}
-	d, err := s.store.SaveDraft(in.ID, in.Body.Revision, name, in.Body.Formula.Cleaned())
+	d, err := s.store.SaveDraft(in.ID, in.Body.Revision, name, in.Body.Recipe.Cleaned())
 	if err != nil {
 		return Drink{}, err
 	}

@@ -15,9 +15,10 @@ import (
 	"plushladle/core/solve"
 	"plushladle/internal/exchange"
 	"plushladle/internal/kitchen"
+	"plushladle/internal/wording"
 )
 
-func (s *server) registerFormulation(api huma.API) {
+func (s *server) registerRecipetion(api huma.API) {
 	post := http.MethodPost
 	operation(s, api, post, "/api/turns", "turn", "Set a dial, and solve the amounts for it", s.turn)
 	operation(s, api, post, "/api/swaps", "swap", "Put an ingredient in the place of another", s.swap)
@@ -35,16 +36,16 @@ func (s *server) registerFormulation(api huma.API) {
 	operation(s, api, post, "/api/exports", "export", "The drink as schema.org JSON-LD and as Markdown", s.export)
 }
 
-// bench is a formula read into the core.
+// bench is a recipe read into the core.
 type bench struct {
 	s      *server
-	typed  kitchen.Formula
+	typed  kitchen.Recipe
 	drink  reckon.Drink
 	errors []error
 	ways   kitchen.Setup
 }
 
-func (s *server) onBench(name string, f kitchen.Formula) (*bench, error) {
+func (s *server) onBench(name string, f kitchen.Recipe) (*bench, error) {
 	ways, err := s.setup()
 	if err != nil {
 		return nil, err
@@ -60,35 +61,35 @@ func (b *bench) place(field, key string) (int, error) {
 			return n, nil
 		}
 	}
-	return 0, fault.New(field, key, "is not a line of this drink", "choose one that is")
+	return 0, fault.New(field, key, "not-a-line")
 }
 
-// changed is the formula that the core made of it, reckoned.
-func (b *bench) changed(d *reckon.Drink) (kitchen.Formula, Reckoning, error) {
+// changed is the recipe that the core made of it, reckoned.
+func (b *bench) changed(d *reckon.Drink) (kitchen.Recipe, Reckoning, error) {
 	f := b.typed.Changed(&b.drink, d)
-	r, err := b.s.reckonFormula(d.Name, f, b.s.now())
+	r, err := b.s.reckonRecipe(d.Name, f, b.s.now())
 	return f, r, err
 }
 
 // Turn asks for a dial to be set, by a place on its scale or by its figure.
 type Turn struct {
-	Name     string          `json:"name" maxLength:"120"`
-	Formula  kitchen.Formula `json:"formula"`
-	Dial     string          `json:"dial" enum:"sweetness,fat,strength,spice"`
-	Position *float64        `json:"position,omitempty" doc:"0 to 1 along the scale; or give a value"`
-	Value    *float64        `json:"value,omitempty" doc:"in the dial's own unit"`
-	Give     string          `json:"give" maxLength:"40" doc:"the key of the line that gives; empty for all of its kind"`
+	Name     string         `json:"name" maxLength:"120"`
+	Recipe   kitchen.Recipe `json:"recipe"`
+	Dial     string         `json:"dial" enum:"sweetness,fat,strength,spice"`
+	Position *float64       `json:"position,omitempty" doc:"0 to 1 along the scale; or give a value"`
+	Value    *float64       `json:"value,omitempty" doc:"in the dial's own unit"`
+	Give     string         `json:"give" maxLength:"40" doc:"the key of the line that gives; empty for all of its kind"`
 }
 
-// Solved is the formula with the dial set.
+// Solved is the recipe with the dial set.
 type Solved struct {
-	Formula   kitchen.Formula `json:"formula"`
-	Reckoning Reckoning       `json:"reckoning"`
-	Said      []string        `json:"said" doc:"what moved besides, and what could not be reached"`
+	Recipe    kitchen.Recipe `json:"recipe"`
+	Reckoning Reckoning      `json:"reckoning"`
+	Said      []string       `json:"said" doc:"what moved besides, and what could not be reached"`
 }
 
 func (s *server) turn(in *body[Turn]) (Solved, error) {
-	b, err := s.onBench(in.Body.Name, in.Body.Formula)
+	b, err := s.onBench(in.Body.Name, in.Body.Recipe)
 	if err != nil {
 		return Solved{}, err
 	}
@@ -109,8 +110,8 @@ func (s *server) turn(in *body[Turn]) (Solved, error) {
 	if err != nil {
 		return Solved{}, err
 	}
-	out := Solved{Said: turned.Words()}
-	out.Formula, out.Reckoning, err = b.changed(&turned.Drink)
+	out := Solved{Said: wording.Texts(turned.Told())}
+	out.Recipe, out.Reckoning, err = b.changed(&turned.Drink)
 	return out, err
 }
 
@@ -119,7 +120,7 @@ func (b *bench) wanted(dial reckon.DialName, t Turn) (float64, error) {
 	case t.Value != nil:
 		return *t.Value, nil
 	case t.Position == nil:
-		return 0, fault.New("position", "", "is missing", "give a position from 0 to 1, or a value")
+		return 0, fault.New("position", "", "dial-needs-a-place")
 	}
 	r, err := b.drink.Reckon()
 	if err != nil {
@@ -130,24 +131,24 @@ func (b *bench) wanted(dial reckon.DialName, t Turn) (float64, error) {
 
 // Swap asks for an ingredient in the place of a line's own.
 type Swap struct {
-	Name    string          `json:"name" maxLength:"120"`
-	Formula kitchen.Formula `json:"formula"`
-	Line    string          `json:"line" maxLength:"40" doc:"its key"`
-	To      string          `json:"to" maxLength:"120" doc:"an ingredient; empty for a blend's parts"`
-	How     string          `json:"how" maxLength:"40" doc:"what stays equal; empty for the usual"`
+	Name   string         `json:"name" maxLength:"120"`
+	Recipe kitchen.Recipe `json:"recipe"`
+	Line   string         `json:"line" maxLength:"40" doc:"its key"`
+	To     string         `json:"to" maxLength:"120" doc:"an ingredient; empty for a blend's parts"`
+	How    string         `json:"how" maxLength:"40" doc:"what stays equal; empty for the usual"`
 }
 
-// Swapped is the formula with the swap made, and what it changes.
+// Swapped is the recipe with the swap made, and what it changes.
 type Swapped struct {
-	Formula   kitchen.Formula `json:"formula"`
-	Reckoning Reckoning       `json:"reckoning"`
-	How       string          `json:"how"`
-	Ways      []string        `json:"ways" doc:"what can stay equal between these two"`
-	Changes   []string        `json:"changes"`
+	Recipe    kitchen.Recipe `json:"recipe"`
+	Reckoning Reckoning      `json:"reckoning"`
+	How       string         `json:"how"`
+	Ways      []string       `json:"ways" doc:"what can stay equal between these two"`
+	Changes   []string       `json:"changes"`
 }
 
 func (s *server) swap(in *body[Swap]) (Swapped, error) {
-	b, err := s.onBench(in.Body.Name, in.Body.Formula)
+	b, err := s.onBench(in.Body.Name, in.Body.Recipe)
 	if err != nil {
 		return Swapped{}, err
 	}
@@ -163,11 +164,11 @@ func (s *server) swap(in *body[Swap]) (Swapped, error) {
 	if err != nil {
 		return Swapped{}, err
 	}
-	out := Swapped{How: string(swapped.How), Ways: []string{}, Changes: orEmpty(swapped.Changes)}
+	out := Swapped{How: string(swapped.How), Ways: []string{}, Changes: wording.Texts(swapped.Changes)}
 	for _, way := range solve.WaysToSwap(&b.drink, place, to) {
 		out.Ways = append(out.Ways, string(way))
 	}
-	out.Formula, out.Reckoning, err = b.changed(&swapped.Drink)
+	out.Recipe, out.Reckoning, err = b.changed(&swapped.Drink)
 	return out, err
 }
 
@@ -178,23 +179,23 @@ func (b *bench) ingredient(field, name string) (*ingredient.Ingredient, error) {
 	}
 	i, ok := b.ways.Catalogue.Find(name)
 	if !ok {
-		return nil, fault.New(field, name, "is not in the catalogue", "choose one from the list")
+		return nil, fault.New(field, name, "not-in-catalogue-choose")
 	}
 	return i, nil
 }
 
-// OnBench is a formula that something is asked of.
+// OnBench is a recipe that something is asked of.
 type OnBench struct {
-	Name    string          `json:"name" maxLength:"120"`
-	Formula kitchen.Formula `json:"formula"`
+	Name   string         `json:"name" maxLength:"120"`
+	Recipe kitchen.Recipe `json:"recipe"`
 }
 
-// Nudged is the formula in measures that the drawer holds, as differences.
+// Nudged is the recipe in measures that the drawer holds, as differences.
 type Nudged struct {
-	Formula   kitchen.Formula `json:"formula"`
-	Reckoning Reckoning       `json:"reckoning"`
-	Changes   []NudgedLine    `json:"changes"`
-	Kept      []string        `json:"kept" doc:"lines no spoon fits without taking the drink out of its bands"`
+	Recipe    kitchen.Recipe `json:"recipe"`
+	Reckoning Reckoning      `json:"reckoning"`
+	Changes   []NudgedLine   `json:"changes"`
+	Kept      []string       `json:"kept" doc:"lines no spoon fits without taking the drink out of its bands"`
 }
 
 // NudgedLine is one line's change.
@@ -206,7 +207,7 @@ type NudgedLine struct {
 }
 
 func (s *server) nudge(in *body[OnBench]) (Nudged, error) {
-	b, err := s.onBench(in.Body.Name, in.Body.Formula)
+	b, err := s.onBench(in.Body.Name, in.Body.Recipe)
 	if err != nil {
 		return Nudged{}, err
 	}
@@ -218,23 +219,23 @@ func (s *server) nudge(in *body[OnBench]) (Nudged, error) {
 	for n, c := range nudged.Changes {
 		out.Changes[n] = NudgedLine{c.Name, c.From, c.To, 100 * c.ErrorShare}
 	}
-	out.Formula, out.Reckoning, err = b.changed(&nudged.Drink)
+	out.Recipe, out.Reckoning, err = b.changed(&nudged.Drink)
 	return out, err
 }
 
-func (s *server) ice(in *body[OnBench]) (kitchen.Formula, error) {
-	b, err := s.onBench(in.Body.Name, in.Body.Formula)
+func (s *server) ice(in *body[OnBench]) (kitchen.Recipe, error) {
+	b, err := s.onBench(in.Body.Name, in.Body.Recipe)
 	if err != nil {
-		return kitchen.Formula{}, err
+		return kitchen.Recipe{}, err
 	}
 	iced, err := solve.WithIce(&b.drink)
 	if err != nil {
-		return kitchen.Formula{}, err
+		return kitchen.Recipe{}, err
 	}
 	return b.typed.Changed(&b.drink, iced), nil
 }
 
-// ToLetDown is a formula and the water a second pressing would take.
+// ToLetDown is a recipe and the water a second pressing would take.
 type ToLetDown struct {
 	OnBench
 	SecondML float64 `json:"secondML" minimum:"0" maximum:"100000" doc:"water to grind the pulp with once more; 0 for none"`
@@ -265,7 +266,7 @@ type Second struct {
 }
 
 func (s *server) ladder(in *body[ToLetDown]) (Ladder, error) {
-	b, err := s.onBench(in.Body.Name, in.Body.Formula)
+	b, err := s.onBench(in.Body.Name, in.Body.Recipe)
 	if err != nil {
 		return Ladder{}, err
 	}
@@ -275,7 +276,7 @@ func (s *server) ladder(in *body[ToLetDown]) (Ladder, error) {
 	}
 	out := Ladder{Rungs: []Rung{}}
 	for _, rung := range serve.Ladder(r) {
-		out.Rungs = append(out.Rungs, Rung(rung))
+		out.Rungs = append(out.Rungs, Rung{wording.Text(rung.Name), wording.Text(rung.Note), rung.WaterG, rung.ML, rung.FatPct, rung.SweetG})
 	}
 	if in.Body.SecondML == 0 {
 		return out, nil
@@ -317,7 +318,7 @@ func (s *server) blend(in *body[ToBlend]) (Blended, error) {
 		field := []string{"a", "b"}[n]
 		i, ok := ways.Catalogue.Find(name)
 		if !ok || i.Role != ingredient.Liquid || i.Bare {
-			return Blended{}, fault.New(field, name, "is not a liquid this kitchen knows", "choose a milk, one of your own drinks, or water")
+			return Blended{}, fault.New(field, name, "unknown-liquid")
 		}
 		two[n] = i
 	}
@@ -335,11 +336,11 @@ type Trial struct {
 
 // Tried is what the rest of the batch takes.
 type Tried struct {
-	Formula   kitchen.Formula `json:"formula" doc:"the drink with the additions at its full size"`
-	Reckoning Reckoning       `json:"reckoning"`
-	RestML    float64         `json:"restML"`
-	AfterML   float64         `json:"afterML" doc:"in the jug when all is done, as far as the cup goes back"`
-	Additions []Addition      `json:"additions"`
+	Recipe    kitchen.Recipe `json:"recipe" doc:"the drink with the additions at its full size"`
+	Reckoning Reckoning      `json:"reckoning"`
+	RestML    float64        `json:"restML"`
+	AfterML   float64        `json:"afterML" doc:"in the jug when all is done, as far as the cup goes back"`
+	Additions []Addition     `json:"additions"`
 }
 
 // Addition is what one line of the trial comes to.
@@ -352,7 +353,7 @@ type Addition struct {
 }
 
 func (s *server) tryCup(in *body[Trial]) (Tried, error) {
-	b, err := s.onBench(in.Body.Name, in.Body.Formula)
+	b, err := s.onBench(in.Body.Name, in.Body.Recipe)
 	if err != nil {
 		return Tried{}, err
 	}
@@ -361,7 +362,7 @@ func (s *server) tryCup(in *body[Trial]) (Tried, error) {
 		return Tried{}, err
 	}
 	if len(lines) == 0 {
-		return Tried{}, fault.New("lines", "", "nothing went into the cup yet", "write what did: 1/2 tsp maple syrup")
+		return Tried{}, fault.New("lines", "", "trial-is-empty")
 	}
 	tried, err := solve.TryCup(&b.drink, solve.Trial{CupML: in.Body.CupML, Lines: lines, Returned: in.Body.Returned})
 	if err != nil {
@@ -371,7 +372,7 @@ func (s *server) tryCup(in *body[Trial]) (Tried, error) {
 	for n, a := range tried.Additions {
 		out.Additions[n] = Addition(a)
 	}
-	out.Formula, out.Reckoning, err = b.changed(&tried.Drink)
+	out.Recipe, out.Reckoning, err = b.changed(&tried.Drink)
 	return out, err
 }
 
@@ -387,7 +388,7 @@ func (b *bench) readLines(texts []string, field string) ([]recipe.Line, error) {
 			return nil, fault.In(fmt.Sprintf("%s[%d]", field, n), err)
 		}
 		if line.Ingredient == nil {
-			return nil, fault.New(fmt.Sprintf("%s[%d]", field, n), text, "names nothing in the catalogue", "write an amount and an ingredient: 1/2 tsp maple syrup")
+			return nil, fault.New(fmt.Sprintf("%s[%d]", field, n), text, "names-nothing")
 		}
 		lines = append(lines, line)
 	}
@@ -402,13 +403,13 @@ type Split struct {
 
 // SplitDrink is one of the finished drinks.
 type SplitDrink struct {
-	Name      string          `json:"name"`
-	Formula   kitchen.Formula `json:"formula"`
-	Reckoning Reckoning       `json:"reckoning"`
+	Name      string         `json:"name"`
+	Recipe    kitchen.Recipe `json:"recipe"`
+	Reckoning Reckoning      `json:"reckoning"`
 }
 
 func (s *server) split(in *body[Split]) ([]SplitDrink, error) {
-	b, err := s.onBench(in.Body.Name, in.Body.Formula)
+	b, err := s.onBench(in.Body.Name, in.Body.Recipe)
 	if err != nil {
 		return nil, err
 	}
@@ -427,7 +428,7 @@ func (s *server) split(in *body[Split]) ([]SplitDrink, error) {
 	out := make([]SplitDrink, len(drinks))
 	for n := range drinks {
 		out[n].Name = drinks[n].Name
-		if out[n].Formula, out[n].Reckoning, err = b.changed(&drinks[n]); err != nil {
+		if out[n].Recipe, out[n].Reckoning, err = b.changed(&drinks[n]); err != nil {
 			return nil, err
 		}
 	}
@@ -462,7 +463,7 @@ type InTheCup struct {
 }
 
 func (s *server) serve(in *body[Cup]) (InTheCup, error) {
-	b, err := s.onBench(in.Body.Name, in.Body.Formula)
+	b, err := s.onBench(in.Body.Name, in.Body.Recipe)
 	if err != nil {
 		return InTheCup{}, err
 	}
@@ -474,8 +475,10 @@ func (s *server) serve(in *body[Cup]) (InTheCup, error) {
 		Into: serve.Into(in.Body.Into), SpoonML: in.Body.SpoonML, CupML: in.Body.CupML, CupC: in.Body.CupC,
 		Acid: in.Body.Acid, AgeDays: in.Body.AgeDays,
 	})
-	c.SplitReasons = orEmpty(c.SplitReasons)
-	return InTheCup(c), err
+	return InTheCup{
+		c.SpoonML, c.TotalML, c.SweetG, c.SweetInAllG, c.FatPct, c.FreeSugarsG, c.EnergyKcal, c.FinalC, c.DropC, c.MeltedG, c.SplitRisk,
+		wording.Texts(c.SplitReasons),
+	}, err
 }
 
 // Figures are what a label says of 100 mL.
@@ -485,23 +488,23 @@ type Figures struct {
 	ProteinG float64 `json:"proteinG"`
 }
 
-// ToMatch are figures, and a formula that gives the ways of working.
+// ToMatch are figures, and a recipe that gives the ways of working.
 type ToMatch struct {
 	Figures
-	Formula kitchen.Formula `json:"formula"`
+	Recipe kitchen.Recipe `json:"recipe"`
 }
 
 // Matched is a drink that comes near to the figures.
 type Matched struct {
-	Name    string          `json:"name"`
-	Formula kitchen.Formula `json:"formula"`
-	Lines   []string        `json:"lines"`
-	Reached Figures         `json:"reached"`
-	Unmet   []string        `json:"unmet"`
+	Name    string         `json:"name"`
+	Recipe  kitchen.Recipe `json:"recipe"`
+	Lines   []string       `json:"lines"`
+	Reached Figures        `json:"reached"`
+	Unmet   []string       `json:"unmet"`
 }
 
 func (s *server) match(in *body[ToMatch]) ([]Matched, error) {
-	like := in.Body.Formula
+	like := in.Body.Recipe
 	like.Lines = []kitchen.Line{}
 	b, err := s.onBench("", like)
 	if err != nil {
@@ -514,10 +517,10 @@ func (s *server) match(in *body[ToMatch]) ([]Matched, error) {
 	out := make([]Matched, len(found))
 	for n, m := range found {
 		out[n] = Matched{
-			Name: m.Drink.Lines[0].Name, Formula: b.typed.Changed(&b.drink, &m.Drink), Lines: []string{},
-			Reached: Figures(m.Reached), Unmet: orEmpty(m.Unmet),
+			Name: m.Drink.Lines[0].Name, Recipe: b.typed.Changed(&b.drink, &m.Drink), Lines: []string{},
+			Reached: Figures(m.Reached), Unmet: wording.Texts(m.Unmet),
 		}
-		for _, l := range out[n].Formula.Lines {
+		for _, l := range out[n].Recipe.Lines {
 			out[n].Lines = append(out[n].Lines, l.Amount+" "+l.Ingredient)
 		}
 	}
@@ -553,7 +556,7 @@ func (s *server) paste(in *body[Paste]) (Pasted, error) {
 		return Pasted{}, fault.In("text", err)
 	}
 	if len(read.Lines) == 0 {
-		return Pasted{}, fault.New("text", "", "holds no ingredient lines", "paste a list of ingredients, one a line, or a schema.org Recipe as JSON-LD")
+		return Pasted{}, fault.New("text", "", "paste-has-no-lines")
 	}
 	out := Pasted{Name: read.Name, Lines: make([]PastedLine, len(read.Lines))}
 	for n, text := range read.Lines {
@@ -569,7 +572,7 @@ func pasteLine(n int, text string, ways kitchen.Setup) PastedLine {
 	out := PastedLine{Text: text, Line: line, Understood: read.Ingredient != nil && err == nil}
 	switch {
 	case err != nil:
-		out.Problem = err.Error()
+		out.Problem = wording.Error(err)
 	case read.Ingredient == nil:
 		out.Problem = "names nothing in the catalogue; choose an ingredient, or leave it as a note"
 	case read.Amount.IsOpen():
@@ -619,7 +622,7 @@ func (s *server) compare(in *body[ToCompare]) (Comparison, error) {
 	}
 	out := Comparison{AName: aName, BName: bName, Rows: []ComparedFigure{}}
 	for _, row := range reckon.Compare(a, b) {
-		figure := ComparedFigure{Name: row.Name, Unit: row.Unit, AWords: row.AWords, BWords: row.BWords, Differs: row.Differs}
+		figure := ComparedFigure{Name: wording.Text(row.Name), Unit: row.Unit, AWords: wording.Text(row.AText), BWords: wording.Text(row.BText), Differs: row.Differs}
 		if row.AKnown {
 			figure.A = &row.A
 		}
@@ -642,11 +645,11 @@ func (s *server) reckonKept(field string, c Compared) (string, *reckon.Reckoning
 		found := false
 		for _, v := range kept.Versions {
 			if v.Number == c.Version {
-				f, name, found = v.Formula, fmt.Sprintf("%s, version %d", kept.Name, v.Number), true
+				f, name, found = v.Recipe, fmt.Sprintf("%s, version %d", kept.Name, v.Number), true
 			}
 		}
 		if !found {
-			return "", nil, fault.New(field, fmt.Sprint(c.Version), "is not a version of "+kept.Name, "choose one that is")
+			return "", nil, fault.New(field, fmt.Sprint(c.Version), "unknown-version", kept.Name)
 		}
 	}
 	b, err := s.onBench(kept.Name, f)
@@ -658,7 +661,7 @@ func (s *server) reckonKept(field string, c Compared) (string, *reckon.Reckoning
 		return "", nil, err
 	}
 	if r.Drink == nil {
-		return "", nil, fault.New(field, name, "has nothing to compare yet", "give it a base or a liquid first")
+		return "", nil, fault.New(field, name, "nothing-to-compare")
 	}
 	return name, r, nil
 }
@@ -676,7 +679,7 @@ type Exported struct {
 }
 
 func (s *server) export(in *body[OnBench]) (Exported, error) {
-	b, err := s.onBench(in.Body.Name, in.Body.Formula)
+	b, err := s.onBench(in.Body.Name, in.Body.Recipe)
 	if err != nil {
 		return Exported{}, err
 	}

@@ -13,8 +13,8 @@ import (
 	"plushladle/internal/kitchen"
 )
 
-// creamer is a formula with something for every dial.
-func (c *client) creamer() kitchen.Formula {
+// creamer is a recipe with something for every dial.
+func (c *client) creamer() kitchen.Recipe {
 	c.t.Helper()
 	f := kitchen.New("us")
 	for n, text := range []string{"1 1/2 cups pecans, soaked 8 h", "3 cups water", "2 tbsp maple syrup", "1/2 tsp cardamom after straining", "1 tbsp coconut oil"} {
@@ -31,24 +31,24 @@ func TestADialIsTurned(t *testing.T) {
 	f := c.creamer()
 	f.Lines = append(f.Lines, kitchen.Line{Key: "odd", Ingredient: "moon dust", Amount: "lots"})
 	to := 10.5
-	out := call[Solved](c, "POST", "/api/turns", Turn{Formula: f, Dial: "fat", Value: &to})
+	out := call[Solved](c, "POST", "/api/turns", Turn{Recipe: f, Dial: "fat", Value: &to})
 	assert.InDelta(t, 10.5, out.Reckoning.Dials[1].Value, .05)
-	assert.Equal(t, f.Lines[0], out.Formula.Lines[0], "what did not change stays as it was typed")
-	assert.Equal(t, f.Lines[5], out.Formula.Lines[5], "what is not understood stays as it was typed")
+	assert.Equal(t, f.Lines[0], out.Recipe.Lines[0], "what did not change stays as it was typed")
+	assert.Equal(t, f.Lines[5], out.Recipe.Lines[5], "what is not understood stays as it was typed")
 	assert.Empty(t, out.Said)
 	middle := .5
-	out = call[Solved](c, "POST", "/api/turns", Turn{Formula: f, Dial: "strength", Position: &middle, Give: "k0"})
+	out = call[Solved](c, "POST", "/api/turns", Turn{Recipe: f, Dial: "strength", Position: &middle, Give: "k0"})
 	assert.InDelta(t, .5, out.Reckoning.Dials[2].Position, .01)
-	assert.NotEqual(t, f.Lines[0].Amount, out.Formula.Lines[0].Amount)
-	assert.Equal(t, f.Lines[1], out.Formula.Lines[1])
+	assert.NotEqual(t, f.Lines[0].Amount, out.Recipe.Lines[0].Amount)
+	assert.Equal(t, f.Lines[1], out.Recipe.Lines[1])
 	none := 0.
-	out = call[Solved](c, "POST", "/api/turns", Turn{Formula: f, Dial: "fat", Value: &none})
+	out = call[Solved](c, "POST", "/api/turns", Turn{Recipe: f, Dial: "fat", Value: &none})
 	require.NotEmpty(t, out.Said)
 	assert.Contains(t, out.Said[0], "Fat cannot reach 0 %")
 	for n := range f.Lines {
 		f.Lines[n].Locked = true
 	}
-	p := c.refused("POST", "/api/turns", Turn{Formula: f, Dial: "sweetness", Value: &to})
+	p := c.refused("POST", "/api/turns", Turn{Recipe: f, Dial: "sweetness", Value: &to})
 	assert.Contains(t, p.Errors[0].Message, "locked")
 	assert.Equal(t, "body.sweetness", p.Errors[0].Location)
 }
@@ -56,16 +56,16 @@ func TestADialIsTurned(t *testing.T) {
 func TestASwapSaysWhatItChanges(t *testing.T) {
 	t.Parallel()
 	c := newClient(t)
-	out := call[Swapped](c, "POST", "/api/swaps", Swap{Formula: c.creamer(), Line: "k0", To: "walnuts"})
-	assert.Equal(t, "equal weight", out.How)
-	assert.Contains(t, out.Ways, "equal fat")
+	out := call[Swapped](c, "POST", "/api/swaps", Swap{Recipe: c.creamer(), Line: "k0", To: "walnuts"})
+	assert.Equal(t, "equal-weight", out.How)
+	assert.Contains(t, out.Ways, "equal-fat")
 	assert.Contains(t, out.Changes, "adds an allergen: walnut")
-	assert.Equal(t, "Walnuts", out.Formula.Lines[0].Ingredient)
-	assert.Empty(t, out.Formula.Lines[0].Note, "it is not said to be soaked any more")
+	assert.Equal(t, "Walnuts", out.Recipe.Lines[0].Ingredient)
+	assert.Empty(t, out.Recipe.Lines[0].Note, "it is not said to be soaked any more")
 	for field, bad := range map[string]Swap{
 		"body.line": {Line: "none", To: "walnuts"}, "body.to": {Line: "k0", To: "moon dust"}, "body.how": {Line: "k0", To: "walnuts", How: "by ear"},
 	} {
-		bad.Formula = c.creamer()
+		bad.Recipe = c.creamer()
 		assert.Equal(t, field, c.refused("POST", "/api/swaps", bad).Errors[0].Location)
 	}
 }
@@ -73,7 +73,7 @@ func TestASwapSaysWhatItChanges(t *testing.T) {
 func TestKitchenWork(t *testing.T) {
 	t.Parallel()
 	c := newClient(t)
-	on := OnBench{Name: "creamer", Formula: c.creamer()}
+	on := OnBench{Name: "creamer", Recipe: c.creamer()}
 
 	ladder := call[Ladder](c, "POST", "/api/ladders", ToLetDown{on, 300})
 	assert.NotEmpty(t, ladder.Rungs)
@@ -86,23 +86,23 @@ func TestKitchenWork(t *testing.T) {
 
 	trial := call[Tried](c, "POST", "/api/trials", Trial{on, 100, []string{"1/2 tsp honey", ""}, true})
 	require.Len(t, trial.Additions, 1)
-	assert.Len(t, trial.Formula.Lines, 6)
+	assert.Len(t, trial.Recipe.Lines, 6)
 	assert.InDelta(t, trial.RestML+100, trial.AfterML, 1e-6, "the cup goes back")
 	assert.Equal(t, "body.lines[1]", c.refused("POST", "/api/trials", Trial{on, 100, []string{"", "joy"}, false}).Errors[0].Location)
 	assert.Equal(t, "body.lines", c.refused("POST", "/api/trials", Trial{on, 100, []string{" "}, false}).Errors[0].Location)
 
 	split := call[[]SplitDrink](c, "POST", "/api/splits", Split{on, []kitchen.Portion{{Name: "flask", ML: 300, Lines: []string{"1 tbsp cocoa"}}, {Name: "plain", Lines: []string{}}}})
-	assert.Contains(t, split[0].Formula.Lines[5].Ingredient, "Cocoa")
+	assert.Contains(t, split[0].Recipe.Lines[5].Ingredient, "Cocoa")
 	assert.Less(t, split[0].Reckoning.DrinkML, split[1].Reckoning.DrinkML)
 
 	cup := call[InTheCup](c, "POST", "/api/cups", Cup{OnBench: on, Into: "coffee", CupC: 90, Acid: true})
 	assert.Equal(t, "high", cup.SplitRisk)
 
-	matched := call[[]Matched](c, "POST", "/api/matches", ToMatch{Figures{6, 5, 1.5}, on.Formula})
+	matched := call[[]Matched](c, "POST", "/api/matches", ToMatch{Figures{6, 5, 1.5}, on.Recipe})
 	assert.Len(t, matched, 3)
 	assert.Empty(t, matched[0].Unmet)
 
-	iced := call[kitchen.Formula](c, "POST", "/api/ice", on)
+	iced := call[kitchen.Recipe](c, "POST", "/api/ice", on)
 	assert.Equal(t, "Ice", iced.Lines[2].Ingredient)
 
 	nudged := call[Nudged](c, "POST", "/api/nudges", on)
@@ -118,7 +118,7 @@ func TestThreeHundredLines(t *testing.T) {
 		f.Lines = append(f.Lines, kitchen.Line{Key: fmt.Sprint("s", n), Ingredient: "Maple syrup", Amount: "1/4 tsp"})
 	}
 	to := 9.
-	out := call[Solved](c, "POST", "/api/turns", Turn{Formula: f, Dial: "sweetness", Value: &to})
+	out := call[Solved](c, "POST", "/api/turns", Turn{Recipe: f, Dial: "sweetness", Value: &to})
 	assert.InDelta(t, 9, out.Reckoning.Dials[0].Value, .05)
 }
 
@@ -127,11 +127,11 @@ func TestSizedByBottlesAndByDays(t *testing.T) {
 	c := newClient(t)
 	f := c.creamer()
 	f.SizeBy, f.SizeValue, f.SizeEach = "bottles", 3, 330
-	assert.InDelta(t, 990, call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Formula: f}).DrinkML, .01)
+	assert.InDelta(t, 990, call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Recipe: f}).DrinkML, .01)
 	f.SizeBy, f.SizeValue, f.SizeEach, f.PerDay = "days", 4, 0, 3
-	assert.InDelta(t, 360, call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Formula: f}).DrinkML, .01, "cups of a serving, 30 mL")
+	assert.InDelta(t, 360, call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Recipe: f}).DrinkML, .01, "cups of a serving, 30 mL")
 	f.PerDay = 0
-	assert.Equal(t, "body.size.perDay", c.refused("POST", "/api/reckonings", ToReckon{Formula: f}).Errors[0].Location)
+	assert.Equal(t, "body.size.perDay", c.refused("POST", "/api/reckonings", ToReckon{Recipe: f}).Errors[0].Location)
 }
 
 // What must be read of a pasted recipe, each line by hand.
@@ -188,7 +188,7 @@ func TestExportsComeInAgain(t *testing.T) {
 	c := newClient(t)
 	f := c.creamer()
 	f.Lines[2].Stage = "at serving"
-	before := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Formula: f})
+	before := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Recipe: f})
 	out := call[Exported](c, "POST", "/api/exports", OnBench{"A <b>creamer</b> of *ours*", f})
 	var recipe struct {
 		Context string `json:"@context"`
@@ -212,7 +212,7 @@ func TestExportsComeInAgain(t *testing.T) {
 	for _, l := range pasted.Lines {
 		again.Lines = append(again.Lines, l.Line)
 	}
-	after := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Formula: again})
+	after := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Recipe: again})
 	assert.InEpsilon(t, before.DrinkML, after.DrinkML, 1e-3)
 	assert.InEpsilon(t, before.Per100mL.FatG, after.Per100mL.FatG, 1e-3)
 	assert.Equal(t, before.Lines[2].Stage, after.Lines[2].Stage)
@@ -225,7 +225,7 @@ func TestComparingVersions(t *testing.T) {
 	call[Drink](c, "POST", "/api/drinks/1/versions", VersionNote{})
 	f := d.Draft
 	f.Lines[1].Amount = "3 cups"
-	call[Drink](c, "PUT", "/api/drinks/1/draft", Draft{Name: d.Name, Formula: f, Revision: d.Revision})
+	call[Drink](c, "PUT", "/api/drinks/1/draft", Draft{Name: d.Name, Recipe: f, Revision: d.Revision})
 	out := call[Comparison](c, "POST", "/api/comparisons", ToCompare{Compared{1, 0}, Compared{1, 1}})
 	assert.Equal(t, "Almond milk, version 1", out.BName)
 	require.NotEmpty(t, out.Rows)
@@ -251,7 +251,7 @@ func TestPantry(t *testing.T) {
 	f := almondMilk()
 	f.Lines[1].Amount = "3 mugs"
 	f.Lines = append(f.Lines, kitchen.Line{Key: "s", Ingredient: "towpath syrup", Amount: "25 g"})
-	r := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Formula: f})
+	r := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Recipe: f})
 	assert.InDelta(t, 900*.9982, r.Lines[1].MassG, .5)
 	assert.InDelta(t, .32+143*4/(500*.4), r.Cost.Batch, .01, "two fifths of almonds in their shell are eaten")
 	assert.Empty(t, r.Cost.Unpriced)
@@ -294,11 +294,11 @@ func TestDrinkersAreHeldAgainstEveryDrink(t *testing.T) {
 	p := call[Pantry](c, "POST", "/api/pantry/drinkers", kitchen.Drinker{Name: "small one", Age: "1 to 3", Allergens: []string{}, Dislikes: []string{}})
 	f := almondMilk()
 	f.Lines = append(f.Lines, kitchen.Line{Key: "b", Ingredient: "Brazil nuts", Amount: "20 g"})
-	r := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Formula: f})
+	r := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Recipe: f})
 	assert.Equal(t, ForWhom{"neighbour", true, []string{"contains almond"}}, r.ForWhom[0])
 	assert.True(t, r.ForWhom[1].Not)
 	assert.InDelta(t, 70, *r.Cautions[0].Limit, 1e-9, "EFSA 2023, one to three years")
 	call[Pantry](c, "DELETE", fmt.Sprintf("/api/pantry/drinkers/%d", p.Drinkers[1].ID), nil)
-	r = call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Formula: f})
+	r = call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Recipe: f})
 	require.Len(t, r.ForWhom, 1)
 }

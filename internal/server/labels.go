@@ -18,6 +18,7 @@ import (
 	"plushladle/core/reckon"
 	"plushladle/internal/exchange"
 	"plushladle/internal/store"
+	"plushladle/internal/wording"
 )
 
 // BottleLabel is what is written on a bottle.
@@ -47,7 +48,7 @@ func (s *server) labels(in *labelsInput) ([]BottleLabel, error) {
 	for _, text := range strings.Split(in.IDs, ",") {
 		id, err := strconv.ParseInt(strings.TrimSpace(text), 10, 64)
 		if err != nil || len(out) >= maxLabels {
-			return nil, fault.New("ids", in.IDs, "are not bottles to label", fmt.Sprintf("name up to %d by their numbers", maxLabels))
+			return nil, fault.New("ids", in.IDs, "not-bottles-to-label", maxLabels)
 		}
 		kept, err := s.store.Bottle(id)
 		if err != nil {
@@ -72,7 +73,7 @@ func (s *server) label(kept *store.Bottle) (BottleLabel, error) {
 		Servings: servingWords(b.Servings, b.ServingML), Shake: "Shake first", Allergens: b.Allergens,
 		Path: fmt.Sprintf("/shelf/%d", b.ID), QR: fmt.Sprintf("/api/bottles/%d/qr.png", b.ID),
 	}
-	d, _, err := s.read(b.DrinkName, kept.Batch.Version.Formula)
+	d, _, err := s.read(b.DrinkName, kept.Batch.Version.Recipe)
 	if err != nil {
 		return out, err
 	}
@@ -91,7 +92,7 @@ func served(d *reckon.Drink, r *reckon.Reckoning, servingML float64) string {
 	}
 	for _, s := range plan.Steps(d, r, exchange.KitchenOf(d), plan.OnTheBench) {
 		if s.Kind == plan.Serve {
-			parts = append(parts, s.Title)
+			parts = append(parts, wording.Text(s.Title))
 		}
 	}
 	return strings.Join(parts, ". ")

@@ -7,6 +7,7 @@ import (
 
 	"plushladle/core/keep"
 	"plushladle/internal/store"
+	"plushladle/internal/wording"
 )
 
 // lifeLook is what bottles' lives are reckoned along.
@@ -87,16 +88,16 @@ func (l lifeLook) present(b *store.Bottle) Bottle {
 		Place: b.Place, VolumeML: b.VolumeML, LeftML: b.LeftML, FillShare: b.LeftML / b.VolumeML,
 		ServingML: b.ServingML, PourML: math.Min(b.ServingML, b.LeftML), Servings: b.LeftML / b.ServingML,
 		MadeOn: b.Batch.MadeOn, UseBy: lastDay(kept, mine.UseBy), OtherUseBy: lastDay(kept, other.UseBy),
-		UseByAt: mine.UseBy, UseByWords: keep.PartOfDay(mine.UseBy),
+		UseByAt: mine.UseBy, UseByWords: wording.PartOfDay(mine.UseBy),
 		Earliest: lastDay(kept, mine.Earliest), Latest: lastDay(kept, mine.Latest),
-		School: string(l.school), OtherSchool: string(l.school.Other()), Reasons: append(weighed(mine.Reasons), b.Reasons...),
-		Allergens: orEmpty(b.Allergens), State: b.State, EndedWhy: b.EndedWhy, Out: mine.Out, Longer: orEmpty(mine.Longer), LeftDays: mine.LeftDays,
+		School: string(l.school), OtherSchool: string(l.school.Other()), Reasons: append(weighed(mine.Reasons), wording.Texts(b.Reasons)...),
+		Allergens: orEmpty(b.Allergens), State: b.State, EndedWhy: wording.EndedWhy(b.EndedWhy), Out: wording.Text(mine.Out), Longer: wording.Texts(mine.Longer), LeftDays: mine.LeftDays,
 		ForWhom: []ForWhom{}, Pigment: pigmentMilk,
 		CanFreeze: keep.CanFreeze(placesOf(kept.Stays)...),
 	}
 	out.OtherGood = !other.Past
-	if mine.Out != "" {
-		out.Reasons = append([]string{mine.Out}, out.Reasons...)
+	if !mine.Out.IsZero() {
+		out.Reasons = append([]string{out.Out}, out.Reasons...)
 	}
 	if !mine.Thawing.IsZero() {
 		out.Thawing = mine.Thawing.Format(time.RFC3339)
@@ -105,7 +106,7 @@ func (l lifeLook) present(b *store.Bottle) Bottle {
 	if mine.Past {
 		standing = keep.Past
 	}
-	out.Standing, out.DaysLeft, out.TimeLeft = string(standing), left, keep.InWords(left)
+	out.Standing, out.DaysLeft, out.TimeLeft = string(standing), left, wording.DaysLeft(left)
 	out.LifeShare = keep.LifeShare(kept.Made, mine.UseBy, l.now)
 	out.CanFreeze = out.CanFreeze && !mine.Past
 	return out
@@ -130,11 +131,11 @@ func weighed(reasons []keep.Reason) []string {
 	for _, r := range reasons {
 		switch {
 		case r.Days > 0.05:
-			out = append(out, fmt.Sprintf("%s: %.1f days of its life", r.Text, r.Days))
+			out = append(out, fmt.Sprintf("%s: %.1f days of its life", wording.Text(r.Text), r.Days))
 		case r.Days < -0.05:
-			out = append(out, fmt.Sprintf("%s: %.1f days saved", r.Text, -r.Days))
+			out = append(out, fmt.Sprintf("%s: %.1f days saved", wording.Text(r.Text), -r.Days))
 		case r.Days == 0:
-			out = append(out, r.Text)
+			out = append(out, wording.Text(r.Text))
 		}
 	}
 	return out

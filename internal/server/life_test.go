@@ -152,7 +152,7 @@ func TestLabels(t *testing.T) {
 	served := almondMilk()
 	served.Lines = append(served.Lines, kitchen.Line{Key: "g", Ingredient: "Cinnamon, ground (cassia)", Amount: "1 tsp", Stage: "at serving"})
 	made := call[Drink](c, "POST", "/api/drinks", NewDrink{Name: "Dusted milk"})
-	made = call[Drink](c, "PUT", fmt.Sprintf("/api/drinks/%d/draft", made.ID), Draft{Name: "Dusted milk", Formula: served, Revision: made.Revision})
+	made = call[Drink](c, "PUT", fmt.Sprintf("/api/drinks/%d/draft", made.ID), Draft{Name: "Dusted milk", Recipe: served, Revision: made.Revision})
 	call[Drink](c, "POST", fmt.Sprintf("/api/drinks/%d/versions", made.ID), VersionNote{})
 	bottles := call[[]Bottle](c, "POST", fmt.Sprintf("/api/drinks/%d/batches", made.ID), NewBatch{MadeOn: "2026-11-24", Bottles: []NewBottle{{500, "fridge"}}})
 	dusted := call[[]BottleLabel](c, "GET", fmt.Sprintf("/api/labels?ids=%d", bottles[0].ID), nil)
@@ -246,7 +246,7 @@ func TestDrinksTakeTurns(t *testing.T) {
 	call[Drink](c, "POST", "/api/drinks", NewDrink{Name: "Cashew milk"})
 	cashew := almondMilk()
 	cashew.Lines[0].Ingredient = "Cashews"
-	call[Drink](c, "PUT", "/api/drinks/2/draft", Draft{Name: "Cashew milk", Formula: cashew, Revision: 1})
+	call[Drink](c, "PUT", "/api/drinks/2/draft", Draft{Name: "Cashew milk", Recipe: cashew, Revision: 1})
 	r := call[Rhythm](c, "PUT", "/api/rhythm", RhythmWays{[]int64{1, 2}, 200, anyDay, Revised{}})
 	names := map[string]bool{}
 	for _, m := range r.Makings {
@@ -265,7 +265,7 @@ func TestOpenPacksAreOnTheShelfAndGoFirst(t *testing.T) {
 	call[Drink](c, "POST", "/api/drinks", NewDrink{Name: "Cooler"})
 	cooler := almondMilk()
 	cooler.Lines = []kitchen.Line{{Key: "c", Ingredient: "Coconut milk, canned", Amount: "400 g"}, {Key: "w", Ingredient: "Water", Amount: "2 cups"}, {Key: "s", Ingredient: "Salt", Amount: "1 pinch"}}
-	call[Drink](c, "PUT", "/api/drinks/2/draft", Draft{Name: "Cooler", Formula: cooler, Revision: 1})
+	call[Drink](c, "PUT", "/api/drinks/2/draft", Draft{Name: "Cooler", Recipe: cooler, Revision: 1})
 	makeable := func() []CanMake { return call[[]CanMake](c, "GET", "/api/can-make", nil) }
 	assert.False(t, makeable()[0].Now, "there is nothing yet")
 	call[Pantry](c, "PUT", "/api/pantry/stock/almond", StockOf{MassG: 1000})
@@ -358,7 +358,7 @@ func TestADrinkTakesEverythingAlong(t *testing.T) {
 		f.Lines, f.Heat = lines, heat
 		d := call[Drink](c, "POST", "/api/drinks", NewDrink{Name: name})
 		path := fmt.Sprintf("/api/drinks/%d", d.ID)
-		call[Drink](c, "PUT", path+"/draft", Draft{Name: name, Formula: f, Revision: d.Revision})
+		call[Drink](c, "PUT", path+"/draft", Draft{Name: name, Recipe: f, Revision: d.Revision})
 		call[Drink](c, "POST", path+"/versions", VersionNote{})
 	}
 	line := func(amount, name string) kitchen.Line {
@@ -372,7 +372,7 @@ func TestADrinkTakesEverythingAlong(t *testing.T) {
 		f := kitchen.New("us")
 		f.Heat = "none"
 		f.Lines = []kitchen.Line{line("1 cup", "Almonds"), line("2 cups", "Water"), line("2 cups", name)}
-		return call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: "mixed", Formula: f})
+		return call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: "mixed", Recipe: f})
 	}
 	codes := func(r Reckoning) map[string]Caution {
 		out := map[string]Caution{}
@@ -393,7 +393,7 @@ func TestADrinkTakesEverythingAlong(t *testing.T) {
 	require.Contains(t, codes(milk), "selenium")
 	f := kitchen.New("us")
 	f.Lines = []kitchen.Line{line("1 cup", "Brazil nuts"), line("4 cups", "Water"), line("1/4 tsp", "Nutmeg")}
-	alone := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: "alone", Formula: f})
+	alone := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: "alone", Recipe: f})
 	inOne, inAll := *codes(alone)["selenium"].Value/alone.ServingML*alone.DrinkML, *codes(milk)["selenium"].Value/milk.ServingML*milk.DrinkML
 	assert.InEpsilon(t, inOne*473/alone.DrinkML, inAll, .05, "the share of it that two cups hold, and the almonds' own")
 	assert.InEpsilon(t, *codes(alone)["nutmeg"].Value/alone.ServingML*473, *codes(milk)["nutmeg"].Value/milk.ServingML*milk.DrinkML, .05)
@@ -420,7 +420,7 @@ func TestAllergensAreChosenByPeoplesWords(t *testing.T) {
 	call[Pantry](c, "POST", "/api/pantry/drinkers", cleared)
 	f := kitchen.New("us")
 	f.Lines = []kitchen.Line{{Key: "p", Amount: "1 cup", Ingredient: "Pecans"}, {Key: "i", Amount: "1/2 cup", Ingredient: "Pistachios"}, {Key: "w", Amount: "4 cups", Ingredient: "Water"}}
-	r := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: "mixed", Formula: f})
+	r := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: "mixed", Recipe: f})
 	assert.True(t, r.ForWhom[0].Not)
 	assert.Contains(t, r.ForWhom[1].Reasons, "contains pecan, which is kin of walnut")
 	assert.False(t, r.ForWhom[2].Not, "an allergist cleared it")
@@ -432,7 +432,7 @@ func TestAllergensAreChosenByPeoplesWords(t *testing.T) {
 	_, err := c.store.KeepDrinker(0, kitchen.Drinker{Name: "old hand", Age: "adult", Allergens: []string{"amond"}}, 0)
 	require.NoError(t, err)
 	call[Pantry](c, "PUT", "/api/pantry/stock/almond", StockOf{MassG: 1})
-	r = call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: "mixed", Formula: f})
+	r = call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: "mixed", Recipe: f})
 	assert.True(t, r.ForWhom[3].Not, "what is not understood is never taken for nothing to avoid")
 }
 
@@ -447,8 +447,8 @@ func TestWhatDrinksUseIsKeptWhole(t *testing.T) {
 	d := c.begun()
 	f := almondMilk()
 	f.Lines = append(f.Lines, kitchen.Line{Key: "s", Amount: "1 mug", Ingredient: "Towpath syrup"})
-	d = call[Drink](c, "PUT", "/api/drinks/1/draft", Draft{Name: d.Name, Formula: f, Revision: d.Revision})
-	before := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: d.Name, Formula: d.Draft})
+	d = call[Drink](c, "PUT", "/api/drinks/1/draft", Draft{Name: d.Name, Recipe: f, Revision: d.Revision})
+	before := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: d.Name, Recipe: d.Draft})
 
 	bad := c.refused("POST", "/api/pantry/measures", OwnMeasure{Name: "mug", WaterG: 63})
 	assert.Contains(t, bad.Errors[0].Message, "310 g of water")
@@ -466,7 +466,7 @@ func TestWhatDrinksUseIsKeptWhole(t *testing.T) {
 	d = call[Drink](c, "GET", "/api/drinks/1", nil)
 	assert.Equal(t, "Lock syrup", d.Draft.Lines[2].Ingredient)
 	call[Pantry](c, "DELETE", "/api/pantry/ingredients/1?anyway=true", nil)
-	after := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: d.Name, Formula: d.Draft})
+	after := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: d.Name, Recipe: d.Draft})
 	assert.InDelta(t, before.Per100mL.SugarsG, after.Per100mL.SugarsG, 1e-9)
 	assert.InDelta(t, before.Lines[2].MassG, after.Lines[2].MassG, 1e-9)
 }

@@ -117,7 +117,7 @@ func (s *server) register(api huma.API) {
 	operation(s, api, get, "/api/ingredients", "find-ingredients", "Ingredients for a type-ahead", s.findIngredients)
 	operation(s, api, post, "/api/lines", "read-line", "Read one line as people write it", s.readLine)
 	operation(s, api, post, "/api/reckonings", "reckon", "Reckon a drink", s.reckon)
-	operation(s, api, post, "/api/formulas/at-size", "write-at-size", "Write a formula anew at its size", s.writeAtSize)
+	operation(s, api, post, "/api/recipes/at-size", "write-at-size", "Write a recipe anew at its size", s.writeAtSize)
 	operation(s, api, get, "/api/drinks", "drinks", "All drinks, the one worked on last first", s.drinks)
 	act(s, api, post, "/api/drinks", "start-drink", "Begin a new drink", !undoable, (*server).startDrink)
 	operation(s, api, get, "/api/drinks/{id}", "drink", "A drink with its draft and versions", s.drink)
@@ -127,7 +127,7 @@ func (s *server) register(api huma.API) {
 	act(s, api, post, "/api/drinks/{id}/batches", "make-batch", "Mark a batch made and bottle it", undoable, (*server).makeBatch)
 	s.registerEntry(api)
 	s.registerPantry(api)
-	s.registerFormulation(api)
+	s.registerRecipetion(api)
 	s.registerPlan(api)
 	s.registerCook(api)
 	s.registerWeigh(api)
@@ -298,9 +298,9 @@ func (s *server) readLine(in *body[TypedLine]) (kitchen.Line, error) {
 
 // ToReckon is a drink as it stands on the Bench.
 type ToReckon struct {
-	Name    string          `json:"name" maxLength:"120"`
-	Formula kitchen.Formula `json:"formula"`
-	MadeOn  string          `json:"madeOn" maxLength:"10" doc:"the date its life counts from; empty for today"`
+	Name   string         `json:"name" maxLength:"120"`
+	Recipe kitchen.Recipe `json:"recipe"`
+	MadeOn string         `json:"madeOn" maxLength:"10" doc:"the date its life counts from; empty for today"`
 }
 
 func (s *server) reckon(in *body[ToReckon]) (Reckoning, error) {
@@ -308,10 +308,10 @@ func (s *server) reckon(in *body[ToReckon]) (Reckoning, error) {
 	if err != nil {
 		return Reckoning{}, err
 	}
-	return s.reckonFormula(in.Body.Name, in.Body.Formula, madeOn)
+	return s.reckonRecipe(in.Body.Name, in.Body.Recipe, madeOn)
 }
 
-func (s *server) reckonFormula(name string, f kitchen.Formula, madeOn time.Time) (Reckoning, error) {
+func (s *server) reckonRecipe(name string, f kitchen.Recipe, madeOn time.Time) (Reckoning, error) {
 	d, lineErrors, err := s.read(name, f)
 	if err != nil {
 		return Reckoning{}, err
@@ -327,8 +327,8 @@ func (s *server) reckonFormula(name string, f kitchen.Formula, madeOn time.Time)
 	return present(&d, keys, lineErrors, r, madeOn), nil
 }
 
-// read brings a formula into the core, the kitchen's way.
-func (s *server) read(name string, f kitchen.Formula) (reckon.Drink, []error, error) {
+// read brings a recipe into the core, the kitchen's way.
+func (s *server) read(name string, f kitchen.Recipe) (reckon.Drink, []error, error) {
 	ways, err := s.setup()
 	if err != nil {
 		return reckon.Drink{}, nil, err
@@ -344,27 +344,27 @@ func (s *server) madeOn(text string) (time.Time, error) {
 	}
 	date, err := time.ParseInLocation(dateLayout, text, today.Location())
 	if err != nil {
-		return today, fault.New("madeOn", text, "is not a date", "use the form 2026-11-24")
+		return today, fault.New("madeOn", text, "not-a-date")
 	}
 	if date.After(today) {
-		return today, fault.New("madeOn", text, "is in the future", "use today or a day before")
+		return today, fault.New("madeOn", text, "date-in-future")
 	}
 	if today.Sub(date) > longestAgo {
-		return today, fault.New("madeOn", text, "is too long ago", "use a day within the last year")
+		return today, fault.New("madeOn", text, "date-too-long-ago")
 	}
 	return date, nil
 }
 
 const longestAgo = 366 * 24 * time.Hour
 
-func (s *server) writeAtSize(in *body[ToReckon]) (kitchen.Formula, error) {
-	d, _, err := s.read(in.Body.Name, in.Body.Formula)
+func (s *server) writeAtSize(in *body[ToReckon]) (kitchen.Recipe, error) {
+	d, _, err := s.read(in.Body.Name, in.Body.Recipe)
 	if err != nil {
-		return kitchen.Formula{}, err
+		return kitchen.Recipe{}, err
 	}
 	r, err := d.Reckon()
 	if err != nil {
-		return kitchen.Formula{}, err
+		return kitchen.Recipe{}, err
 	}
-	return in.Body.Formula.AtSize(r), nil
+	return in.Body.Recipe.AtSize(r), nil
 }

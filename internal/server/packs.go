@@ -89,14 +89,14 @@ func (s *server) pack(p store.Pack, ways kitchen.Setup, school keep.School, reci
 	last := printed
 	if i, ok := ways.Catalogue.ByID(p.Ingredient); ok {
 		life := keep.OpenedLife(i)
-		out.Name, out.Where, out.Why = i.Name, life.Where, "opened, and "+wording.Days(int(life.Days(school)))+" from then"
+		out.Name, out.Where, out.Why = i.Name, wording.StoredIn(life.Where), "opened, and "+wording.Days(int(life.Days(school)))+" from then"
 		last = life.UseBy(opened, printed, school)
 	}
 	if !printed.IsZero() && last.Equal(printed) {
 		out.Why = "the date printed on it"
 	}
 	standing, left := keep.On(s.now(), last)
-	out.UseBy, out.Past, out.TimeLeft = last.Format(dateLayout), standing == keep.Past, keep.InWords(left)
+	out.UseBy, out.Past, out.TimeLeft = last.Format(dateLayout), standing == keep.Past, wording.DaysLeft(left)
 	if out.Past {
 		return out
 	}
@@ -127,7 +127,7 @@ func (s *server) openPack(in *body[OpenedPack]) (Shelf, error) {
 	printed := in.Body.Printed
 	if printed != "" {
 		if _, err := time.Parse(dateLayout, printed); err != nil {
-			return Shelf{}, fault.New("printed", printed, "is not a date", "use the form 2026-11-24, or leave it empty")
+			return Shelf{}, fault.New("printed", printed, "printed-not-a-date")
 		}
 	}
 	ways, err := s.setup()
@@ -140,7 +140,7 @@ func (s *server) openPack(in *body[OpenedPack]) (Shelf, error) {
 	}
 	i, ok := ways.Catalogue.Find(line.Ingredient)
 	if !ok {
-		return Shelf{}, fault.New("what", line.Ingredient, "is not in the catalogue", "name an ingredient the Pantry knows, or add a row of your own there first")
+		return Shelf{}, fault.New("what", line.Ingredient, "pack-not-in-catalogue")
 	}
 	g, err := s.packG(i, line.Amount, ways)
 	if err != nil {
@@ -186,7 +186,7 @@ func (s *server) endPack(in *endPackInput) (Shelf, error) {
 	if in.Body.Thrown {
 		state = store.Thrown
 		if why == "" {
-			return Shelf{}, fault.New("why", "", "a reason is needed", `say it in a few words, such as "past its date" or "smelled sour"`)
+			return Shelf{}, fault.New("why", "", "reason-needed")
 		}
 	}
 	if err := s.store.EndPack(in.ID, state, why); err != nil {

@@ -200,7 +200,7 @@ func (s *server) keepRow(id int64, row kitchen.OwnRow, revision int, anyway bool
 		return Pantry{}, err
 	}
 	if i, ok := ingredient.Standard().Find(row.Name); ok {
-		return Pantry{}, fault.New("name", row.Name, "is in the catalogue already, as "+i.Name, "use another name, such as one with its maker's")
+		return Pantry{}, fault.New("name", row.Name, "name-in-catalogue", i.Name)
 	}
 	if err := s.askToRename(id, row.Name, anyway); err != nil {
 		return Pantry{}, err
@@ -226,7 +226,7 @@ func (s *server) removeIngredient(in *removeInput) (Pantry, error) {
 	if err != nil {
 		return Pantry{}, err
 	}
-	used, err := s.drinksThat(func(f kitchen.Formula) bool { return f.Uses(row.Name) })
+	used, err := s.drinksThat(func(f kitchen.Recipe) bool { return f.Uses(row.Name) })
 	if err != nil {
 		return Pantry{}, err
 	}
@@ -267,7 +267,7 @@ func (s *server) setPrice(in *priceInput) (Pantry, error) {
 		return Pantry{}, store.ErrNotFound
 	}
 	if !(in.Body.Price >= leastPrice && in.Body.Price <= maxPrice) {
-		return Pantry{}, fault.New("price", "", "a pack has a price", "use a price above 0, or forget the price")
+		return Pantry{}, fault.New("price", "", "price-needed")
 	}
 	packG, err := s.packG(i, in.Body.Pack, ways)
 	if err != nil {
@@ -317,7 +317,7 @@ func (s *server) packG(i *ingredient.Ingredient, pack string, ways kitchen.Setup
 		return 0, fault.In("pack", err)
 	}
 	if g < 0.001 {
-		return 0, fault.New("pack", pack, "holds nothing", "say what is in a pack: 500 g, 1 L or 1 piece")
+		return 0, fault.New("pack", pack, "pack-holds-nothing")
 	}
 	return g, nil
 }
@@ -365,7 +365,7 @@ func (s *server) removeMeasure(in *byName) (Pantry, error) {
 	if err := s.canDoWithout(in.Name); err != nil {
 		return Pantry{}, err
 	}
-	used, err := s.drinksThat(func(f kitchen.Formula) bool { return f.MeasuresWith(in.Name) })
+	used, err := s.drinksThat(func(f kitchen.Recipe) bool { return f.MeasuresWith(in.Name) })
 	if err != nil {
 		return Pantry{}, err
 	}
@@ -386,7 +386,7 @@ func (s *server) canDoWithout(name string) error {
 	}
 	for _, m := range settings.Measures {
 		if strings.Contains(m, name) {
-			return fault.New("name", name, "is in the drawer of measures", "take it out of the drawer first")
+			return fault.New("name", name, "measure-in-drawer")
 		}
 	}
 	return nil
@@ -472,15 +472,15 @@ func (s *server) removeDrinker(in *ByID) (Pantry, error) {
 	return s.pantryChanged()
 }
 
-// drinksThat are the names of drinks of which some formula is like that.
-func (s *server) drinksThat(is func(kitchen.Formula) bool) ([]string, error) {
+// drinksThat are the names of drinks of which some recipe is like that.
+func (s *server) drinksThat(is func(kitchen.Recipe) bool) ([]string, error) {
 	drinks, err := s.store.Drinks()
 	if err != nil {
 		return nil, err
 	}
 	var names []string
 	for _, d := range drinks {
-		if is(d.Draft) || slices.ContainsFunc(d.Versions, func(v store.Version) bool { return is(v.Formula) }) {
+		if is(d.Draft) || slices.ContainsFunc(d.Versions, func(v store.Version) bool { return is(v.Recipe) }) {
 			names = append(names, d.Name)
 		}
 	}
@@ -508,7 +508,7 @@ func (s *server) askToRename(id int64, name string, anyway bool) error {
 	if err != nil || before.Name == name {
 		return err
 	}
-	used, err := s.drinksThat(func(f kitchen.Formula) bool { return f.Uses(before.Name) })
+	used, err := s.drinksThat(func(f kitchen.Recipe) bool { return f.Uses(before.Name) })
 	if err != nil || len(used) == 0 {
 		return err
 	}

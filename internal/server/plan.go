@@ -11,6 +11,7 @@ import (
 	"plushladle/core/reckon"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
+	"plushladle/internal/wording"
 )
 
 func (s *server) registerPlan(api huma.API) {
@@ -56,21 +57,21 @@ type Plan struct {
 
 // PlanItem is a drink on the plan.
 type PlanItem struct {
-	ID      int64           `json:"id"`
-	DrinkID int64           `json:"drinkID"`
-	Name    string          `json:"name"`
-	ML      float64         `json:"ml"`
-	ReadyBy time.Time       `json:"readyBy"`
-	Fridge  bool            `json:"fridge" doc:"it soaks in the fridge, since the bench left no time that fits"`
-	Made    bool            `json:"made" doc:"all that needs hands is done"`
-	BatchID int64           `json:"batchID" doc:"once it is bottled; 0 before"`
-	BowlID  int64           `json:"bowlID" doc:"the bowl its base is drawn from; 0 for none"`
-	Steps   []plan.ItemStep `json:"steps"`
-	Blocks  []Block         `json:"blocks" doc:"its work, in goes"`
-	Front   *Front          `json:"front,omitempty" doc:"what to do now"`
-	ForWhom []ForWhom       `json:"forWhom" doc:"the kitchen's drinkers, and why it is not for some"`
-	Trouble string          `json:"trouble" doc:"why it could not be planned with the others, and stays as it was; empty where it could"`
-	Ready   *ReadyList      `json:"ready,omitempty" doc:"what to have out; absent once it is begun"`
+	ID      int64      `json:"id"`
+	DrinkID int64      `json:"drinkID"`
+	Name    string     `json:"name"`
+	ML      float64    `json:"ml"`
+	ReadyBy time.Time  `json:"readyBy"`
+	Fridge  bool       `json:"fridge" doc:"it soaks in the fridge, since the bench left no time that fits"`
+	Made    bool       `json:"made" doc:"all that needs hands is done"`
+	BatchID int64      `json:"batchID" doc:"once it is bottled; 0 before"`
+	BowlID  int64      `json:"bowlID" doc:"the bowl its base is drawn from; 0 for none"`
+	Steps   []ItemStep `json:"steps"`
+	Blocks  []Block    `json:"blocks" doc:"its work, in goes"`
+	Front   *Front     `json:"front,omitempty" doc:"what to do now"`
+	ForWhom []ForWhom  `json:"forWhom" doc:"the kitchen's drinkers, and why it is not for some"`
+	Trouble string     `json:"trouble" doc:"why it could not be planned with the others, and stays as it was; empty where it could"`
+	Ready   *ReadyList `json:"ready,omitempty" doc:"what to have out; absent once it is begun"`
 }
 
 // Block is work done in one go.
@@ -213,7 +214,7 @@ func (p *Plan) add(item store.PlanItem, d *reckon.Drink, r *reckon.Reckoning, l 
 	item.Steps = withUsed(item.Steps, l.weighings[item.ID])
 	out := PlanItem{
 		ID: item.ID, DrinkID: item.DrinkID, Name: item.DrinkName, ReadyBy: item.ReadyBy, Fridge: item.Fridge, Made: true,
-		BatchID: item.BatchID, BowlID: item.BowlID, Steps: item.Steps, Blocks: blocksOf(item), Front: front(item.Steps, l.now),
+		BatchID: item.BatchID, BowlID: item.BowlID, Steps: inWords(item.Steps), Blocks: blocksOf(item), Front: front(item.Steps, l.now),
 	}
 	if out.Front != nil && out.Front.Step >= 0 {
 		out.Front.Over = overshoot(item.Steps, out.Front.Step, d, r)
@@ -240,7 +241,7 @@ func (p *Plan) add(item store.PlanItem, d *reckon.Drink, r *reckon.Reckoning, l 
 		out.Made, p.Late = false, p.Late || late
 		minutes := int(step.End.Sub(step.Start).Round(time.Minute).Minutes())
 		ask, _ := aheadWords(item, n, l.now)
-		p.Next = append(p.Next, NextStep{Ask: ask, ItemID: item.ID, Step: n, Drink: item.DrinkName, Title: step.Title, At: step.Start, Minute: minutes, Late: late})
+		p.Next = append(p.Next, NextStep{Ask: ask, ItemID: item.ID, Step: n, Drink: item.DrinkName, Title: wording.Text(step.Title), At: step.Start, Minute: minutes, Late: late})
 	}
 	p.Proved = p.Proved && (item.Proved || out.Made)
 	p.Items = append(p.Items, out)
@@ -252,7 +253,7 @@ func unreckoned(item store.PlanItem, err error) PlanItem {
 	item.Trouble = troubleNothing
 	return PlanItem{
 		ID: item.ID, DrinkID: item.DrinkID, Name: item.DrinkName, ReadyBy: item.ReadyBy, Fridge: item.Fridge, BatchID: item.BatchID, BowlID: item.BowlID,
-		Steps: withUsed(item.Steps, nil), Blocks: blocksOf(item), ForWhom: []ForWhom{}, Trouble: troubleOf(item) + ": " + err.Error(),
+		Steps: inWords(withUsed(item.Steps, nil)), Blocks: blocksOf(item), ForWhom: []ForWhom{}, Trouble: troubleOf(item) + ": " + wording.Error(err),
 	}
 }
 
@@ -261,11 +262,11 @@ func troubleOf(item store.PlanItem) string {
 	if item.Trouble == "" || plan.IsMade(item.Steps) {
 		return ""
 	}
-	words := item.DrinkName + " " + troubleWords[item.Trouble]
+	var laterAt time.Time
 	if item.LaterMin > 0 {
-		words += "; ready by " + item.ReadyBy.Add(time.Duration(item.LaterMin)*time.Minute).Format("Mon 15:04") + " it would fit"
+		laterAt = item.ReadyBy.Add(time.Duration(item.LaterMin) * time.Minute)
 	}
-	return words
+	return item.DrinkName + " " + wording.Trouble(unplannedCodes[item.Trouble], laterAt)
 }
 
 // blocksOf are the stretches of an item's work.
@@ -279,7 +280,7 @@ func blocksOf(item store.PlanItem) []Block {
 		}
 		if !open {
 			pinned := slices.ContainsFunc(item.Pins, func(p plan.Pin) bool { return p.Block == len(out) })
-			out = append(out, Block{From: step.Start, Words: step.Title, Pinned: pinned})
+			out = append(out, Block{From: step.Start, Words: wording.Text(step.Title), Pinned: pinned})
 			open = true
 		}
 		last := &out[len(out)-1]
@@ -303,7 +304,7 @@ type ReadyLine struct {
 }
 
 func (l planView) readyList(d *reckon.Drink, r *reckon.Reckoning, needs map[string]float64) *ReadyList {
-	out := ReadyList{Tools: orEmpty(plan.Tools(d, r, l.room)), Lines: []ReadyLine{}}
+	out := ReadyList{Tools: wording.Texts(plan.Tools(d, r, l.room)), Lines: []ReadyLine{}}
 	for _, i := range l.ways.Catalogue.All() {
 		need := needs[i.ID]
 		if need <= 0 {
@@ -416,7 +417,7 @@ func sooner(a, b time.Time) time.Time {
 }
 
 func (s *server) reckonItem(item store.PlanItem, ways kitchen.Setup) (*reckon.Reckoning, *reckon.Drink, error) {
-	d, _, err := item.Formula.Drink(item.DrinkName, ways)
+	d, _, err := item.Recipe.Drink(item.DrinkName, ways)
 	if err != nil {
 		return nil, nil, err
 	}

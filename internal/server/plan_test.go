@@ -9,8 +9,6 @@ import (
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
-
-	"plushladle/core/plan"
 )
 
 // planned is a kitchen with a version of almond milk on the plan. It is
@@ -22,7 +20,7 @@ func planned(t *testing.T) (*client, Plan) {
 	return c, call[Plan](c, "POST", "/api/plan/items", NewItem{DrinkID: 1, ReadyBy: "2026-11-25T14:00"})
 }
 
-func step(t *testing.T, p Plan, kind string) (plan.ItemStep, int) {
+func step(t *testing.T, p Plan, kind string) (ItemStep, int) {
 	t.Helper()
 	for n, s := range p.Items[0].Steps {
 		if s.Kind == kind {
@@ -30,7 +28,7 @@ func step(t *testing.T, p Plan, kind string) (plan.ItemStep, int) {
 		}
 	}
 	t.Fatalf("there is no step %q", kind)
-	return plan.ItemStep{}, 0
+	return ItemStep{}, 0
 }
 
 func TestADrinkIsPlannedBackwardsFromWhenItIsWanted(t *testing.T) {

@@ -11,8 +11,10 @@ import (
 	"plushladle/core/fault"
 	"plushladle/core/plan"
 	"plushladle/core/recipe"
+	"plushladle/core/say"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
+	"plushladle/internal/wording"
 )
 
 // NewItem is a drink to be planned, at the size its draft has.
@@ -35,11 +37,11 @@ func (s *server) planDrink(in *body[NewItem]) (Plan, error) {
 		return Plan{}, err
 	}
 	if len(items) >= maxPlanned {
-		return Plan{}, fault.New("drinkID", "", fmt.Sprintf("%d drinks are planned already", len(items)), "take one off the plan first")
+		return Plan{}, fault.New("drinkID", "", "plan-is-full", len(items))
 	}
-	item := store.PlanItem{DrinkID: drink.ID, DrinkName: drink.Name, Formula: drink.Draft, BowlID: in.Body.BowlID}
+	item := store.PlanItem{DrinkID: drink.ID, DrinkName: drink.Name, Recipe: drink.Draft, BowlID: in.Body.BowlID}
 	if in.Body.VolumeML > 0 {
-		item.Formula.SizeBy, item.Formula.SizeValue = string(recipe.ByVolume), in.Body.VolumeML
+		item.Recipe.SizeBy, item.Recipe.SizeValue = string(recipe.ByVolume), in.Body.VolumeML
 	}
 	if item.BowlID != 0 {
 		if err := s.canDraw(item); err != nil {
@@ -68,7 +70,7 @@ func (s *server) startNow(items []store.PlanItem) error {
 	}
 	job, ok := plan.StartNow(w.jobs, len(w.jobs)-1, w.rules)
 	if !ok {
-		return fault.New("readyBy", items[last].DrinkName, "cannot be begun now and finished within four days", "shorten the quiet hours, or take a drink off the plan")
+		return fault.New("readyBy", items[last].DrinkName, "never-fits")
 	}
 	items[last].ReadyBy, items[last].Pins = job.ReadyBy, []plan.Pin{}
 	for _, p := range job.Pins {
@@ -92,11 +94,11 @@ func (s *server) moment(field, text string) (time.Time, error) {
 	t = t.In(now.Location())
 	switch {
 	case err != nil:
-		return t, fault.New(field, text, "is not a day and time", "use the form 2026-11-28T09:00")
+		return t, fault.New(field, text, "not-a-time")
 	case !t.After(now):
-		return t, fault.New(field, text, "is past", "choose a time to come")
+		return t, fault.New(field, text, "time-is-past")
 	case t.Sub(now) > 20*24*time.Hour:
-		return t, fault.New(field, text, "is too far ahead", "choose a time within twenty days")
+		return t, fault.New(field, text, "time-too-far-ahead")
 	}
 	return t, nil
 }
@@ -236,7 +238,7 @@ func (s *server) job(item store.PlanItem, l planView) (plan.Job, error) {
 		job.Bench, job.Fridge = plan.Steps(d, r, l.room, plan.OnTheBench), plan.Steps(d, r, l.room, plan.InTheFridge)
 	}
 	if len(job.Bench) == 0 {
-		return job, fault.New("drinkID", item.DrinkName, "comes to nothing yet", "give it a base or a liquid first")
+		return job, fault.New("drinkID", item.DrinkName, "drink-comes-to-nothing")
 	}
 	if len(job.Begun) > 0 && item.Fridge {
 		job.Bench = job.Fridge // where it stands already
@@ -280,12 +282,9 @@ func timed(item store.PlanItem, lane plan.Lane) store.PlanItem {
 // troubleNothing is the trouble of a drink that comes to nothing.
 const troubleNothing = "nothing"
 
-// troubleWords say what keeps a drink from being planned.
-var troubleWords = map[string]string{
-	"time":              "cannot be ready by then: there is too little time for its steps",
-	"quiet hours":       "cannot be ready by then without hands or the blender in the quiet hours",
-	"hands and blender": "cannot be ready by then: the other drinks need the hands and the blender",
-	troubleNothing:      "comes to nothing as it is written now",
+// unplannedCodes are the faults of what keeps a drink from being planned.
+var unplannedCodes = map[string]string{
+	"time": "no-time-for-it", "quiet-hours": "no-hands-in-the-quiet", "hands-and-blender": "no-hands-free", troubleNothing: "comes-to-nothing",
 }
 
 // unplanned says why there is no plan, and the least change that makes one.
@@ -295,15 +294,14 @@ func (s *server) unplanned(p *plan.Problem, items []store.PlanItem, asked int) e
 		_, _ = fmt.Sscan(p.JobID, &at)
 	}
 	at = max(0, min(at, len(items)-1))
-	why := troubleWords[p.Which]
-	accepts := "take a drink off the plan, or shorten the quiet hours"
+	way := say.Of("plan-less")
 	if items[at].BowlID != 0 && items[at].DrawnG == 0 {
-		accepts += ", or let it soak for itself: the bowl is ready too late or kept too short"
+		way = say.Of("plan-less-or-without-bowl")
 	}
 	if p.HasLater {
-		accepts = "ready by " + items[at].ReadyBy.In(s.now().Location()).Add(p.LaterBy).Format("Mon 15:04") + " it would fit"
+		way = say.Of("would-fit-at", items[at].ReadyBy.In(s.now().Location()).Add(p.LaterBy))
 	}
-	return fault.New("readyBy", items[at].DrinkName, why, accepts)
+	return fault.New("readyBy", items[at].DrinkName, unplannedCodes[p.Which], way)
 }
 
 // ReadyBy is when it is wanted.
@@ -449,11 +447,11 @@ func aheadWords(item store.PlanItem, n int, now time.Time) (text string, along [
 	step := item.Steps[n]
 	places, ahead := plan.MarksAlong(item.Steps, n, now)
 	for _, k := range places {
-		along = append(along, item.Steps[k].Title)
+		along = append(along, wording.Text(item.Steps[k].Title))
 	}
 	var said []string
 	if ahead {
-		said = append(said, fmt.Sprintf("%q is planned for %s.", step.Title, step.Start.In(now.Location()).Format("Mon 2 Jan, 15:04")))
+		said = append(said, fmt.Sprintf("%q is planned for %s.", wording.Text(step.Title), step.Start.In(now.Location()).Format("Mon 2 Jan, 15:04")))
 	}
 	if len(along) > 0 {
 		said = append(said, "Marking it now marks these as done too: "+strings.Join(along, "; ")+".")

@@ -33,17 +33,17 @@ func (s *server) problem(err error) error {
 	case errors.As(err, &said):
 		return said
 	case errors.As(err, &field):
-		return fieldProblem(field.Field, field.Message(), field.Value)
+		return fieldProblem(field.Field, wording.Fault(field), field.Value)
 	case errors.As(err, &conflict):
 		return huma.Error409Conflict("This drink was changed in another tab or on another device since you opened it. Nothing was overwritten.")
 	case errors.As(err, &empty):
-		return fieldProblem("ml", "cannot be poured: "+empty.Error(), "")
+		return fieldProblem("ml", "cannot be poured: "+wording.Empty(empty.State == store.InUse, empty.State, empty.LeftML), "")
 	case errors.As(err, &tooLittle):
-		return fieldProblem("bowlID", tooLittle.Error()+"; top it up, or draw less", "")
+		return fieldProblem("bowlID", wording.TooLittle(tooLittle.HasG, tooLittle.WantedG)+"; top it up, or draw less", "")
 	case errors.As(err, &merge):
 		return fieldProblem("other", "cannot be poured together: "+wording.NotTogether(merge.Why, merge.TogetherML, merge.LargestML), "")
 	case errors.Is(err, store.ErrFrozenOnce):
-		return fieldProblem("place", "cannot be the freezer: "+err.Error()+"; use it up, or leave it in the fridge", "")
+		return fieldProblem("place", "cannot be the freezer: "+"a thawed bottle is not frozen again; use it up, or leave it in the fridge", "")
 	case errors.Is(err, store.ErrNothingPoured):
 		return huma.Error409Conflict("There is nothing to take back: " + err.Error() + ".")
 	case errors.Is(err, store.ErrBottled):

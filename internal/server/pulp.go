@@ -6,6 +6,7 @@ import (
 	"plushladle/core/reckon"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
+	"plushladle/internal/wording"
 )
 
 // PulpFigure is pulp on the shelf.
@@ -46,9 +47,11 @@ func (s *server) pulps() ([]PulpFigure, error) {
 		days := keep.PulpDays(p.Place == store.Freezer, keep.School(settings.School))
 		useBy := p.Since.In(s.now().Location()).AddDate(0, 0, days-1) // the day it is made being day 1
 		standing, left := keep.On(s.now(), useBy)
+		pulp := p.Pulp
+		pulp.GoodFor = wording.PulpUses(pulp.GoodFor)
 		out[n] = PulpFigure{
-			Pulp: p.Pulp, ID: p.ID, DrinkName: p.Batch.DrinkName, Place: p.Place, UseBy: useBy.Format(dateLayout),
-			Past: standing == keep.Past, TimeLeft: keep.InWords(left),
+			Pulp: pulp, ID: p.ID, DrinkName: p.Batch.DrinkName, Place: p.Place, UseBy: useBy.Format(dateLayout),
+			Past: standing == keep.Past, TimeLeft: wording.DaysLeft(left),
 		}
 	}
 	return out, nil
@@ -68,7 +71,7 @@ type pulpInput struct {
 func (s *server) endPulp(in *pulpInput) (Shelf, error) {
 	why := kitchen.OneLine(in.Body.For)
 	if why == "" {
-		return Shelf{}, fault.New("for", "", "is needed", "say what it was used for, or why it was thrown out")
+		return Shelf{}, fault.New("for", "", "use-needed")
 	}
 	state := store.Finished
 	if in.Body.Thrown {

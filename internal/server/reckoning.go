@@ -13,6 +13,7 @@ import (
 	"plushladle/core/quantity"
 	"plushladle/core/reckon"
 	"plushladle/core/solve"
+	"plushladle/internal/wording"
 )
 
 // Reckoning is a reckoned drink as the Bench shows it.
@@ -205,14 +206,14 @@ func present(d *reckon.Drink, keys []string, lineErrors []error, r *reckon.Recko
 	out := Reckoning{
 		Reckoned: r.Drink != nil, Factor: r.Factor, Lines: presentLines(d, keys, lineErrors, r),
 		Allergens: []string{}, Vegan: r.Vegan, Cautions: presentCautions(r.Cautions), Dials: presentDials(r, keys),
-		Jug: Jug{TicksML: []float64{}}, Assumptions: orEmpty(r.Assumptions()), Keeps: Keeps{Reasons: []string{}},
+		Jug: Jug{TicksML: []float64{}}, Assumptions: wording.Texts(r.Assumptions()), Keeps: Keeps{Reasons: []string{}},
 		Cost:    CostFigure{r.Cost.Known, r.Cost.Batch, r.Cost.PerLitre, r.Cost.PerServing, orEmpty(r.Cost.Unpriced)},
 		ForWhom: presentForWhom(r.ForWhom), Chill: ChillFigure(r.Chill), LeftoverML: r.LeftoverML, SteamG: r.SteamG, FoamG: r.FoamG,
 	}
 	out.Process, out.Balance, out.GrindS, out.WaterC = processOf(d, r), balanceOf(r), r.Made.Seconds, r.Made.WaterC
 	out.Unapplied = unappliedOf(d, r)
 	if r.Raw != nil {
-		out.Raw = &RawFigure{r.Raw.Kept, r.Raw.Words()}
+		out.Raw = &RawFigure{r.Raw.Kept, wording.Text(r.Raw.Told())}
 	}
 	out.Kind, out.KindFrom, out.Allergens = string(r.Kind), string(r.KindFrom), orEmpty(r.Allergens)
 	if r.Drink == nil {
@@ -246,7 +247,7 @@ func presentLines(d *reckon.Drink, keys []string, lineErrors []error, r *reckon.
 	for n, l := range r.Lines {
 		lines[n] = LineFigure{
 			Key: keys[n], Understood: l.Understood, Name: d.Lines[n].Name, Role: string(l.Role), Stage: string(l.Stage),
-			MassG: l.MassG, Amount: l.Amount.String(), Kitchen: l.Kitchen.String(), Contributes: contributes[n], Note: l.Note,
+			MassG: l.MassG, Amount: l.Amount.String(), Kitchen: l.Kitchen.String(), Contributes: wording.Text(contributes[n]), Note: wording.Text(l.Note),
 		}
 		lines[n].scooped(l, !l.Amount.IsCount())
 		if r.Factor != 1 && l.Scoop != nil && l.Scoop.Text != "" && !l.Amount.IsMetric() {
@@ -261,7 +262,7 @@ func presentLines(d *reckon.Drink, keys []string, lineErrors []error, r *reckon.
 		}
 		var field *fault.Error
 		if errors.As(err, &field) {
-			lines[n].ErrorField, lines[n].Error = field.Field, field.Message()
+			lines[n].ErrorField, lines[n].Error = field.Field, wording.Fault(field)
 		}
 	}
 	return lines
@@ -284,7 +285,7 @@ func (l *LineFigure) scooped(r reckon.LineReckoning, isMeasured bool) {
 	switch {
 	case s.Text != "":
 	case s.Stock != nil:
-		l.Stock = "too little for the spoons: " + s.Stock.String()
+		l.Stock = "too little for the spoons: " + wording.Text(s.Stock.Told())
 	case r.ScaleErr == 0:
 		l.Stock = "no spoon comes near; a scale would"
 	case r.ScaleErr > coarseScale:
@@ -300,7 +301,7 @@ func (l *LineFigure) scooped(r reckon.LineReckoning, isMeasured bool) {
 func presentForWhom(all []caution.For) []ForWhom {
 	out := make([]ForWhom, len(all))
 	for n, f := range all {
-		out[n] = ForWhom{f.Name, f.Not, orEmpty(f.Reasons)}
+		out[n] = ForWhom{f.Name, f.Not, wording.Texts(f.Reasons)}
 	}
 	return out
 }
@@ -311,13 +312,13 @@ func presentKeeps(l keep.Life, school keep.School, madeOn time.Time) Keeps {
 		Known: l.Known(), School: string(school), OtherSchool: string(other),
 		CautiousDays: l.CautiousDays, CustomaryDays: l.CustomaryDays, FreezerDays: l.FreezerDays(school),
 		FreezerUseBy: keep.FrozenUntil(madeOn, l.FreezerDays(school)).Format(dateLayout),
-		Reasons:      orEmpty(l.Reasons),
+		Reasons:      wording.Texts(l.Reasons),
 	}
 	if !l.Known() {
 		return k
 	}
 	at := l.Moment(madeOn, school)
-	k.UseByAt, k.UseByWords = at.Format(time.RFC3339), keep.PartOfDay(at)
+	k.UseByAt, k.UseByWords = at.Format(time.RFC3339), wording.PartOfDay(at)
 	k.UseBy = keep.LastWholeDay(madeOn, at).Format(dateLayout)
 	k.OtherUseBy = keep.LastWholeDay(madeOn, l.Moment(madeOn, other)).Format(dateLayout)
 	k.WholeDays, k.OtherWholeDays = keep.WholeDays(l.Days(school)), keep.WholeDays(l.Days(other))
@@ -327,7 +328,7 @@ func presentKeeps(l keep.Life, school keep.School, madeOn time.Time) Keeps {
 func presentCautions(cautions []caution.Caution) []Caution {
 	out := make([]Caution, len(cautions))
 	for n, c := range cautions {
-		out[n] = Caution(c)
+		out[n] = Caution{c.Code, wording.Text(c.Text), c.Value, c.Limit, c.Unit, c.Raised}
 	}
 	return out
 }

@@ -103,7 +103,7 @@ func (s *server) rhythm(*noInput) (Rhythm, error) {
 	out, err := s.reckonRhythm(ways)
 	var problem *fault.Error
 	if errors.As(err, &problem) { // what was chosen once may no longer do
-		out.Problem, err = problem.Message(), nil
+		out.Problem, err = wording.Fault(problem), nil
 	}
 	return out, err
 }
@@ -114,7 +114,7 @@ const leastADayML = 1
 func (s *server) setRhythm(in *body[RhythmWays]) (Rhythm, error) {
 	ways := in.Body
 	if ways.PerDayML != 0 && ways.PerDayML < leastADayML {
-		return Rhythm{}, fault.New("perDayML", fmt.Sprint(ways.PerDayML), "is less than anyone drinks in a day", "enter 1 mL or more, or leave it empty")
+		return Rhythm{}, fault.New("perDayML", fmt.Sprint(ways.PerDayML), "per-day-too-little")
 	}
 	for _, id := range ways.DrinkIDs {
 		if _, err := s.store.Drink(id); err != nil {
@@ -199,7 +199,7 @@ func (s *server) rhythmDrink(id int64, perDayML float64) (RhythmDrink, error) {
 		return RhythmDrink{}, err
 	}
 	if r.Drink == nil || !r.Keeps.Known() {
-		return RhythmDrink{}, fault.New("drinkIDs", drink.Name, "has no known life yet", "give it a base or a liquid whose life is known")
+		return RhythmDrink{}, fault.New("drinkIDs", drink.Name, "life-unknown")
 	}
 	out := RhythmDrink{DrinkID: id, DrinkName: drink.Name, PerDayML: perDayML, LifeDays: keep.WholeDays(r.Keeps.Days(d.School))}
 	known := plan.AsSaid
@@ -360,7 +360,7 @@ func (out *Rhythm) propose(now time.Time) error {
 	copy(drinking.Willing[:], out.Days)
 	round, ok := drinking.Propose()
 	if !ok {
-		return fault.New("days", "", "leave no week in which nothing passes its date", "be willing on one more day, or let more be frozen")
+		return fault.New("days", "", "no-rhythm-fits")
 	}
 	out.FreezePct, out.Weeks = 100*round.FreezeShare, round.Weeks
 	var said []string

@@ -50,7 +50,7 @@ func (s *server) connectScale(in *body[ForItem]) (ScaleNow, error) {
 		return ScaleNow{}, err
 	}
 	if settings.ScaleG == 0 {
-		return ScaleNow{}, fault.New("itemID", "", "cannot be weighed: the kitchen has no scale", "say in the Pantry's drawer what your scale reads to, or type what you weigh")
+		return ScaleNow{}, fault.New("itemID", "", "no-scale")
 	}
 	if err := s.station.Connect(in.Body.ItemID, settings.ScaleG); err != nil {
 		return ScaleNow{}, err
@@ -154,7 +154,7 @@ const usualGPerS = 60
 func (s *server) driveStandIn(in *body[Drive]) (Nothing, error) {
 	standIn, ok := s.station.StandIn()
 	if !ok {
-		return Nothing{}, fault.New("pourG", "", "is not poured onto a real scale from here", "pour onto it")
+		return Nothing{}, fault.New("pourG", "", "scale-is-real")
 	}
 	speed := in.Body.GPerS
 	if speed == 0 {

@@ -99,7 +99,7 @@ func (c *client) refused(method, path string, body any) problem {
 	return p
 }
 
-func almondMilk() kitchen.Formula {
+func almondMilk() kitchen.Recipe {
 	f := kitchen.New("us")
 	f.Lines = []kitchen.Line{{Key: "a", Ingredient: "Almonds", Amount: "1 cup"}, {Key: "w", Ingredient: "Water", Amount: "4 cups"}}
 	return f
@@ -109,7 +109,7 @@ func almondMilk() kitchen.Formula {
 func (c *client) begun() Drink {
 	c.t.Helper()
 	d := call[Drink](c, "POST", "/api/drinks", NewDrink{Name: "Almond milk"})
-	return call[Drink](c, "PUT", "/api/drinks/1/draft", Draft{Name: d.Name, Formula: almondMilk(), Revision: d.Revision})
+	return call[Drink](c, "PUT", "/api/drinks/1/draft", Draft{Name: d.Name, Recipe: almondMilk(), Revision: d.Revision})
 }
 
 func TestFromDrinkToShelf(t *testing.T) {
@@ -119,7 +119,7 @@ func TestFromDrinkToShelf(t *testing.T) {
 	assert.Zero(t, d.IsVersion)
 	d = call[Drink](c, "POST", "/api/drinks/1/versions", VersionNote{Note: "plain"})
 	assert.Equal(t, 1, d.IsVersion)
-	r := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: d.Name, Formula: d.Draft})
+	r := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: d.Name, Recipe: d.Draft})
 	assert.InDelta(t, 906, r.DrinkML, 2)
 	assert.Equal(t, "2026-11-26", r.Keeps.UseBy)
 
@@ -167,7 +167,7 @@ func TestAChangedDraftBecomesTheVersionThatWasMade(t *testing.T) {
 	assert.Equal(t, "as made", d.Versions[0].Note)
 	f := d.Draft
 	f.Lines[1].Amount = "3 cups"
-	call[Drink](c, "PUT", "/api/drinks/1/draft", Draft{Name: "Stronger", Formula: f, Revision: d.Revision})
+	call[Drink](c, "PUT", "/api/drinks/1/draft", Draft{Name: "Stronger", Recipe: f, Revision: d.Revision})
 	made := call[[]Bottle](c, "POST", "/api/drinks/1/batches", NewBatch{Bottles: []NewBottle{{300, "fridge"}}})
 	assert.Equal(t, 2, made[0].Version)
 	assert.Equal(t, "Stronger", made[0].DrinkName)
@@ -179,8 +179,8 @@ func TestTheLaterSaveIsTold(t *testing.T) {
 	d := c.begun()
 	f := almondMilk()
 	f.Lines[0].Amount = "2 cups"
-	call[Drink](c, "PUT", "/api/drinks/1/draft", Draft{Name: "First", Formula: f, Revision: d.Revision})
-	p := c.refused("PUT", "/api/drinks/1/draft", Draft{Name: "Second", Formula: almondMilk(), Revision: d.Revision})
+	call[Drink](c, "PUT", "/api/drinks/1/draft", Draft{Name: "First", Recipe: f, Revision: d.Revision})
+	p := c.refused("PUT", "/api/drinks/1/draft", Draft{Name: "Second", Recipe: almondMilk(), Revision: d.Revision})
 	assert.Equal(t, http.StatusConflict, p.Status)
 	assert.Contains(t, p.Detail, "Nothing was overwritten")
 	assert.Equal(t, "First", call[Drink](c, "GET", "/api/drinks/1", nil).Name)
@@ -193,7 +193,7 @@ func TestMistakesAreNamedByField(t *testing.T) {
 	sized := func(by string, value float64) ToReckon {
 		f := almondMilk()
 		f.SizeBy, f.SizeValue = by, value
-		return ToReckon{Formula: f}
+		return ToReckon{Recipe: f}
 	}
 	much := make([]kitchen.Line, 301)
 	tests := []struct {
@@ -205,10 +205,10 @@ func TestMistakesAreNamedByField(t *testing.T) {
 		{"a long name", "POST", "/api/drinks", NewDrink{Name: strings.Repeat("a", 121)}, "body.name"},
 		{"a system that is none", "PUT", "/api/kitchen", Settings{System: "ells", School: "cautious", FridgeC: 4, JugML: 1000, Theme: "day", Currency: "GBP", Measures: []string{}, KitchenC: 20}, "body.system"},
 		{"a hot fridge", "PUT", "/api/kitchen", Settings{System: "us", School: "cautious", FridgeC: 40, JugML: 1000, Theme: "day", Currency: "GBP", Measures: []string{}, KitchenC: 20}, "body.fridgeC"},
-		{"a size that is none", "POST", "/api/reckonings", sized("length", 3), "body.formula.sizeBy"},
+		{"a size that is none", "POST", "/api/reckonings", sized("length", 3), "body.recipe.sizeBy"},
 		{"a size of nothing", "POST", "/api/reckonings", sized("volume", 0), "body.size.value"},
-		{"too many lines", "POST", "/api/reckonings", ToReckon{Formula: kitchen.Formula{Lines: much, System: "us", Strainer: "bag", BlendS: 30, WaterC: 10, Spices: "linear"}}, "body.formula.lines"},
-		{"a date that is none", "POST", "/api/reckonings", ToReckon{Formula: almondMilk(), MadeOn: "yesterday"}, "body.madeOn"},
+		{"too many lines", "POST", "/api/reckonings", ToReckon{Recipe: kitchen.Recipe{Lines: much, System: "us", Strainer: "bag", BlendS: 30, WaterC: 10, Spices: "linear"}}, "body.recipe.lines"},
+		{"a date that is none", "POST", "/api/reckonings", ToReckon{Recipe: almondMilk(), MadeOn: "yesterday"}, "body.madeOn"},
 		{"a date to come", "POST", "/api/drinks/1/batches", NewBatch{MadeOn: "2026-11-25", Bottles: []NewBottle{{10, "fridge"}}}, "body.madeOn"},
 		{"more than there is", "POST", "/api/drinks/1/batches", NewBatch{Bottles: []NewBottle{{900, "fridge"}, {900, "fridge"}}}, "body.bottles"},
 		{"no bottle", "POST", "/api/drinks/1/batches", NewBatch{Bottles: []NewBottle{}}, "body.bottles"},
@@ -228,7 +228,7 @@ func TestMistakesAreNamedByField(t *testing.T) {
 	assert.Equal(t, http.StatusRequestEntityTooLarge, large.Status)
 	assert.Equal(t, "the request is larger than 1 MB", large.Detail)
 	assert.GreaterOrEqual(t, c.refused("POST", "/api/reckonings", "{").Status, 400)
-	assert.GreaterOrEqual(t, c.refused("POST", "/api/reckonings", `{"formula":null}`).Status, 400)
+	assert.GreaterOrEqual(t, c.refused("POST", "/api/reckonings", `{"recipe":null}`).Status, 400)
 }
 
 // A mistake in one line is that line's; the rest is reckoned.
@@ -237,7 +237,7 @@ func TestAWrongLineLeavesTheRest(t *testing.T) {
 	c := newClient(t)
 	f := almondMilk()
 	f.Lines = append(f.Lines, kitchen.Line{Key: "x", Ingredient: "moon dust", Amount: "1 cup"}, kitchen.Line{Key: "y", Ingredient: "salt", Amount: "lots"})
-	r := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Formula: f})
+	r := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Recipe: f})
 	assert.True(t, r.Reckoned)
 	assert.Equal(t, "ingredient", r.Lines[2].ErrorField)
 	assert.Equal(t, "amount", r.Lines[3].ErrorField)
@@ -292,7 +292,7 @@ func TestWriteAtSizeAndSuggestions(t *testing.T) {
 	c := newClient(t)
 	f := almondMilk()
 	f.SizeBy, f.SizeValue = "times", 2
-	written := call[kitchen.Formula](c, "POST", "/api/formulas/at-size", ToReckon{Formula: f})
+	written := call[kitchen.Recipe](c, "POST", "/api/recipes/at-size", ToReckon{Recipe: f})
 	assert.Equal(t, "2 cups", written.Lines[0].Amount)
 	assert.Empty(t, written.SizeBy)
 	found := call[[]Suggestion](c, "GET", "/api/ingredients?typed=1+1%2F2+cups+haz", nil)
@@ -306,17 +306,17 @@ func TestAFinishedDrinkIsAnIngredient(t *testing.T) {
 	t.Parallel()
 	c := newClient(t)
 	d := c.begun()
-	call[Drink](c, "PUT", "/api/drinks/1/draft", Draft{Name: "Almond milk of ours", Formula: d.Draft, Revision: d.Revision})
+	call[Drink](c, "PUT", "/api/drinks/1/draft", Draft{Name: "Almond milk of ours", Recipe: d.Draft, Revision: d.Revision})
 	call[Drink](c, "POST", "/api/drinks/1/versions", VersionNote{})
-	own := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Formula: d.Draft})
+	own := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Recipe: d.Draft})
 	found := call[[]Suggestion](c, "GET", "/api/ingredients?typed=almond+milk+of", nil)
 	assert.Equal(t, "drink-1", found[0].ID)
 	f := kitchen.New("us")
 	f.Lines = []kitchen.Line{{Key: "m", Ingredient: found[0].Name, Amount: "500 mL"}, {Key: "o", Ingredient: "Rolled oats", Amount: "1 tbsp"}}
-	r := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Formula: f})
+	r := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Recipe: f})
 	assert.Equal(t, []string{"almond", "gluten (oats)"}, r.Allergens)
 	f.Lines = f.Lines[:1]
-	r = call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Formula: f})
+	r = call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Recipe: f})
 	assert.InEpsilon(t, own.Per100mL.FatG, r.Per100mL.FatG, 1e-6)
 	assert.InDelta(t, 500, r.DrinkML, 1e-6)
 	assert.InDelta(t, own.Keeps.CautiousDays, r.Keeps.CautiousDays, 1e-9, "it keeps no longer than what it is made of")

@@ -1,7 +1,6 @@
 package server
 
 import (
-	"fmt"
 	"slices"
 	"time"
 
@@ -76,10 +75,10 @@ func (s *server) makeBatch(in *batchInput) ([]Bottle, error) {
 // canBeMade tells whether there is a drink, and whether it fills the bottles.
 func canBeMade(bottles []NewBottle, measuredML *float64, r *reckon.Reckoning) error {
 	if r.Drink == nil {
-		return fault.New("bottles", "", "there is no drink to bottle yet", "give the drink a base and amounts first")
+		return fault.New("bottles", "", "nothing-to-bottle")
 	}
 	if !r.Keeps.Known() {
-		return fault.New("bottles", "", "how long it keeps is not known, so it cannot be dated", "add a base or a liquid whose fridge life is known")
+		return fault.New("bottles", "", "bottle-life-unknown")
 	}
 	there, filled := r.Drink.VolumeML, 0.
 	if measuredML != nil {
@@ -89,8 +88,7 @@ func canBeMade(bottles []NewBottle, measuredML *float64, r *reckon.Reckoning) er
 		filled += b.VolumeML
 	}
 	if !keep.Fills(there, filled) {
-		return fault.New("bottles", "", fmt.Sprintf("the bottles hold %.0f mL in all and the batch gave %.0f mL", filled, there),
-			"fill less, or enter what the batch really gave")
+		return fault.New("bottles", "", "bottles-hold-too-much", filled, there)
 	}
 	return nil
 }
@@ -101,7 +99,7 @@ func fill(b NewBottle, r *reckon.Reckoning, school keep.School, begun time.Time)
 	bottle := store.Bottle{
 		VolumeML: b.VolumeML, LeftML: b.VolumeML, ServingML: r.Servings.SizeML, Place: b.Place,
 		UseBy: dates.UseBy, OtherUseBy: dates.OtherUseBy, School: dates.School,
-		Reasons: dates.Reasons, Allergens: r.Allergens, CautiousDays: life.AtFour[0], CustomaryDays: life.AtFour[1], Steady: life.Steady,
+		Reasons: life.Reasons, Allergens: r.Allergens, CautiousDays: life.AtFour[0], CustomaryDays: life.AtFour[1], Steady: life.Steady,
 		FrozenCautious: life.FreezerDays(keep.Cautious), FrozenCustomary: life.FreezerDays(keep.Customary),
 		BegunAt: &begun,
 	}
@@ -238,7 +236,7 @@ func (s *server) pour(in *pourInput) (Bottle, error) {
 		ml = in.Body.Servings * b.ServingML
 	}
 	if ml < leastPourML {
-		return Bottle{}, fault.New("ml", "", "is too little to pour", "pour at least a millilitre, or so many servings")
+		return Bottle{}, fault.New("ml", "", "too-little-to-pour")
 	}
 	return s.withShelf(s.bottle(s.store.Pour(in.ID, ml)))
 }
@@ -268,7 +266,7 @@ type whyInput struct {
 func (s *server) throwOut(in *whyInput) (Bottle, error) {
 	why := kitchen.OneLine(in.Body.Why)
 	if why == "" {
-		return Bottle{}, fault.New("why", "", "a reason is needed", `say it in a few words, such as "past its date" or "smelled sour"`)
+		return Bottle{}, fault.New("why", "", "reason-needed")
 	}
 	return s.bottle(s.store.ThrowOut(in.ID, why))
 }
@@ -306,7 +304,7 @@ func (s *server) moveBottle(in *moveBottleInput) (Bottle, error) {
 		return Bottle{}, err
 	}
 	if in.Body.Place == store.Freezer && now.State == store.InUse && now.Standing == string(keep.Past) {
-		return Bottle{}, fault.New("place", "", "cannot be the freezer: what is past its date, or out, is not frozen back to life", "throw it out")
+		return Bottle{}, fault.New("place", "", "not-frozen-when-past")
 	}
 	return s.bottle(s.store.Move(in.ID, in.Body.Place))
 }

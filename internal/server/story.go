@@ -9,6 +9,7 @@ import (
 	"plushladle/core/keep"
 	"plushladle/core/recipe"
 	"plushladle/internal/store"
+	"plushladle/internal/wording"
 )
 
 // Story is all that happened to a bottle.
@@ -41,7 +42,7 @@ func (s *server) story(in *ByID) (Story, error) {
 	out := Story{Bottle: l.present(b), Events: []StoryEvent{{kept.Made, fmt.Sprintf("filled with %.0f mL, into the %s", b.VolumeML, placeWords(kept.Stays[0].Place)), ""}}}
 	for _, step := range b.Batch.Times {
 		if !step.Skipped {
-			out.Events = append(out.Events, StoryEvent{step.DoneAt, step.Title, ""})
+			out.Events = append(out.Events, StoryEvent{step.DoneAt, wording.Text(step.Title), ""})
 		}
 	}
 	for _, stay := range kept.Stays[1:] {
@@ -58,7 +59,7 @@ func (s *server) story(in *ByID) (Story, error) {
 		out.Events = append(out.Events, StoryEvent{spell.From, what, fmt.Sprintf("%.2f days", spell.Days)})
 	}
 	if b.EndedAt != nil {
-		out.Events = append(out.Events, StoryEvent{*b.EndedAt, b.State + ": " + b.EndedWhy, ""})
+		out.Events = append(out.Events, StoryEvent{*b.EndedAt, b.State + ": " + wording.EndedWhy(b.EndedWhy), ""})
 	}
 	inside, err := s.inside(b)
 	if err != nil {
@@ -86,7 +87,7 @@ const (
 // its pigment.
 func (s *server) inside(b *store.Bottle) (inside, error) {
 	out := inside{whom: []ForWhom{}, pigment: pigmentMilk}
-	d, _, err := s.read(b.Batch.DrinkName, b.Batch.Version.Formula)
+	d, _, err := s.read(b.Batch.DrinkName, b.Batch.Version.Recipe)
 	if err != nil {
 		return out, err
 	}

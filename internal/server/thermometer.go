@@ -200,7 +200,7 @@ type FridgeDrive struct {
 func (s *server) driveFridge(in *body[FridgeDrive]) (Thermo, error) {
 	fridge, ok := s.probe.meter.(*device.StandInFridge)
 	if !ok {
-		return Thermo{}, fault.New("what", in.Body.What, "is not done to a real fridge from here", "open its door")
+		return Thermo{}, fault.New("what", in.Body.What, "fridge-is-real")
 	}
 	d := time.Duration(in.Body.Minutes) * time.Minute
 	switch in.Body.What {
@@ -232,10 +232,10 @@ type TakenIn struct {
 func (s *server) readTemperatures(in *body[TemperatureFile]) (TakenIn, error) {
 	read, refused := exchange.ReadTemperatures(in.Body.CSV, s.now().Location())
 	if len(read) == 0 && len(refused) == 0 {
-		return TakenIn{}, fault.New("csv", "", "holds no readings", "paste lines of time and °C: 2026-11-24 15:00,4.2")
+		return TakenIn{}, fault.New("csv", "", "no-readings")
 	}
 	if len(read) == 0 {
-		return TakenIn{}, fault.New("csv", "", fmt.Sprintf("holds no reading that can be taken in: line %d %s", refused[0].Line, refused[0].Why), "use lines of time and °C: 2026-11-24 15:00,4.2")
+		return TakenIn{}, fault.New("csv", "", "no-usable-readings", refused[0].Line, refused[0].Why)
 	}
 	readings := make([]store.Temperature, len(read))
 	for n, r := range read {

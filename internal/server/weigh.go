@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"net/http"
 	"slices"
+	"strings"
 
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/goccy/go-json"
@@ -11,8 +12,10 @@ import (
 	"plushladle/core/fault"
 	"plushladle/core/plan"
 	"plushladle/core/reckon"
+	"plushladle/core/say"
 	"plushladle/core/solve"
 	"plushladle/internal/store"
+	"plushladle/internal/wording"
 )
 
 func (s *server) registerWeigh(api huma.API) {
@@ -80,11 +83,11 @@ func overshoot(steps []plan.ItemStep, front int, d *reckon.Drink, r *reckon.Reck
 	return &out
 }
 
-func comesTo(apart string) string {
-	if apart == "" {
+func comesTo(apart []say.Text) string {
+	if len(apart) == 0 {
 		return "no figure changes"
 	}
-	return apart
+	return strings.Join(wording.Texts(apart), ", ")
 }
 
 // WeighedNow is what really went in of an amount.
@@ -145,7 +148,7 @@ func (s *server) wasWeighed(itemID int64, key string) (WeighedChange, error) {
 
 func (s *server) weigh(in *weighInput) (WeighedChange, error) {
 	if !(in.Body.MassG > 0 && in.Body.MassG <= mostWeighedG) {
-		return WeighedChange{}, fault.New("massG", fmt.Sprint(in.Body.MassG), "is not a mass that goes in", "enter grams above 0, at most 100000")
+		return WeighedChange{}, fault.New("massG", fmt.Sprint(in.Body.MassG), "mass-out-of-range")
 	}
 	if _, _, err := s.amount(in.ID, in.Body.Key); err != nil {
 		return WeighedChange{}, err
@@ -177,7 +180,7 @@ func (s *server) amount(id int64, key string) (store.PlanItem, plan.ItemAmount, 
 			}
 		}
 	}
-	return item, plan.ItemAmount{}, fault.New("key", key, "is not an amount of this drink any more", "look at the step again")
+	return item, plan.ItemAmount{}, fault.New("key", key, "amount-is-gone")
 }
 
 type unweighInput struct {
@@ -213,7 +216,7 @@ func (s *server) rescale(in *rescaleInput) (Plan, error) {
 		return Plan{}, err
 	}
 	if a.Used == nil || a.MassG == 0 {
-		return Plan{}, fault.New("key", a.Name, "is not weighed yet", "weigh it first")
+		return Plan{}, fault.New("key", a.Name, "not-weighed-yet")
 	}
 	items, at, err := s.item(in.ID)
 	if err != nil {
@@ -229,12 +232,12 @@ func (s *server) rescale(in *rescaleInput) (Plan, error) {
 	}
 	scaled, followers := plan.Followed(item.Steps, a, d, r)
 	if followers == 0 {
-		return Plan{}, fault.New("key", a.Name, "has nothing to follow it: all the rest is in already", "leave it as it is")
+		return Plan{}, fault.New("key", a.Name, "nothing-follows")
 	}
 	if items[at].AsPlanned == nil {
-		before := items[at].Formula
+		before := items[at].Recipe
 		items[at].AsPlanned = &before
 	}
-	items[at].Formula = items[at].Formula.WithAmounts(&scaled)
+	items[at].Recipe = items[at].Recipe.WithAmounts(&scaled)
 	return s.keepPlan(items, at)
 }

@@ -31,8 +31,8 @@ func processOf(d *reckon.Drink, r *reckon.Reckoning) []ProcessStep {
 	for n, step := range steps {
 		seen[step.Kind.Code()]++
 		out = append(out, ProcessStep{
-			string(step.Kind), step.Title, exchange.StepText(step), !step.HandsOn, step.Length.Ideal.Minutes(),
-			step.Kind.Code(), seen[step.Kind.Code()], step.Right, process.CanLeaveOut(step.Kind.Code()), plan.MoveTo(steps, n),
+			string(step.Kind), wording.Text(step.Title), exchange.StepText(step), !step.HandsOn, step.Length.Ideal.Minutes(),
+			step.Kind.Code(), seen[step.Kind.Code()], wording.Text(step.Right), process.CanLeaveOut(step.Kind.Code()), plan.MoveTo(steps, n),
 		})
 	}
 	return out
@@ -74,7 +74,7 @@ type WorkingPart struct {
 }
 
 func (s *server) working(in *body[ToShow]) (Working, error) {
-	b, err := s.onBench(in.Body.Name, in.Body.Formula)
+	b, err := s.onBench(in.Body.Name, in.Body.Recipe)
 	if err != nil {
 		return Working{}, err
 	}
@@ -99,7 +99,7 @@ func presentWorking(w reckon.Working, r *reckon.Reckoning, currency string) Work
 		Result: wording.Result(w, currency),
 	}
 	if w.Figure == reckon.KeepsFigure {
-		out.Reasons = orEmpty(r.Keeps.Reasons)
+		out.Reasons = wording.Texts(r.Keeps.Reasons)
 	}
 	brought, flows := 0., 0.
 	for _, l := range w.In {

@@ -15,7 +15,7 @@ import (
 func TestEveryFigureShowsItsWorking(t *testing.T) {
 	t.Parallel()
 	c := newClient(t)
-	on := OnBench{Name: "creamer", Formula: c.creamer()}
+	on := OnBench{Name: "creamer", Recipe: c.creamer()}
 	for figure, says := range map[string]string{
 		"yield": "mL at 4 °C", "fat": "g of fat in", "sweetness": "As sweet as", "keeps": "The shortest life", "cost": "what you pay in the Pantry",
 	} {
@@ -40,22 +40,22 @@ func TestEveryFigureShowsItsWorking(t *testing.T) {
 	f := almondMilk()
 	f.Lines = append(f.Lines, kitchen.Line{Key: "b", Ingredient: "Brazil nuts", Amount: "1/4 cup"}, kitchen.Line{Key: "c", Ingredient: "Cinnamon, ground (cassia)", Amount: "1 tsp"})
 	for _, figure := range []string{"free-sugars", "selenium", "iodine", "coumarin"} {
-		w := call[Working](c, "POST", "/api/workings", ToShow{OnBench{Name: "mixed", Formula: f}, figure})
+		w := call[Working](c, "POST", "/api/workings", ToShow{OnBench{Name: "mixed", Recipe: f}, figure})
 		assert.Contains(t, w.Result, "A serving of 240 mL holds", figure)
 	}
 	f.Lines = append(f.Lines, kitchen.Line{Key: "d", Ingredient: "Nutmeg, ground", Amount: "1/4 tsp"}, kitchen.Line{Key: "e", Ingredient: "Coconut oil, refined", Amount: "4 tbsp"})
-	r := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: "mixed", Formula: f})
+	r := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: "mixed", Recipe: f})
 	followed := 0
 	for _, caution := range r.Cautions {
 		if caution.Value == nil {
 			continue
 		}
-		w := call[Working](c, "POST", "/api/workings", ToShow{OnBench{Name: "mixed", Formula: f}, caution.Code})
+		w := call[Working](c, "POST", "/api/workings", ToShow{OnBench{Name: "mixed", Recipe: f}, caution.Code})
 		assert.Contains(t, w.Result, fmt.Sprintf("%.3g", *caution.Value), "the working comes to what the caution says: %s", caution.Code)
 		followed++
 	}
 	assert.Equal(t, 5, followed)
-	selenium := call[Working](c, "POST", "/api/workings", ToShow{OnBench{Name: "mixed", Formula: f}, "selenium"})
+	selenium := call[Working](c, "POST", "/api/workings", ToShow{OnBench{Name: "mixed", Recipe: f}, "selenium"})
 	assert.Equal(t, "Brazil nuts", selenium.Lines[1].Name)
 	assert.Greater(t, selenium.Lines[1].Pct, 95.)
 	assert.Equal(t, "body.figure", c.refused("POST", "/api/workings", ToShow{on, "luck"}).Errors[0].Location)
@@ -65,7 +65,7 @@ func TestEveryFigureShowsItsWorking(t *testing.T) {
 func TestTheBenchShowsTheProcess(t *testing.T) {
 	t.Parallel()
 	c := newClient(t)
-	r := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: "Almond milk", Formula: almondMilk()})
+	r := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: "Almond milk", Recipe: almondMilk()})
 	var kinds []string
 	for _, s := range r.Process {
 		kinds = append(kinds, s.Kind)
@@ -76,7 +76,7 @@ func TestTheBenchShowsTheProcess(t *testing.T) {
 	assert.Equal(t, 90., r.GrindS)
 	f := almondMilk()
 	f.Kind = "creamer"
-	said := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: "Almond milk", Formula: f})
+	said := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: "Almond milk", Recipe: f})
 	assert.Equal(t, []any{"creamer", "flag", 30.}, []any{said.Kind, said.KindFrom, said.ServingML})
 	assert.Equal(t, "name", r.KindFrom)
 }
@@ -89,9 +89,9 @@ func TestHotWaterStaysHotOnTheBench(t *testing.T) {
 	assert.Equal(t, []string{"Water", "boiling"}, []string{pasted.Lines[1].Line.Ingredient, pasted.Lines[1].Line.Note})
 	f := kitchen.New("us")
 	f.Lines = []kitchen.Line{pasted.Lines[0].Line, pasted.Lines[1].Line}
-	r := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: "hot", Formula: f})
+	r := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: "hot", Recipe: f})
 	assert.Equal(t, 98., r.WaterC)
 	assert.Equal(t, "hot-blend", r.Cautions[0].Code)
-	cold := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: "cold", Formula: almondMilk()})
+	cold := call[Reckoning](c, "POST", "/api/reckonings", ToReckon{Name: "cold", Recipe: almondMilk()})
 	assert.InDelta(t, cold.Jug.FillML/2, r.Jug.FillML, 1e-9, "the jug is filled by half")
 }

@@ -12,6 +12,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"plushladle/core/plan"
+	"plushladle/core/say"
 	"plushladle/internal/kitchen"
 )
 
@@ -23,7 +24,7 @@ func TestABackupIsRestoredByteForByte(t *testing.T) {
 	require.NoError(t, err)
 	_, err = s.KeepVersion(d.ID, "first")
 	require.NoError(t, err)
-	made := NewBatch{DrinkID: d.ID, MadeOn: "2026-11-24", ForecastML: 500.25, Bottles: []Bottle{{VolumeML: 400, LeftML: 400, ServingML: 30, Place: Fridge, UseBy: "2026-11-26", OtherUseBy: "2026-11-28", School: "cautious", Reasons: []string{}, Allergens: []string{}}}}
+	made := NewBatch{DrinkID: d.ID, MadeOn: "2026-11-24", ForecastML: 500.25, Bottles: []Bottle{{VolumeML: 400, LeftML: 400, ServingML: 30, Place: Fridge, UseBy: "2026-11-26", OtherUseBy: "2026-11-28", School: "cautious", Reasons: []say.Text{}, Allergens: []string{}}}}
 	_, err = s.MakeBatch(made)
 	require.NoError(t, err)
 	_, err = s.Pour(1, 30.5)
@@ -33,7 +34,7 @@ func TestABackupIsRestoredByteForByte(t *testing.T) {
 	require.NoError(t, s.SetStock("almond", 123.4))
 	require.NoError(t, s.StartBowl("almond", 100, true))
 	require.NoError(t, s.StartTimer("soak", 60))
-	require.NoError(t, s.KeepPlan([]PlanItem{{DrinkID: d.ID, DrinkName: "nog", Formula: d.Draft, ReadyBy: time.Now(), Steps: []plan.ItemStep{}}}))
+	require.NoError(t, s.KeepPlan([]PlanItem{{DrinkID: d.ID, DrinkName: "nog", Recipe: d.Draft, ReadyBy: time.Now(), Steps: []plan.ItemStep{}}}))
 	require.NoError(t, s.Weigh(Weighing{ItemID: 1, Key: "line-1", MassG: 99.5}))
 	require.NoError(t, s.KeepTemperatures([]Temperature{{1, 4.2}, {2, -1}}))
 	require.NoError(t, s.SetPassphrase("hashed", 0))

@@ -53,7 +53,7 @@ func (s *Store) EndBowl(id int64) error { return removed(s.db.Delete(&Bowl{}, id
 type TooLittleError struct{ HasG, WantedG float64 }
 
 func (e *TooLittleError) Error() string {
-	return fmt.Sprintf("the bowl holds %.0f g as dry, and %.0f g are to be drawn", e.HasG, e.WantedG)
+	return fmt.Sprintf("%.0f g dry, %.0f g wanted", e.HasG, e.WantedG)
 }
 
 // draw takes from a bowl, or gives back where dryG is below nothing.

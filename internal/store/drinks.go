@@ -9,7 +9,7 @@ import (
 )
 
 // StartDrink begins a new drink with a draft.
-func (s *Store) StartDrink(name string, draft kitchen.Formula) (*Drink, error) {
+func (s *Store) StartDrink(name string, draft kitchen.Recipe) (*Drink, error) {
 	now := s.now()
 	d := &Drink{Name: name, Draft: draft, Revision: 1, CreatedAt: now, ChangedAt: now}
 	return d, s.db.Create(d).Error
@@ -32,7 +32,7 @@ func (s *Store) Drink(id int64) (*Drink, error) {
 // SaveDraft keeps what the cook is working on. revision is the one the draft
 // was read at: a *Conflict is returned, and nothing written, if another tab or
 // device saved in between. The drink comes back at its new revision.
-func (s *Store) SaveDraft(id int64, revision int, name string, draft kitchen.Formula) (*Drink, error) {
+func (s *Store) SaveDraft(id int64, revision int, name string, draft kitchen.Recipe) (*Drink, error) {
 	err := s.db.Transaction(func(tx *gorm.DB) error {
 		return saveDraft(tx, id, revision, &Drink{Name: name, Draft: draft, Revision: revision + 1, ChangedAt: s.now()})
 	})
@@ -66,7 +66,7 @@ func (s *Store) KeepVersion(id int64, note string) (*Version, error) {
 		if err != nil {
 			return err
 		}
-		v = Version{DrinkID: id, Number: 1, Note: note, Formula: d.Draft, CreatedAt: s.now()}
+		v = Version{DrinkID: id, Number: 1, Note: note, Recipe: d.Draft, CreatedAt: s.now()}
 		if len(d.Versions) > 0 {
 			v.Number = d.Versions[0].Number + 1
 		}

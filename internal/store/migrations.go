@@ -237,6 +237,13 @@ var migrations = []*gormigrate.Migration{
 		`ALTER TABLE settings ADD COLUMN pan_cm REAL NOT NULL DEFAULT 0`,
 		methodByBase("drinks", "draft"), methodByBase("versions", "formula"), methodByBase("plan_items", "formula"), methodByBase("plan_items", "as_planned"),
 	)},
+	{ID: "0011-codes", Migrate: inTurn(codesForSentences, statements(
+		`UPDATE bottles SET ended_why = 'poured-into/' || substr(ended_why, length('poured into bottle ') + 1) WHERE ended_why LIKE 'poured into bottle %'`,
+		`UPDATE packs SET ended_why = 'used-up' WHERE ended_why = 'used up' AND state = 'finished'`,
+		`UPDATE plan_items SET trouble = replace(trouble, ' ', '-')`,
+		`ALTER TABLE versions RENAME COLUMN formula TO recipe`,
+		`ALTER TABLE plan_items RENAME COLUMN formula TO recipe`,
+	))},
 }
 
 func inTurn(all ...gormigrate.MigrateFunc) gormigrate.MigrateFunc {

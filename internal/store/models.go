@@ -4,27 +4,28 @@ import (
 	"time"
 
 	"plushladle/core/plan"
+	"plushladle/core/say"
 	"plushladle/internal/kitchen"
 )
 
-// Drink is a drink with its draft: the formula being worked on.
+// Drink is a drink with its draft: the recipe being worked on.
 type Drink struct {
 	ID        int64 `gorm:"primaryKey"`
 	Name      string
-	Draft     kitchen.Formula `gorm:"serializer:json"`
-	Revision  int             // grows with every saved change of the draft
+	Draft     kitchen.Recipe `gorm:"serializer:json"`
+	Revision  int            // grows with every saved change of the draft
 	CreatedAt time.Time
 	ChangedAt time.Time
 	Versions  []Version
 }
 
-// Version is a formula the cook kept.
+// Version is a recipe the cook kept.
 type Version struct {
 	ID        int64 `gorm:"primaryKey"`
 	DrinkID   int64
 	Number    int
 	Note      string
-	Formula   kitchen.Formula `gorm:"serializer:json"`
+	Recipe    kitchen.Recipe `gorm:"serializer:json"`
 	CreatedAt time.Time
 }
 
@@ -72,8 +73,8 @@ type Bottle struct {
 	UseBy      string // the last good day, by the kitchen's school
 	OtherUseBy string // the same by the other school
 	School     string
-	Reasons    []string `gorm:"serializer:json"`
-	Allergens  []string `gorm:"serializer:json"`
+	Reasons    []say.Text `gorm:"serializer:json"`
+	Allergens  []string   `gorm:"serializer:json"`
 	State      string
 	EndedWhy   string
 	EndedAt    *time.Time
@@ -151,19 +152,19 @@ type PlanItem struct {
 	ID        int64 `gorm:"primaryKey"`
 	DrinkID   int64
 	DrinkName string
-	Formula   kitchen.Formula `gorm:"serializer:json"` // as it was when it was planned
+	Recipe    kitchen.Recipe `gorm:"serializer:json"` // as it was when it was planned
 	ReadyBy   time.Time
-	Fridge    bool             // it soaks in the fridge
-	Sequence  int              // grows with every change of its times
-	Steps     []plan.ItemStep  `gorm:"serializer:json"`
-	Proved    bool             // no plan of all drinks lay nearer to the ideal lengths
-	Pins      []plan.Pin       `gorm:"serializer:json"` // blocks at a time of the cook's own
-	AsPlanned *kitchen.Formula `gorm:"serializer:json"` // where it was rescaled since; nil otherwise
-	BowlID    int64            // the bowl its base is drawn from; 0 for none
-	DrawnG    float64          // what was drawn from it, as it was dry
-	BatchID   int64            // once it is bottled; 0 before
-	Trouble   string           // the code of what keeps it from being planned; "" for nothing
-	LaterMin  int              // so many minutes later it would fit; 0 where that is not known
+	Fridge    bool            // it soaks in the fridge
+	Sequence  int             // grows with every change of its times
+	Steps     []plan.ItemStep `gorm:"serializer:json"`
+	Proved    bool            // no plan of all drinks lay nearer to the ideal lengths
+	Pins      []plan.Pin      `gorm:"serializer:json"` // blocks at a time of the cook's own
+	AsPlanned *kitchen.Recipe `gorm:"serializer:json"` // where it was rescaled since; nil otherwise
+	BowlID    int64           // the bowl its base is drawn from; 0 for none
+	DrawnG    float64         // what was drawn from it, as it was dry
+	BatchID   int64           // once it is bottled; 0 before
+	Trouble   string          // the code of what keeps it from being planned; "" for nothing
+	LaterMin  int             // so many minutes later it would fit; 0 where that is not known
 	CreatedAt time.Time
 }
 

@@ -10,6 +10,13 @@ import (
 	"plushladle/core/keep"
 )
 
+// PouredInto is why a bottle is finished whose rest went into another: the other's number
+// follows.
+const PouredInto = "poured-into/"
+
+// UsedUp is why a pack is finished that was used up.
+const UsedUp = "used-up"
+
 // ErrFrozenOnce says that a bottle that was thawed is not frozen again.
 var ErrFrozenOnce = errors.New("a thawed bottle is not frozen again")
 
@@ -70,7 +77,7 @@ func (s *Store) Merge(shorter, other int64) (*Bottle, error) {
 			}
 		}
 		o.LeftML = 0
-		s.end(&o, Finished, fmt.Sprintf("poured into bottle %d", b.ID))
+		s.end(&o, Finished, fmt.Sprintf("%s%d", PouredInto, b.ID))
 		return tx.Omit("Batch", "Moves").Save(&o).Error
 	})
 }

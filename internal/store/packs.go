@@ -60,7 +60,7 @@ func (s *Store) changePack(id int64, how func(*gorm.DB, *Pack) error) error {
 func (p *Pack) takeOut(massG float64) {
 	p.MassG = max(0, p.MassG-massG)
 	if p.MassG <= nothingML {
-		p.MassG, p.State, p.EndedWhy = 0, Finished, "used up"
+		p.MassG, p.State, p.EndedWhy = 0, Finished, UsedUp
 	}
 }
 

@@ -77,8 +77,8 @@ func renameLines(tx *gorm.DB, from, to string, but int64) error {
 			}
 		}
 		for _, v := range d.Versions {
-			if f, changed := v.Formula.Renamed(from, to); changed {
-				if err := tx.Model(&Version{ID: v.ID}).Select("formula").Updates(&Version{Formula: f}).Error; err != nil {
+			if f, changed := v.Recipe.Renamed(from, to); changed {
+				if err := tx.Model(&Version{ID: v.ID}).Select("recipe").Updates(&Version{Recipe: f}).Error; err != nil {
 					return err
 				}
 			}
@@ -89,8 +89,8 @@ func renameLines(tx *gorm.DB, from, to string, but int64) error {
 		return err
 	}
 	for _, i := range items {
-		if f, changed := i.Formula.Renamed(from, to); changed {
-			if err := tx.Model(&PlanItem{ID: i.ID}).Select("formula").Updates(&PlanItem{Formula: f}).Error; err != nil {
+		if f, changed := i.Recipe.Renamed(from, to); changed {
+			if err := tx.Model(&PlanItem{ID: i.ID}).Select("recipe").Updates(&PlanItem{Recipe: f}).Error; err != nil {
 				return err
 			}
 		}

@@ -17,6 +17,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"plushladle/core/say"
 	"plushladle/internal/kitchen"
 )
 
@@ -33,7 +34,7 @@ func TestABackupThatCouldNotBeShownIsRefusedWithItsPlace(t *testing.T) {
 		{"a moment that is none", `"created_at":"` + between(good, `"made_on":"2026-11-24","forecast_ml":400.0,"measured_ml":null,"created_at":"`, `"`), `"created_at":"yesterday`, `row 1 of "`},
 		{"a state that is none", `"state":"in use"`, `"state":"eaten"`, `"eaten" is no state`},
 		{"a place that is none", `"first_place":"fridge"`, `"first_place":"oven"`, `"oven" is no place`},
-		{"a system that is none", `"system":"us","school"`, `"system":"klingon","school"`, `"klingon" is not a measure system`},
+		{"a system that is none", `"system":"us","school"`, `"system":"klingon","school"`, `"klingon": unknown-system`},
 		{"a name that is an object", `"name":"Pecan flask creamer"`, `"name":{"a":1}`, `"name" does not hold text`},
 		{"a number that is text", `"left_ml":400.0`, `"left_ml":"400"`, `"left_ml" does not hold a number`},
 		{"no number at all", `"mass_g":3.0`, `"mass_g":1e999`, `does not hold a number`},
@@ -153,7 +154,7 @@ func memoryUsed(do func()) uint64 {
 // the same to the byte from then on.
 func TestTheKitchenOfTheLastVersionComesBack(t *testing.T) {
 	t.Parallel()
-	old := lastVersionsKitchen(t)
+	old := kitchenOf(t, "demo-0009.json.gz")
 	s, _ := newStore(t)
 	_, err := s.Restore(strings.NewReader(old), nil)
 	require.NoError(t, err)
@@ -173,10 +174,10 @@ func TestTheKitchenOfTheLastVersionComesBack(t *testing.T) {
 	require.NoError(t, s.db.Order("id").Find(&versions).Error)
 	require.Len(t, versions, len(before.Tables.Versions))
 	for n, v := range versions {
-		var was kitchen.Formula
+		var was kitchen.Recipe
 		require.NoError(t, json.Unmarshal([]byte(before.Tables.Versions[n].Formula), &was))
-		assert.Equal(t, was.Lines, v.Formula.Lines, "as the cook wrote it")
-		assert.Equal(t, []float64{30, 10, 0, 0}, []float64{was.BlendS, was.WaterC, v.Formula.BlendS, v.Formula.WaterC}, "what was never set goes by the base and the tap")
+		assert.Equal(t, was.Lines, v.Recipe.Lines, "as the cook wrote it")
+		assert.Equal(t, []float64{30, 10, 0, 0}, []float64{was.BlendS, was.WaterC, v.Recipe.BlendS, v.Recipe.WaterC}, "what was never set goes by the base and the tap")
 	}
 	var bottles []Bottle
 	require.NoError(t, s.db.Order("id").Find(&bottles).Error)
@@ -190,9 +191,40 @@ func TestTheKitchenOfTheLastVersionComesBack(t *testing.T) {
 	assert.Equal(t, now, backedUp(t, other))
 }
 
-func lastVersionsKitchen(t *testing.T) string {
+// Until 0011 sentences were kept: they come back as the codes that tell the same.
+func TestSentencesThatWereKeptComeBackAsCodes(t *testing.T) {
+	t.Parallel()
+	s, _ := newStore(t)
+	_, err := s.Restore(strings.NewReader(kitchenOf(t, "demo-0010.json.gz")), nil)
+	require.NoError(t, err)
+	var bottles []Bottle
+	require.NoError(t, s.db.Find(&bottles).Error)
+	require.NotEmpty(t, bottles)
+	for _, b := range bottles {
+		require.NotEmpty(t, b.Reasons)
+		for _, r := range b.Reasons {
+			assert.NotEqual(t, say.AsWritten, r.Code, "%s", r)
+		}
+	}
+	assert.Equal(t, say.Of("least-life", "Pecans", 3, 5), reasonOf("Pecans: 3 days, 5 by custom"))
+	assert.Equal(t, say.Of("concentrate-life-hot", 0.86, 30, 60), reasonOf("a concentrate, filled hot, water activity 0.86: 30 days, 60 by custom"))
+	assert.Equal(t, say.Written("because I say so"), reasonOf("because I say so"))
+	items, err := s.Plan()
+	require.NoError(t, err)
+	for _, item := range items {
+		for _, step := range item.Steps {
+			assert.Equal(t, say.AsWritten, step.Title.Code)
+			assert.NotEmpty(t, step.Title.Args[0])
+			for _, a := range step.Amounts {
+				assert.NotContains(t, a.Name, ", soaked", "it is said beside the name now")
+			}
+		}
+	}
+}
+
+func kitchenOf(t *testing.T, name string) string {
 	t.Helper()
-	file, err := os.Open("testdata/demo-0009.json.gz")
+	file, err := os.Open("testdata/" + name)
 	require.NoError(t, err)
 	defer func() { _ = file.Close() }()
 	plain, err := gzip.NewReader(file)

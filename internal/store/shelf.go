@@ -24,13 +24,13 @@ type NewBatch struct {
 
 // Cooked is how a planned drink was really made.
 type Cooked struct {
-	ItemID  int64
-	Formula kitchen.Formula // as it was planned
-	PulpG   *float64
-	Used    []kitchen.UsedLine
-	Times   []kitchen.StepTaken
-	StockG  map[string]float64 // what it took from the stock
-	Steps   []plan.ItemStep    // of the plan, as they are now
+	ItemID int64
+	Recipe kitchen.Recipe // as it was planned
+	PulpG  *float64
+	Used   []kitchen.UsedLine
+	Times  []kitchen.StepTaken
+	StockG map[string]float64 // what it took from the stock
+	Steps  []plan.ItemStep    // of the plan, as they are now
 }
 
 // ErrBottled says that a planned drink is in bottles already.
@@ -47,7 +47,7 @@ func (s *Store) MakeBatch(made NewBatch) (*Batch, error) {
 			return err
 		}
 		if made.Cooked != nil {
-			d.Draft = made.Cooked.Formula
+			d.Draft = made.Cooked.Recipe
 		}
 		version, err := s.versionOf(tx, d)
 		if err != nil {
@@ -113,12 +113,12 @@ func (s *Store) Batch(id int64) (*Batch, error) {
 func (s *Store) versionOf(tx *gorm.DB, d *Drink) (*Version, error) {
 	next := 1
 	for n := range d.Versions {
-		if kitchen.Same(d.Versions[n].Formula, d.Draft) {
+		if kitchen.Same(d.Versions[n].Recipe, d.Draft) {
 			return &d.Versions[n], nil
 		}
 		next = max(next, d.Versions[n].Number+1)
 	}
-	v := Version{DrinkID: d.ID, Number: next, Note: "as made", Formula: d.Draft, CreatedAt: s.now()}
+	v := Version{DrinkID: d.ID, Number: next, Note: "as made", Recipe: d.Draft, CreatedAt: s.now()}
 	return &v, tx.Create(&v).Error
 }
 
@@ -176,10 +176,7 @@ type EmptyError struct {
 }
 
 func (e *EmptyError) Error() string {
-	if e.State != InUse {
-		return "the bottle is " + e.State
-	}
-	return fmt.Sprintf("the bottle holds %.0f mL", e.LeftML)
+	return fmt.Sprintf("bottle %s, %.0f mL left", e.State, e.LeftML)
 }
 
 // nothing is what is too little to call a rest, in mL.

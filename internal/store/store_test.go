@@ -14,6 +14,7 @@ import (
 	"github.com/stretchr/testify/require"
 	"gorm.io/gorm"
 
+	"plushladle/core/say"
 	"plushladle/internal/kitchen"
 )
 
@@ -31,7 +32,7 @@ func bottled(t *testing.T, s *Store, volumeML float64) int64 {
 	d, err := s.StartDrink("Pecan flask creamer", kitchen.New("us"))
 	require.NoError(t, err)
 	b, err := s.MakeBatch(NewBatch{DrinkID: d.ID, MadeOn: "2026-11-24", ForecastML: volumeML, Bottles: []Bottle{
-		{VolumeML: volumeML, LeftML: volumeML, ServingML: 30, Place: Fridge, UseBy: "2026-11-26", OtherUseBy: "2026-11-27", School: "cautious", Reasons: []string{"pecans"}, Allergens: []string{"pecan"}},
+		{VolumeML: volumeML, LeftML: volumeML, ServingML: 30, Place: Fridge, UseBy: "2026-11-26", OtherUseBy: "2026-11-27", School: "cautious", Reasons: []say.Text{say.Of("least-life", "Pecans", 3, 5)}, Allergens: []string{"pecan"}},
 	}})
 	require.NoError(t, err)
 	return b.Bottles[0].ID
@@ -58,7 +59,7 @@ func TestItIsAllThereWhenOpenedAgain(t *testing.T) {
 	b, err := again.Bottle(id)
 	require.NoError(t, err)
 	assert.InDelta(t, 370, b.LeftML, 1e-9)
-	assert.Equal(t, []string{"pecans"}, b.Reasons)
+	assert.Equal(t, "least-life(Pecans, 3, 5)", say.Strings(b.Reasons))
 	assert.Equal(t, 1, b.Batch.Version.Number)
 	settings, err := again.Settings()
 	require.NoError(t, err)
@@ -137,7 +138,7 @@ func TestVersionsCountUpAndStay(t *testing.T) {
 	require.NoError(t, err)
 	kept, err := s.Drink(d.ID)
 	require.NoError(t, err)
-	assert.Equal(t, "bag", kept.Versions[0].Formula.Strainer, "a version does not follow the draft")
+	assert.Equal(t, "bag", kept.Versions[0].Recipe.Strainer, "a version does not follow the draft")
 	require.NoError(t, s.DeleteDrink(d.ID))
 	assert.ErrorIs(t, s.DeleteDrink(d.ID), ErrNotFound)
 	_, err = s.Drink(d.ID)
@@ -150,8 +151,8 @@ func TestABatchIsWrittenWhollyOrNotAtAll(t *testing.T) {
 	d, err := s.StartDrink("nog", kitchen.New("us"))
 	require.NoError(t, err)
 	_, err = s.MakeBatch(NewBatch{DrinkID: d.ID, MadeOn: "2026-11-24", ForecastML: 500, Bottles: []Bottle{
-		{VolumeML: 400, LeftML: 400, Place: Fridge, Reasons: []string{}, Allergens: []string{}},
-		{VolumeML: -1, LeftML: 0, Place: Fridge, Reasons: []string{}, Allergens: []string{}},
+		{VolumeML: 400, LeftML: 400, Place: Fridge, Reasons: []say.Text{}, Allergens: []string{}},
+		{VolumeML: -1, LeftML: 0, Place: Fridge, Reasons: []say.Text{}, Allergens: []string{}},
 	}})
 	require.ErrorContains(t, err, "volume_ml > 0")
 	shelf, err := s.Shelf()
@@ -189,7 +190,7 @@ func older(t *testing.T, schema string, statements ...string) string {
 }
 
 // A kitchen kept before there were heats says the same as it did.
-func TestABoiledFormulaBecomesOneWithAHeat(t *testing.T) {
+func TestABoiledRecipeBecomesOneWithAHeat(t *testing.T) {
 	t.Parallel()
 	path := older(t, "0001-drinks-batches-bottles",
 		`INSERT INTO drinks VALUES (1, 'soy', '{"boiled":true,"system":"us"}', 1, '2026-11-24 09:00:00+00:00', '2026-11-24 09:00:00+00:00')`,
@@ -200,7 +201,7 @@ func TestABoiledFormulaBecomesOneWithAHeat(t *testing.T) {
 	kept, err := again.Drink(1)
 	require.NoError(t, err)
 	assert.Equal(t, "simmer", kept.Draft.Heat)
-	assert.Empty(t, kept.Versions[0].Formula.Heat)
+	assert.Empty(t, kept.Versions[0].Recipe.Heat)
 	settings, err := again.Settings()
 	require.NoError(t, err)
 	assert.Equal(t, "GBP", settings.Currency)

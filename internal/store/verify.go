@@ -122,7 +122,7 @@ var (
 )
 
 func (d *Drink) wrong() string    { return first(text("its name", d.Name), said(d.Draft.Check())) }
-func (v *Version) wrong() string  { return said(v.Formula.Check()) }
+func (v *Version) wrong() string  { return said(v.Recipe.Check()) }
 func (p *Pour) wrong() string     { return within("ml", p.ML, 0, mostML) }
 func (m *Move) wrong() string     { return oneOf("place", m.Place, allPlaces...) }
 func (s *Stock) wrong() string    { return within("mass_g", s.MassG, 0, mostG) }
@@ -170,7 +170,7 @@ func (s *Settings) wrong() string {
 	)
 }
 
-func (i *PlanItem) wrong() string { return said(i.Formula.Check()) }
+func (i *PlanItem) wrong() string { return said(i.Recipe.Check()) }
 
 func (i *OwnIngredient) wrong() string {
 	_, err := i.Row.Ingredient("own")
@@ -202,15 +202,15 @@ func (r *Rhythm) wrong() string {
 	return within("per_day_ml", r.PerDayML, 0, mostML)
 }
 
-// EachFormula goes through every formula there is, with where it stands and
+// EachRecipe goes through every recipe there is, with where it stands and
 // its drink's name, until take answers an error.
-func (s *Store) EachFormula(take func(place, name string, f kitchen.Formula) error) error {
-	failed := func(place string, n int64, name string, f kitchen.Formula) string {
+func (s *Store) EachRecipe(take func(place, name string, f kitchen.Recipe) error) error {
+	failed := func(place string, n int64, name string, f kitchen.Recipe) string {
 		return said(take(fmt.Sprintf("%s %d", place, n), name, f))
 	}
 	return errors.Join(
 		each(s.db, "drinks", func(d *Drink) string { return failed("drink", d.ID, d.Name, d.Draft) }),
-		each(s.db, "versions", func(v *Version) string { return failed("version", v.ID, "", v.Formula) }),
-		each(s.db, "plan_items", func(i *PlanItem) string { return failed("planned drink", i.ID, i.DrinkName, i.Formula) }),
+		each(s.db, "versions", func(v *Version) string { return failed("version", v.ID, "", v.Recipe) }),
+		each(s.db, "plan_items", func(i *PlanItem) string { return failed("planned drink", i.ID, i.DrinkName, i.Recipe) }),
 	)
 }

@@ -2,6 +2,7 @@ package wording
 
 import (
 	"fmt"
+	"strings"
 	"time"
 
 	"plushladle/core/keep"
@@ -62,4 +63,89 @@ func Help(h keep.Help, zone *time.Location) string {
 // Measure names the timer that asks how cold a drink is.
 func Measure(drink string, w keep.Warning, zone *time.Location) string {
 	return fmt.Sprintf("%s: %.0f °C by %s? Measure it; ice helps", drink, w.TempC, w.By.In(zone).Format("15:04"))
+}
+
+// PartOfDay is a moment as people say it: "Mon 30 Nov, morning".
+func PartOfDay(t time.Time) string {
+	part := "night"
+	switch h := t.Hour(); {
+	case h < 5:
+		t = t.AddDate(0, 0, -1)
+	case h < 12:
+		part = "morning"
+	case h < 17:
+		part = "afternoon"
+	case h < 22:
+		part = "evening"
+	}
+	return t.Format("Mon 2 Jan") + ", " + part
+}
+
+// weeksFrom is from how many days on a time left is told in weeks.
+const weeksFrom = 21
+
+// DaysLeft says how many days are left.
+func DaysLeft(n int) string {
+	switch {
+	case n == -1:
+		return "past since yesterday"
+	case n < 0:
+		return fmt.Sprintf("past for %d days", -n)
+	case n == 0:
+		return "last day"
+	case n == 1:
+		return "1 day"
+	case n >= weeksFrom:
+		return fmt.Sprintf("%d weeks", n/7)
+	}
+	return fmt.Sprintf("%d days", n)
+}
+
+// Strainer is a way of straining, as a cook would say it.
+func Strainer(code string) string { return texts["strainer-"+code] }
+
+// StoredIn is where an opened pack is kept.
+func StoredIn(code string) string {
+	return map[string]string{
+		"cupboard": "a cool, dark cupboard", "closed-jar": "a closed jar, cool and dark",
+		"fridge": "the fridge", "covered-in-fridge": "the fridge, closed, and never in an open tin",
+	}[code]
+}
+
+var pulpUses = map[string]string{
+	"porridge": "stirred into porridge", "crackers": "crackers, dried and rolled thin",
+	"biscuits": "biscuits and cakes, in the place of some of the fat", "meal": "dried and ground as meal", "compost": "compost",
+}
+
+// PulpUses are what a pulp is good for.
+func PulpUses(codes []string) []string {
+	out := make([]string, len(codes))
+	for n, code := range codes {
+		out[n] = pulpUses[code]
+	}
+	return out
+}
+
+// EndedWhy is why a bottle or a pack is gone: in the cook's own words, or what came of it.
+func EndedWhy(why string) string {
+	if bottle, poured := strings.CutPrefix(why, "poured-into/"); poured {
+		return "poured into bottle " + bottle
+	}
+	if why == "used-up" {
+		return "used up"
+	}
+	return why
+}
+
+// Empty is why nothing can be poured from a bottle.
+func Empty(inUse bool, state string, leftML float64) string {
+	if !inUse {
+		return "the bottle is " + state
+	}
+	return fmt.Sprintf("the bottle holds %.0f mL", leftML)
+}
+
+// TooLittle is why a bowl does not do for a drink.
+func TooLittle(hasG, wantedG float64) string {
+	return fmt.Sprintf("the bowl holds %.0f g as dry, and %.0f g are to be drawn", hasG, wantedG)
 }

@@ -5,17 +5,10 @@ package wording
 import (
 	"cmp"
 	"fmt"
-	"strconv"
 
 	"plushladle/core/process"
 	"plushladle/core/reckon"
 )
-
-// number writes three figures.
-func number(v float64) string {
-	rounded, _ := strconv.ParseFloat(strconv.FormatFloat(v, 'g', 3, 64), 64)
-	return strconv.FormatFloat(rounded, 'f', -1, 64)
-}
 
 var streams = map[string]string{
 	"drink": "in the drink", "pulp": "in the pulp", "thrown": "poured away with the soak water", "walls": "on the walls and the cloth",
@@ -49,7 +42,7 @@ func Constant(c reckon.Constant) string {
 	case "released-sugar":
 		return fmt.Sprintf("%s: %s s of grinding bring %s %% of the sugar into the milk (our own model, until your batches tell better).", c.Of, number(c.With), number(100*c.Value))
 	case "held":
-		return fmt.Sprintf("%s: each gram of pulp keeps %s g of milk (our own model, until your batches tell better).", upper(c.Of), number(c.Value))
+		return fmt.Sprintf("%s: each gram of pulp keeps %s g of milk (our own model, until your batches tell better).", upper(Strainer(c.Of)), number(c.Value))
 	case "walls":
 		return fmt.Sprintf("%s %% stays on the walls and the cloth (common practice).", number(100*c.Value))
 	case "evaporated":

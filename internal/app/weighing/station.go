@@ -194,7 +194,7 @@ func (s *Station) Choose(key string) (err error) {
 				return
 			}
 		}
-		err = fault.New("key", key, "is not to be weighed now", "choose an amount of the step in front that is not weighed yet")
+		err = fault.New("key", key, "not-weighed-now")
 	})
 	return err
 }
@@ -205,7 +205,7 @@ func (s *Station) Take() (taken Taken, err error) {
 		taken = d.taken()
 		taken.AsItIs = true
 		if d.readings == nil || !d.has || taken.MassG <= 0 {
-			err = fault.New("massG", "", "is not there to be taken: the scale shows nothing", "pour first, or type what you weighed")
+			err = fault.New("massG", "", "scale-shows-nothing")
 			return
 		}
 		err = s.kitchen.TakeDown(taken)

@@ -9,6 +9,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"plushladle/core/fault"
 	"plushladle/core/plan"
 	"plushladle/internal/device"
 )
@@ -95,7 +96,7 @@ func TestOneAmountIsWeighedAfterTheOther(t *testing.T) {
 	assert.True(t, kitchen.taken[2].AsItIs)
 	assert.Empty(t, s.Now().Key, "all of it is weighed")
 	_, err = s.Take()
-	assert.ErrorContains(t, err, "the scale shows nothing")
+	assert.Equal(t, "scale-shows-nothing", fault.Code(err))
 }
 
 func TestUnpluggedWhatLayOnItIsRemembered(t *testing.T) {
@@ -113,7 +114,7 @@ func TestUnpluggedWhatLayOnItIsRemembered(t *testing.T) {
 	assert.Equal(t, 200., kitchen.taken[0].MassG, "before and after together")
 	s.Disconnect()
 	assert.False(t, s.Now().Gone, "disconnected by the cook is no fault")
-	assert.ErrorContains(t, s.Choose("salt"), "is not to be weighed now")
+	assert.Equal(t, "not-weighed-now", fault.Code(s.Choose("salt")))
 }
 
 // Everything at once, from everywhere: whoever asks gets an answer, and the race

@@ -11,12 +11,12 @@ import { answer, api } from './client'
 import { withBottle, withWeighed } from './patches'
 import type {
   Bottle,
-  Formula,
   Moved,
   NewBatch,
   Pantry,
   Plan,
   Poured,
+  Recipe,
   Reckoning,
   ScaleNow,
   Settings,
@@ -58,12 +58,12 @@ export function useSetKitchen() {
   })
 }
 
-/** useReckoning reckons the formula anew whenever it changes, and shows the last figures until the new ones are there. What did not change stays the same object, so that only what did is drawn anew. */
-export function useReckoning(name: string, formula: Formula, madeOn = '') {
+/** useReckoning reckons the recipe anew whenever it changes, and shows the last figures until the new ones are there. What did not change stays the same object, so that only what did is drawn anew. */
+export function useReckoning(name: string, recipe: Recipe, madeOn = '') {
   const last = useRef<Reckoning>(undefined)
   const query = useQuery({
-    queryKey: ['reckoning', formula, madeOn],
-    queryFn: ({ signal }) => answer(api.POST('/api/reckonings', { body: { name, formula, madeOn }, signal })),
+    queryKey: ['reckoning', recipe, madeOn],
+    queryFn: ({ signal }) => answer(api.POST('/api/reckonings', { body: { name, recipe, madeOn }, signal })),
     placeholderData: keepPreviousData,
     gcTime: 10_000,
   })

@@ -432,23 +432,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/formulas/at-size": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Write a formula anew at its size */
-        post: operations["write-at-size"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/ice": {
         parameters: {
             query?: never;
@@ -1129,6 +1112,23 @@ export interface paths {
         put?: never;
         /** Put a pulp into the freezer */
         post: operations["freeze-pulp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/recipes/at-size": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Write a recipe anew at its size */
+        post: operations["write-at-size"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2065,10 +2065,10 @@ export interface components {
              * @description of what it goes into
              */
             cupML: number;
-            formula: components["schemas"]["Formula"];
             /** @enum {string} */
             into: "coffee" | "water" | "milk" | "ice";
             name: string;
+            recipe: components["schemas"]["Recipe"];
             /**
              * Format: double
              * @description of the drink; 0 for a serving
@@ -2126,15 +2126,15 @@ export interface components {
             undo: boolean;
         };
         Draft: {
-            formula: components["schemas"]["Formula"];
             name: string;
+            recipe: components["schemas"]["Recipe"];
             /** Format: int64 */
             revision: number;
         };
         Drink: {
             /** Format: date-time */
             changed: string;
-            draft: components["schemas"]["Formula"];
+            draft: components["schemas"]["Recipe"];
             /** Format: int64 */
             id: number;
             /**
@@ -2270,101 +2270,6 @@ export interface components {
             not: boolean;
             reasons: string[];
         };
-        Formula: {
-            /**
-             * Format: double
-             * @description seconds in the blender; 0 for what its bases want
-             */
-            blendS: number;
-            /**
-             * Format: double
-             * @description share of the decoction that goes in; 0 for all of it
-             */
-            brewPct: number;
-            /** @description crushed dry and infused cold */
-            coarse: boolean;
-            /**
-             * Format: double
-             * @description minutes at that heat in an open pan
-             */
-            cookMin: number;
-            /** @description the pan: it loses a tenth */
-            covered?: boolean;
-            /**
-             * @description after straining: warm 80 °C, under-boil 95; empty for by the base, which brings soy to the boil
-             * @enum {string}
-             */
-            heat: "" | "none" | "warm" | "under-boil" | "simmer" | "boil";
-            /** @description bottled at 85 °C or hotter, full, closed and turned over; only where it was heated */
-            hotFill?: boolean;
-            /**
-             * @description of drink; empty for a guess
-             * @enum {string}
-             */
-            kind?: "" | "milk" | "creamer" | "cream" | "horchata" | "nog" | "concentrate" | "chocolate" | "brewed" | "cooler";
-            lines: components["schemas"]["Line"][];
-            /**
-             * Format: double
-             * @description the pan's diameter; 0 for a common one
-             */
-            panCM: number;
-            /**
-             * Format: double
-             * @description cups a day, where sized by days
-             */
-            perDay: number;
-            portions?: components["schemas"]["Portion"][];
-            process?: components["schemas"]["StepChange"][];
-            /**
-             * Format: double
-             * @description the cook's own limit of a drink marked raw, °C; 0 where it is not
-             */
-            rawC: number;
-            /**
-             * Format: double
-             * @description 0 for the usual serving of its kind
-             */
-            servingML: number;
-            /**
-             * Format: double
-             * @description what a litre of the like costs in a shop; 0 where it is not known
-             */
-            shopPrice: number;
-            /**
-             * @description empty for the amounts as written
-             * @enum {string}
-             */
-            sizeBy: "" | "times" | "volume" | "servings" | "base" | "bottles" | "days";
-            /**
-             * Format: double
-             * @description mL of a bottle, or of a cup; 0 for a serving
-             */
-            sizeEach: number;
-            /**
-             * Format: double
-             * @description a factor, mL, servings, g of base, bottles or days
-             */
-            sizeValue: number;
-            /**
-             * @description how strong spices grow with a batch
-             * @enum {string}
-             */
-            spices: "linear" | "eased";
-            /** @enum {string} */
-            strainer: "bag" | "cloth" | "gentle" | "passes" | "sieve" | "sieve-pushed" | "sieve-cloth" | "none" | "juicer";
-            /** @enum {string} */
-            system: "us" | "metric" | "au" | "imperial";
-            /**
-             * Format: double
-             * @description what a minute in the blender warms by, °C; 0 for the usual
-             */
-            warmsC: number;
-            /**
-             * Format: double
-             * @description temperature of grinding liquid whose line says none, °C; 0 for the tap's
-             */
-            waterC: number;
-        };
         FridgeDrive: {
             /** Format: int64 */
             minutes: number;
@@ -2453,6 +2358,10 @@ export interface components {
             fine: boolean;
             /** Format: double */
             highG: number;
+            /** @description the drink it goes into, of those the base is divided into */
+            into?: string;
+            /** @description soaked in liquid that is in its mass */
+            kept?: boolean;
             /** @description the same however often it is planned */
             key: string;
             /** @description the key of its line */
@@ -2663,10 +2572,10 @@ export interface components {
             week: number;
         };
         Matched: {
-            formula: components["schemas"]["Formula"];
             lines: string[];
             name: string;
             reached: components["schemas"]["Figures"];
+            recipe: components["schemas"]["Recipe"];
             unmet: string[];
         };
         MergeInto: {
@@ -2785,9 +2694,9 @@ export interface components {
         };
         Nudged: {
             changes: components["schemas"]["NudgedLine"][];
-            formula: components["schemas"]["Formula"];
             /** @description lines no spoon fits without taking the drink out of its bands */
             kept: string[];
+            recipe: components["schemas"]["Recipe"];
             reckoning: components["schemas"]["Reckoning"];
         };
         NudgedLine: {
@@ -2820,8 +2729,8 @@ export interface components {
             sugarsG: number;
         };
         OnBench: {
-            formula: components["schemas"]["Formula"];
             name: string;
+            recipe: components["schemas"]["Recipe"];
         };
         OpenedPack: {
             /** @description empty for today */
@@ -3208,6 +3117,101 @@ export interface components {
              */
             short: number;
             tools: string[];
+        };
+        Recipe: {
+            /**
+             * Format: double
+             * @description seconds in the blender; 0 for what its bases want
+             */
+            blendS: number;
+            /**
+             * Format: double
+             * @description share of the decoction that goes in; 0 for all of it
+             */
+            brewPct: number;
+            /** @description crushed dry and infused cold */
+            coarse: boolean;
+            /**
+             * Format: double
+             * @description minutes at that heat in an open pan
+             */
+            cookMin: number;
+            /** @description the pan: it loses a tenth */
+            covered?: boolean;
+            /**
+             * @description after straining: warm 80 °C, under-boil 95; empty for by the base, which brings soy to the boil
+             * @enum {string}
+             */
+            heat: "" | "none" | "warm" | "under-boil" | "simmer" | "boil";
+            /** @description bottled at 85 °C or hotter, full, closed and turned over; only where it was heated */
+            hotFill?: boolean;
+            /**
+             * @description of drink; empty for a guess
+             * @enum {string}
+             */
+            kind?: "" | "milk" | "creamer" | "cream" | "horchata" | "nog" | "concentrate" | "chocolate" | "brewed" | "cooler";
+            lines: components["schemas"]["Line"][];
+            /**
+             * Format: double
+             * @description the pan's diameter; 0 for a common one
+             */
+            panCM: number;
+            /**
+             * Format: double
+             * @description cups a day, where sized by days
+             */
+            perDay: number;
+            portions?: components["schemas"]["Portion"][];
+            process?: components["schemas"]["StepChange"][];
+            /**
+             * Format: double
+             * @description the cook's own limit of a drink marked raw, °C; 0 where it is not
+             */
+            rawC: number;
+            /**
+             * Format: double
+             * @description 0 for the usual serving of its kind
+             */
+            servingML: number;
+            /**
+             * Format: double
+             * @description what a litre of the like costs in a shop; 0 where it is not known
+             */
+            shopPrice: number;
+            /**
+             * @description empty for the amounts as written
+             * @enum {string}
+             */
+            sizeBy: "" | "times" | "volume" | "servings" | "base" | "bottles" | "days";
+            /**
+             * Format: double
+             * @description mL of a bottle, or of a cup; 0 for a serving
+             */
+            sizeEach: number;
+            /**
+             * Format: double
+             * @description a factor, mL, servings, g of base, bottles or days
+             */
+            sizeValue: number;
+            /**
+             * @description how strong spices grow with a batch
+             * @enum {string}
+             */
+            spices: "linear" | "eased";
+            /** @enum {string} */
+            strainer: "bag" | "cloth" | "gentle" | "passes" | "sieve" | "sieve-pushed" | "sieve-cloth" | "none" | "juicer";
+            /** @enum {string} */
+            system: "us" | "metric" | "au" | "imperial";
+            /**
+             * Format: double
+             * @description what a minute in the blender warms by, °C; 0 for the usual
+             */
+            warmsC: number;
+            /**
+             * Format: double
+             * @description temperature of grinding liquid whose line says none, °C; 0 for the tap's
+             */
+            waterC: number;
         };
         Reckoning: {
             allergens: string[];
@@ -3621,19 +3625,19 @@ export interface components {
             minH: number;
         };
         Solved: {
-            formula: components["schemas"]["Formula"];
+            recipe: components["schemas"]["Recipe"];
             reckoning: components["schemas"]["Reckoning"];
             /** @description what moved besides, and what could not be reached */
             said: string[];
         };
         Split: {
-            formula: components["schemas"]["Formula"];
             name: string;
             portions: components["schemas"]["Portion"][];
+            recipe: components["schemas"]["Recipe"];
         };
         SplitDrink: {
-            formula: components["schemas"]["Formula"];
             name: string;
+            recipe: components["schemas"]["Recipe"];
             reckoning: components["schemas"]["Reckoning"];
         };
         StepAt: {
@@ -3705,19 +3709,19 @@ export interface components {
             role: string;
         };
         Swap: {
-            formula: components["schemas"]["Formula"];
             /** @description what stays equal; empty for the usual */
             how: string;
             /** @description its key */
             line: string;
             name: string;
+            recipe: components["schemas"]["Recipe"];
             /** @description an ingredient; empty for a blend's parts */
             to: string;
         };
         Swapped: {
             changes: string[];
-            formula: components["schemas"]["Formula"];
             how: string;
+            recipe: components["schemas"]["Recipe"];
             reckoning: components["schemas"]["Reckoning"];
             /** @description what can stay equal between these two */
             ways: string[];
@@ -3825,8 +3829,8 @@ export interface components {
             b: components["schemas"]["Compared"];
         };
         ToLetDown: {
-            formula: components["schemas"]["Formula"];
             name: string;
+            recipe: components["schemas"]["Recipe"];
             /**
              * Format: double
              * @description water to grind the pulp with once more; 0 for none
@@ -3836,31 +3840,31 @@ export interface components {
         ToMatch: {
             /** Format: double */
             fatG: number;
-            formula: components["schemas"]["Formula"];
             /** Format: double */
             proteinG: number;
+            recipe: components["schemas"]["Recipe"];
             /** Format: double */
             sugarsG: number;
         };
         ToReckon: {
-            formula: components["schemas"]["Formula"];
             /** @description the date its life counts from; empty for today */
             madeOn: string;
             name: string;
+            recipe: components["schemas"]["Recipe"];
         };
         ToShow: {
             /** @enum {string} */
             figure: "yield" | "fat" | "sweetness" | "keeps" | "cost" | "free-sugars" | "selenium" | "iodine" | "coumarin" | "nutmeg" | "oil-separates" | "unfortified";
-            formula: components["schemas"]["Formula"];
             name: string;
+            recipe: components["schemas"]["Recipe"];
         };
         Trial: {
             /** Format: double */
             cupML: number;
-            formula: components["schemas"]["Formula"];
             /** @description what went into the cup, a line each */
             lines: string[];
             name: string;
+            recipe: components["schemas"]["Recipe"];
             /** @description the cup is poured back */
             returned: boolean;
         };
@@ -3872,7 +3876,7 @@ export interface components {
              */
             afterML: number;
             /** @description the drink with the additions at its full size */
-            formula: components["schemas"]["Formula"];
+            recipe: components["schemas"]["Recipe"];
             reckoning: components["schemas"]["Reckoning"];
             /** Format: double */
             restML: number;
@@ -3880,7 +3884,6 @@ export interface components {
         Turn: {
             /** @enum {string} */
             dial: "sweetness" | "fat" | "strength" | "spice";
-            formula: components["schemas"]["Formula"];
             /** @description the key of the line that gives; empty for all of its kind */
             give: string;
             name: string;
@@ -3889,6 +3892,7 @@ export interface components {
              * @description 0 to 1 along the scale; or give a value
              */
             position?: number;
+            recipe: components["schemas"]["Recipe"];
             /**
              * Format: double
              * @description in the dial's own unit
@@ -3940,10 +3944,10 @@ export interface components {
         Version: {
             /** Format: date-time */
             created: string;
-            formula: components["schemas"]["Formula"];
             note: string;
             /** Format: int64 */
             number: number;
+            recipe: components["schemas"]["Recipe"];
         };
         VersionNote: {
             note: string;
@@ -4083,7 +4087,6 @@ export type Figures = components['schemas']['Figures'];
 export type ForAmount = components['schemas']['ForAmount'];
 export type ForItem = components['schemas']['ForItem'];
 export type ForWhom = components['schemas']['ForWhom'];
-export type Formula = components['schemas']['Formula'];
 export type FridgeDrive = components['schemas']['FridgeDrive'];
 export type Front = components['schemas']['Front'];
 export type Giver = components['schemas']['Giver'];
@@ -4143,6 +4146,7 @@ export type RawFigure = components['schemas']['RawFigure'];
 export type ReadyBy = components['schemas']['ReadyBy'];
 export type ReadyLine = components['schemas']['ReadyLine'];
 export type ReadyList = components['schemas']['ReadyList'];
+export type Recipe = components['schemas']['Recipe'];
 export type Reckoning = components['schemas']['Reckoning'];
 export type Refused = components['schemas']['Refused'];
 export type Rescale = components['schemas']['Rescale'];
@@ -5124,39 +5128,6 @@ export interface operations {
             };
         };
     };
-    "write-at-size": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ToReckon"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Formula"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
     ice: {
         parameters: {
             query?: never;
@@ -5176,7 +5147,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Formula"];
+                    "application/json": components["schemas"]["Recipe"];
                 };
             };
             /** @description Error */
@@ -6700,6 +6671,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Shelf"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "write-at-size": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ToReckon"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Recipe"];
                 };
             };
             /** @description Error */

@@ -3,7 +3,7 @@ import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { Redirect, useLocation, useSearchParams } from 'wouter'
 import { answer, api, Refused } from '../../api/client'
 import { useDrinks, useKitchen, useReckoning } from '../../api/hooks'
-import type { Drink, Formula, Reckoning } from '../../api/schema'
+import type { Drink, Recipe, Reckoning } from '../../api/schema'
 import { strainers } from '../../app/choices'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
@@ -46,7 +46,7 @@ export function LastDrink() {
   )
 }
 
-/** Bench is where a drink is formulated. */
+/** Bench is where a drink is recipeted. */
 export function Bench({ id }: { id: number }) {
   const [opened, setOpened] = useState(0)
   const drink = useQuery({
@@ -81,7 +81,7 @@ function useAskedSize(edits: Edits) {
   const asked = Number(useSearchParams()[0].get('volume'))
   useEffect(() => {
     if (!(asked > 0)) return
-    edits.setFormula({ sizeBy: 'volume', sizeValue: asked })
+    edits.setRecipe({ sizeBy: 'volume', sizeValue: asked })
     go(at, { replace: true })
   }, [asked, at, edits, go])
 }
@@ -90,7 +90,7 @@ type Sheet = 'made' | 'version' | 'details'
 
 function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) {
   const bench = useDraft(drink)
-  const reckoning = useReckoning(bench.draft.name, bench.draft.formula)
+  const reckoning = useReckoning(bench.draft.name, bench.draft.recipe)
   const turnable = useTurnable(bench)
   const [sheet, setSheet] = useState<Sheet>()
   const [work, setWork] = useState<WorkSheet>()
@@ -103,14 +103,14 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
   const r = reckoning.data
   const refused = reckoning.error instanceof Refused ? reckoning.error : undefined
   const writeAtSize = async () => {
-    const body = { name: bench.draft.name, formula: bench.draft.formula, madeOn: '' }
-    bench.setFormula(await answer(api.POST('/api/formulas/at-size', { body })))
+    const body = { name: bench.draft.name, recipe: bench.draft.recipe, madeOn: '' }
+    bench.setRecipe(await answer(api.POST('/api/recipes/at-size', { body })))
   }
   const { kept, edits } = bench
   const backTo = useCallback(
     (number: number) => {
       const version = kept.versions.find((v) => v.number === number)
-      if (version) edits.setFormula(version.formula)
+      if (version) edits.setRecipe(version.recipe)
     },
     [kept, edits],
   )
@@ -132,12 +132,12 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
         <ProcessStrip
           steps={r.process}
           unapplied={r.unapplied}
-          changes={bench.draft.formula.process}
+          changes={bench.draft.recipe.process}
           edits={bench.edits}
           onMethod={() => setWork('method')}
         />
       )}
-      <Strip r={r} currency={currency} shopPrice={bench.draft.formula.shopPrice} onWorking={setFigure}>
+      <Strip r={r} currency={currency} shopPrice={bench.draft.recipe.shopPrice} onWorking={setFigure}>
         <Button onClick={() => setSheet('version')} disabled={bench.kept.isVersion > 0 && bench.state.is === 'saved'}>
           Keep version
         </Button>
@@ -183,8 +183,8 @@ type YieldProps = {
 
 /** Yield is the jug with how it is filled, and the ways to work on it. */
 function Yield({ bench, r, onWorking, onWork }: YieldProps) {
-  const { formula } = bench.draft
-  const portions = formula.portions ?? []
+  const { recipe } = bench.draft
+  const portions = recipe.portions ?? []
   return (
     <div className="grid min-w-0 gap-3">
       <Jug r={r} />
@@ -197,7 +197,7 @@ function Yield({ bench, r, onWorking, onWork }: YieldProps) {
           How the yield is reckoned
         </button>
       )}
-      <Ways strainer={formula.strainer} edits={bench.edits} reckoned={r?.reckoned ?? false} onOpen={onWork} />
+      <Ways strainer={recipe.strainer} edits={bench.edits} reckoned={r?.reckoned ?? false} onOpen={onWork} />
       {r?.raw && <p className="text-center text-note">{r.raw.words}</p>}
       {portions.length > 0 && (
         <p className="text-center text-note text-mute">
@@ -228,7 +228,7 @@ function Jug({ r }: { r?: Reckoning }) {
 }
 
 type WaysProps = {
-  strainer: Formula['strainer']
+  strainer: Recipe['strainer']
   edits: Edits
   reckoned: boolean
   onOpen: (sheet: WorkSheet) => void
@@ -242,7 +242,7 @@ const Ways = memo(function Ways({ strainer, edits, reckoned, onOpen }: WaysProps
         label="Strained"
         value={strainer}
         choices={strainers}
-        onChange={(v) => edits.setFormula({ strainer: v as Formula['strainer'] })}
+        onChange={(v) => edits.setRecipe({ strainer: v as Recipe['strainer'] })}
       />
       <Button onClick={() => onOpen('method')}>Method</Button>
       <WorkMenu reckoned={reckoned} onOpen={onOpen} />

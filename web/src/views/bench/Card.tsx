@@ -18,7 +18,7 @@ export function Card({ id }: { id: number }) {
     queryKey: ['card', id],
     queryFn: async () => {
       const drink = await answer(api.GET('/api/drinks/{id}', { params: { path: { id } } }))
-      return answer(api.POST('/api/exports', { body: { name: drink.name, formula: drink.draft } }))
+      return answer(api.POST('/api/exports', { body: { name: drink.name, recipe: drink.draft } }))
     },
     staleTime: 0,
   })

@@ -21,7 +21,7 @@ type Props = {
 export function Lines({ bench, reckoning, addRef, onSwap }: Props) {
   const roles = useRef(new Map<string, string>())
   const [typing, setTyping] = useState<string>()
-  const groups = groupLines(bench.draft.formula.lines, reckoning, roles.current, typing)
+  const groups = groupLines(bench.draft.recipe.lines, reckoning, roles.current, typing)
   return (
     <Tray label="Ingredients" className="min-w-0">
       {groups.length === 0 && (
@@ -42,7 +42,7 @@ export function Lines({ bench, reckoning, addRef, onSwap }: Props) {
                 line={row.line}
                 figure={row.figure}
                 edits={bench.edits}
-                sized={bench.draft.formula.sizeBy !== ''}
+                sized={bench.draft.recipe.sizeBy !== ''}
                 above={g.rows[n - 1]?.line.key}
                 below={g.rows[n + 1]?.line.key}
                 onTyping={setTyping}

@@ -30,7 +30,7 @@ export function MadeDialog({
   const [unsaved, setUnsaved] = useState(false)
   const day = madeOn ?? kitchen.data?.today ?? ''
   const { draft } = bench
-  const reckoning = useReckoning(draft.name, draft.formula, day)
+  const reckoning = useReckoning(draft.name, draft.recipe, day)
   const refused = make.error instanceof Refused ? make.error : undefined
   const wrongDay = reckoning.error instanceof Refused ? reckoning.error.fields.madeOn : undefined
 

@@ -1,6 +1,6 @@
 import { ChevronRight } from 'lucide-react'
 import { memo, useState } from 'react'
-import type { Formula, ProcessStep } from '../../api/schema'
+import type { ProcessStep, Recipe } from '../../api/schema'
 import { Button } from '../../ui/Button'
 import { toWhole } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
@@ -10,7 +10,7 @@ import type { Edits } from './useDraft'
 type Props = {
   steps: ProcessStep[]
   unapplied: string[]
-  changes: Formula['process']
+  changes: Recipe['process']
   edits: Edits
   onMethod: () => void
 }
@@ -54,7 +54,7 @@ export const ProcessStrip = memo(function ProcessStrip({ steps, unapplied, chang
         .map((c) => (
           <p key={`${c.at.kind}-${c.at.n}`} className="flex items-center gap-2 text-note text-mute">
             Left out: {c.at.kind}.
-            <Button onClick={() => edits.setFormula({ process: (changes ?? []).filter((other) => other !== c) })}>
+            <Button onClick={() => edits.setRecipe({ process: (changes ?? []).filter((other) => other !== c) })}>
               Put it back
             </Button>
           </p>

@@ -1,6 +1,6 @@
 import { Popover } from 'radix-ui'
 import { useState } from 'react'
-import type { Formula, Reckoning } from '../../api/schema'
+import type { Recipe, Reckoning } from '../../api/schema'
 import { Button } from '../../ui/Button'
 import { classes } from '../../ui/classes'
 import { ErrorText } from '../../ui/Field'
@@ -20,9 +20,8 @@ const times = [
 
 /** SizeBar sets how much is made: by volume, servings, base on hand or a factor. */
 export function SizeBar({ bench, reckoning: r, error, onWriteAtSize }: Props) {
-  const { sizeBy, sizeValue } = bench.draft.formula
-  const size = (by: Formula['sizeBy'], value: number) =>
-    bench.setFormula({ sizeBy: by, sizeValue: value }, `size-${by}`)
+  const { sizeBy, sizeValue } = bench.draft.recipe
+  const size = (by: Recipe['sizeBy'], value: number) => bench.setRecipe({ sizeBy: by, sizeValue: value }, `size-${by}`)
   const factor = sizeBy === '' ? 1 : sizeBy === 'times' ? sizeValue : undefined
   return (
     <fieldset className="max-w-full">
@@ -61,7 +60,7 @@ type InputProps = {
   by: 'volume' | 'servings' | 'base'
   shown?: number
   bench: BenchDraft
-  onSize: (by: Formula['sizeBy'], value: number) => void
+  onSize: (by: Recipe['sizeBy'], value: number) => void
 }
 
 /** What a batch can be sized to; the core has the same limits. */
@@ -70,7 +69,7 @@ const most = 100_000
 
 /** SizeInput shows the figure as it is, and takes one typed. */
 function SizeInput({ label, unit, by, shown, bench, onSize }: InputProps) {
-  const { sizeBy, sizeValue } = bench.draft.formula
+  const { sizeBy, sizeValue } = bench.draft.recipe
   const [typed, setTyped] = useState<string>()
   const figure = sizeBy === by ? sizeValue : shown
   const text = typed ?? (figure === undefined ? '' : shortNumber(figure))
@@ -111,11 +110,11 @@ function SizeInput({ label, unit, by, shown, bench, onSize }: InputProps) {
 type MoreProps = { bench: BenchDraft; reckoning?: Reckoning; onSize: InputProps['onSize']; onWriteAtSize: () => void }
 
 function MoreWays({ bench, reckoning: r, onSize, onWriteAtSize }: MoreProps) {
-  const { formula } = bench.draft
+  const { recipe } = bench.draft
   return (
     <Popover.Root>
       <Popover.Trigger asChild>
-        <Button className={['base', 'bottles', 'days'].includes(formula.sizeBy) ? '!bg-linen' : ''}>More ways</Button>
+        <Button className={['base', 'bottles', 'days'].includes(recipe.sizeBy) ? '!bg-linen' : ''}>More ways</Button>
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
@@ -129,38 +128,38 @@ function MoreWays({ bench, reckoning: r, onSize, onWriteAtSize }: MoreProps) {
             label="Dry base on hand"
             unit="g"
             hint="All of it is used; the rest of the drink follows."
-            value={formula.sizeBy === 'base' ? formula.sizeValue : undefined}
+            value={recipe.sizeBy === 'base' ? recipe.sizeValue : undefined}
             onNumber={(v) => onSize('base', v)}
           />
           <NumberField
             label="One serving is"
             unit="mL"
             hint="Empty for what is usual for this kind of drink."
-            value={formula.servingML || undefined}
-            onNumber={(v) => bench.setFormula({ servingML: v }, 'servingML')}
-            onEmpty={() => bench.setFormula({ servingML: 0 }, 'servingML')}
+            value={recipe.servingML || undefined}
+            onNumber={(v) => bench.setRecipe({ servingML: v }, 'servingML')}
+            onEmpty={() => bench.setRecipe({ servingML: 0 }, 'servingML')}
           />
           <Together
             labels={['Bottles to fill', 'of']}
             units={['bottles', 'mL']}
-            values={formula.sizeBy === 'bottles' ? [formula.sizeValue, formula.sizeEach] : [2, 400]}
-            set={formula.sizeBy === 'bottles'}
-            onSet={([count, each]) => bench.setFormula({ sizeBy: 'bottles', sizeValue: count, sizeEach: each })}
+            values={recipe.sizeBy === 'bottles' ? [recipe.sizeValue, recipe.sizeEach] : [2, 400]}
+            set={recipe.sizeBy === 'bottles'}
+            onSet={([count, each]) => bench.setRecipe({ sizeBy: 'bottles', sizeValue: count, sizeEach: each })}
           />
           <Together
             labels={['Days', 'cups a day', 'a cup']}
             units={['days', 'cups', 'mL']}
             values={
-              formula.sizeBy === 'days'
-                ? [formula.sizeValue, formula.perDay, formula.sizeEach || r?.servingML || 30]
+              recipe.sizeBy === 'days'
+                ? [recipe.sizeValue, recipe.perDay, recipe.sizeEach || r?.servingML || 30]
                 : [3, 2, r?.servingML ?? 30]
             }
-            set={formula.sizeBy === 'days'}
+            set={recipe.sizeBy === 'days'}
             onSet={([count, perDay, each]) =>
-              bench.setFormula({ sizeBy: 'days', sizeValue: count, perDay, sizeEach: each })
+              bench.setRecipe({ sizeBy: 'days', sizeValue: count, perDay, sizeEach: each })
             }
           />
-          <Button disabled={formula.sizeBy === ''} onClick={onWriteAtSize}>
+          <Button disabled={recipe.sizeBy === ''} onClick={onWriteAtSize}>
             Write the drink at this size
           </Button>
         </Popover.Content>

@@ -22,7 +22,7 @@ export function StepEditor({ steps, step, changes, edits }: Props) {
   const [adding, setAdding] = useState(false)
   const set = setAt(changes, step)
   const field = settable[step.code]
-  const take = (process: StepChange[]) => edits.setFormula({ process })
+  const take = (process: StepChange[]) => edits.setRecipe({ process })
   if (step.kind === 'own') {
     return (
       <div className="mt-2 flex flex-wrap gap-2">

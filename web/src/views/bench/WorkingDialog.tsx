@@ -21,8 +21,8 @@ const inks: Record<string, string> = {
 
 /** WorkingDialog shows how a figure came about: what went in, where it came to be, and the numbers that say so. */
 export function WorkingDialog({ bench, figure, onClose }: { bench: BenchDraft; figure: Figure; onClose: () => void }) {
-  const { name, formula } = bench.draft
-  const body = { name, formula, figure }
+  const { name, recipe } = bench.draft
+  const body = { name, recipe, figure }
   const working = useQuery({
     queryKey: ['working', JSON.stringify(body)],
     queryFn: () => answer(api.POST('/api/workings', { body })),

@@ -1,8 +1,8 @@
 import { expect, test } from 'vitest'
-import type { Formula } from '../../api/schema'
+import type { Recipe } from '../../api/schema'
 import { begin, follow } from './history'
 
-const draft = (name: string) => ({ name, formula: {} as Formula })
+const draft = (name: string) => ({ name, recipe: {} as Recipe })
 const edit = (name: string, field: string) => ({ type: 'edit', edit: () => draft(name), field }) as const
 
 test('typing on in one field is one step back, another field is another', () => {

@@ -1,7 +1,7 @@
-import type { Formula } from '../../api/schema'
+import type { Recipe } from '../../api/schema'
 
 /** Draft is what is being worked on. */
-export type Draft = { name: string; formula: Formula }
+export type Draft = { name: string; recipe: Recipe }
 
 export type History = { past: Draft[]; now: Draft; future: Draft[]; field: string }
 

@@ -1,12 +1,12 @@
 // @vitest-environment jsdom
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
-import type { Drink, Formula } from '../../api/schema'
+import type { Drink, Recipe } from '../../api/schema'
 import type { Draft } from './history'
 import { open, Saver, type SaveState } from './saving'
 
-const draft = (name: string): Draft => ({ name, formula: { lines: [] } as unknown as Formula })
+const draft = (name: string): Draft => ({ name, recipe: { lines: [] } as unknown as Recipe })
 const drink = (name: string, revision: number) =>
-  ({ id: 1, name, draft: draft(name).formula, revision, versions: [] }) as unknown as Drink
+  ({ id: 1, name, draft: draft(name).recipe, revision, versions: [] }) as unknown as Drink
 
 /** A kitchen that keeps one draft as the server does, and can be out of reach. */
 const kitchen = { name: 'first', revision: 1, reachable: true, sent: [] as string[] }

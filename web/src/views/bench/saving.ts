@@ -170,7 +170,7 @@ const backupKey = (id: number) => `plushladle-draft-${id}`
 
 export const dropBackup = (id: number) => localStorage.removeItem(backupKey(id))
 
-const draftOf = (drink: Drink): Draft => ({ name: drink.name, formula: drink.draft })
+const draftOf = (drink: Drink): Draft => ({ name: drink.name, recipe: drink.draft })
 
 const alike = (a: Draft | undefined, b: Draft) => JSON.stringify(a) === JSON.stringify(b)
 

@@ -31,7 +31,7 @@ function lineKey(e: KeyboardEvent, bench: BenchDraft) {
     return otherKey ? () => bench.swapLines(key, otherKey) : () => undefined
   }
   if (e.key.toLowerCase() === 'l' && !isTyping(e) && !e.ctrlKey && !e.altKey && !e.metaKey) {
-    const line = bench.draft.formula.lines.find((l) => l.key === key)
+    const line = bench.draft.recipe.lines.find((l) => l.key === key)
     return line && (() => bench.setLine(key, { locked: !line.locked }))
   }
   return undefined
@@ -50,8 +50,8 @@ function plainKey(e: KeyboardEvent, bench: BenchDraft, onFind: () => void) {
 
 /** resize goes to the next larger or smaller of the plain factors. */
 function resize(bench: BenchDraft, direction: 1 | -1) {
-  const { sizeBy, sizeValue } = bench.draft.formula
+  const { sizeBy, sizeValue } = bench.draft.recipe
   const at = steps.indexOf(sizeBy === 'times' ? sizeValue : 1)
   const next = steps[Math.max(0, Math.min(steps.length - 1, at + direction))] ?? 1
-  bench.setFormula(next === 1 ? { sizeBy: '', sizeValue: 0 } : { sizeBy: 'times', sizeValue: next })
+  bench.setRecipe(next === 1 ? { sizeBy: '', sizeValue: 0 } : { sizeBy: 'times', sizeValue: next })
 }

@@ -1,5 +1,5 @@
 import { type Dispatch, useEffect, useMemo, useReducer, useState } from 'react'
-import type { Drink, Formula, Line } from '../../api/schema'
+import type { Drink, Line, Recipe } from '../../api/schema'
 import { begin, type Change, follow } from './history'
 import { open, Saver, type SaveState } from './saving'
 
@@ -35,12 +35,12 @@ export type BenchDraft = ReturnType<typeof useDraft>
 export type Edits = ReturnType<typeof editsOf>
 
 function editsOf(change: Dispatch<Change>) {
-  const formula = (edit: (f: Formula) => Partial<Formula>, field: string) =>
-    change({ type: 'edit', edit: (d) => ({ ...d, formula: { ...d.formula, ...edit(d.formula) } }), field })
-  const lines = (edit: (l: Line[]) => Line[], field = '') => formula((f) => ({ lines: edit(f.lines) }), field)
+  const recipe = (edit: (f: Recipe) => Partial<Recipe>, field: string) =>
+    change({ type: 'edit', edit: (d) => ({ ...d, recipe: { ...d.recipe, ...edit(d.recipe) } }), field })
+  const lines = (edit: (l: Line[]) => Line[], field = '') => recipe((f) => ({ lines: edit(f.lines) }), field)
   return {
     setName: (name: string) => change({ type: 'edit', edit: (d) => ({ ...d, name }), field: 'name' }),
-    setFormula: (f: Partial<Formula>, field = '') => formula(() => f, field),
+    setRecipe: (f: Partial<Recipe>, field = '') => recipe(() => f, field),
     setLine: (key: string, line: Partial<Line>, field = '') =>
       lines((all) => all.map((l) => (l.key === key ? { ...l, ...line } : l)), field && key + field),
     addLine: (line: Line) => lines((all) => [...all, { ...line, key: newKey() }]),

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { type RefObject, startTransition, useRef, useState } from 'react'
 import { answer, api, Refused } from '../../api/client'
-import type { Formula, Turn } from '../../api/schema'
+import type { Recipe, Turn } from '../../api/schema'
 import type { Draft } from './history'
 import type { Edits } from './useDraft'
 
@@ -13,7 +13,7 @@ export type Turnable = { draft: RefObject<Draft>; edits: Edits }
 /** useTurn sets a dial: while it is dragged every step is solved from the amounts it began with, the newest step winning. */
 export function useTurn({ draft, edits }: Turnable, dial: DialName, give: string) {
   const client = useQueryClient()
-  const begun = useRef<Formula>(undefined)
+  const begun = useRef<Recipe>(undefined)
   const waiting = useRef<number>(undefined)
   const busy = useRef(false)
   const [said, setSaid] = useState<string[]>([])
@@ -25,15 +25,15 @@ export function useTurn({ draft, edits }: Turnable, dial: DialName, give: string
       return
     }
     busy.current = true
-    const { name, formula } = draft.current
-    begun.current ??= formula
+    const { name, recipe } = draft.current
+    begun.current ??= recipe
     try {
-      const body = { name, formula: begun.current, dial, position, give }
+      const body = { name, recipe: begun.current, dial, position, give }
       const turned = await answer(api.POST('/api/turns', { body }))
-      client.setQueryData(['reckoning', turned.formula, ''], turned.reckoning)
+      client.setQueryData(['reckoning', turned.recipe, ''], turned.reckoning)
       startTransition(() => {
         // drawn between frames, so that the marker keeps up with the hand
-        edits.setFormula(turned.formula, `dial-${dial}`)
+        edits.setRecipe(turned.recipe, `dial-${dial}`)
         setSaid(turned.said)
         setProblem(undefined)
       })

@@ -30,7 +30,7 @@ export function CompareSheet({ bench, onClose }: { bench: BenchDraft; onClose: (
     ...(drinks.data ?? []).filter((d) => d.id !== id).map((d) => ({ value: `${d.id}/0`, label: d.name })),
   ]
   const body = { a: parse(a), b: parse(b) }
-  const key = { body, formula: bench.draft.formula, saved: bench.state.is }
+  const key = { body, recipe: bench.draft.recipe, saved: bench.state.is }
   const compared = useAsk('compare', key, async () => {
     await bench.saver.settle()
     return answer(api.POST('/api/comparisons', { body }))

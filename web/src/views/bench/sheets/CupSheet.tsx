@@ -36,7 +36,7 @@ export function CupSheet({
   groundC: number
   onClose: () => void
 }) {
-  const { name, formula } = bench.draft
+  const { name, recipe } = bench.draft
   const [into, setInto] = useState<Cup['into']>(
     kind === 'creamer' ? 'coffee' : kind === 'concentrate' ? 'water' : 'ice',
   )
@@ -45,12 +45,12 @@ export function CupSheet({
   const [cupC, setCupC] = useState<number>()
   const [acid, setAcid] = useState(false)
   const [ageDays, setAgeDays] = useState(0)
-  const body = { name, formula, into, spoonML, cupML, cupC: cupC ?? usualC[into], acid, ageDays }
+  const body = { name, recipe, into, spoonML, cupML, cupC: cupC ?? usualC[into], acid, ageDays }
   const cup = useAsk('cup', body, () => answer(api.POST('/api/cups', { body })))
   const [problem, setProblem] = useState<string>()
   const chill = async () => {
     try {
-      bench.setFormula(await answer(api.POST('/api/ice', { body: { name, formula } })))
+      bench.setRecipe(await answer(api.POST('/api/ice', { body: { name, recipe } })))
       onClose()
     } catch (e) {
       setProblem(e instanceof Error ? e.message : 'It could not be done.')

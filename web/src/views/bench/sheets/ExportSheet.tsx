@@ -8,8 +8,8 @@ import { useAsk } from './useAsk'
 
 /** ExportSheet gives the drink as JSON-LD, as Markdown, and as a card to print. */
 export function ExportSheet({ bench, onClose }: { bench: BenchDraft; onClose: () => void }) {
-  const { name, formula } = bench.draft
-  const out = useAsk('export', { name, formula }, () => answer(api.POST('/api/exports', { body: { name, formula } })))
+  const { name, recipe } = bench.draft
+  const out = useAsk('export', { name, recipe }, () => answer(api.POST('/api/exports', { body: { name, recipe } })))
   return (
     <Sheet title="Take it elsewhere" intro="At the size it is set to now." onClose={onClose}>
       <Link

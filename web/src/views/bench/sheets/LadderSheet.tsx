@@ -13,9 +13,9 @@ import { useAsk } from './useAsk'
 
 /** LadderSheet is what the drink becomes let down, pressed again, or blended with another. */
 export function LadderSheet({ bench, onClose }: { bench: BenchDraft; onClose: () => void }) {
-  const { name, formula } = bench.draft
+  const { name, recipe } = bench.draft
   const [secondML, setSecondML] = useState(0)
-  const body = { name, formula, secondML }
+  const body = { name, recipe, secondML }
   const ladder = useAsk('ladder', body, () => answer(api.POST('/api/ladders', { body })))
   const second = ladder.data?.second
   return (

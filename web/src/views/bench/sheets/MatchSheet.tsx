@@ -10,11 +10,11 @@ import { useAsk } from './useAsk'
 
 /** MatchSheet proposes drinks near to figures from any label. */
 export function MatchSheet({ bench, onClose }: { bench: BenchDraft; onClose: () => void }) {
-  const { formula } = bench.draft
+  const { recipe } = bench.draft
   const [fatG, setFat] = useState(0)
   const [sugarsG, setSugars] = useState(0)
   const [proteinG, setProtein] = useState(0)
-  const body = { fatG, sugarsG, proteinG, formula }
+  const body = { fatG, sugarsG, proteinG, recipe }
   const asked = fatG + sugarsG + proteinG > 0
   const found = useAsk('match', body, () => answer(api.POST('/api/matches', { body })), asked)
   return (
@@ -56,7 +56,7 @@ export function MatchSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
             <Button
               disabled={!found.now}
               onClick={() => {
-                bench.setFormula(m.formula)
+                bench.setRecipe(m.recipe)
                 onClose()
               }}
             >

@@ -1,4 +1,4 @@
-import type { Formula, Reckoning } from '../../../api/schema'
+import type { Recipe, Reckoning } from '../../../api/schema'
 import { heats, kinds, strainers, systems } from '../../../app/choices'
 import { Check } from '../../../ui/Check'
 import { Sheet } from '../../../ui/Dialog'
@@ -27,71 +27,71 @@ export function MethodSheet({
   currency: string
   onClose: () => void
 }) {
-  const { formula } = bench.draft
-  const set = (change: Partial<Formula>) => bench.setFormula(change)
+  const { recipe } = bench.draft
+  const set = (change: Partial<Recipe>) => bench.setRecipe(change)
   return (
     <Sheet title="Method" intro="How it is ground, strained, heated and measured." onClose={onClose}>
       <Select
         label="Kind of drink"
-        value={formula.kind || 'guess'}
+        value={recipe.kind || 'guess'}
         choices={kinds}
-        onChange={(v) => set({ kind: (v === 'guess' ? '' : v) as Formula['kind'] })}
+        onChange={(v) => set({ kind: (v === 'guess' ? '' : v) as Recipe['kind'] })}
       />
       <NumberField
         label="A serving"
         unit="mL"
         hint="Empty for the usual of its kind."
-        value={formula.servingML || undefined}
+        value={recipe.servingML || undefined}
         onNumber={(servingML) => set({ servingML })}
         onEmpty={() => set({ servingML: 0 })}
       />
       <Select
         label="Strained"
-        value={formula.strainer}
+        value={recipe.strainer}
         choices={strainers}
-        onChange={(v) => set({ strainer: v as Formula['strainer'] })}
+        onChange={(v) => set({ strainer: v as Recipe['strainer'] })}
       />
       <Select
         label="Measures"
-        value={formula.system}
+        value={recipe.system}
         choices={systems}
-        onChange={(v) => set({ system: v as Formula['system'] })}
+        onChange={(v) => set({ system: v as Recipe['system'] })}
       />
       <Select
         label="Strong spices"
-        value={formula.spices}
+        value={recipe.spices}
         choices={schools}
-        onChange={(v) => set({ spices: v as Formula['spices'] })}
+        onChange={(v) => set({ spices: v as Recipe['spices'] })}
       />
-      <Blending formula={formula} grindS={r?.grindS} set={set} />
-      <Check label="Marked raw" checked={formula.rawC > 0} onChange={(raw) => set({ rawC: raw ? usualRawC : 0 })} />
-      {formula.rawC > 0 && (
+      <Blending recipe={recipe} grindS={r?.grindS} set={set} />
+      <Check label="Marked raw" checked={recipe.rawC > 0} onChange={(raw) => set({ rawC: raw ? usualRawC : 0 })} />
+      {recipe.rawC > 0 && (
         <NumberField
           label="Raw up to"
           unit="°C"
           hint="Your own limit. The mark says nothing of safety."
-          value={formula.rawC}
+          value={recipe.rawC}
           onNumber={(rawC) => set({ rawC })}
         />
       )}
       <Check
         label="Crushed dry, and left to draw cold"
-        checked={formula.coarse}
+        checked={recipe.coarse}
         onChange={(coarse) => set({ coarse })}
       />
-      <Finish formula={formula} set={set} />
+      <Finish recipe={recipe} set={set} />
       <NumberField
         label="Of the brewed part, use"
         unit="%"
         hint="Empty for all of it; the rest is kept as a leftover."
-        value={formula.brewPct || undefined}
+        value={recipe.brewPct || undefined}
         onNumber={(brewPct) => set({ brewPct })}
         onEmpty={() => set({ brewPct: 0 })}
       />
       <NumberField
         label="A litre of the like in a shop"
         unit={currency}
-        value={formula.shopPrice || undefined}
+        value={recipe.shopPrice || undefined}
         onNumber={(shopPrice) => set({ shopPrice })}
         onEmpty={() => set({ shopPrice: 0 })}
       />
@@ -99,10 +99,10 @@ export function MethodSheet({
   )
 }
 
-type PartProps = { formula: Formula; set: (change: Partial<Formula>) => void }
+type PartProps = { recipe: Recipe; set: (change: Partial<Recipe>) => void }
 
 /** Blending is how long it is ground, with how warm water. */
-function Blending({ formula, grindS, set }: PartProps & { grindS?: number }) {
+function Blending({ recipe, grindS, set }: PartProps & { grindS?: number }) {
   return (
     <>
       <div className="grid grid-cols-2 gap-3">
@@ -110,7 +110,7 @@ function Blending({ formula, grindS, set }: PartProps & { grindS?: number }) {
           label="In the blender"
           unit="s"
           hint={`Empty for what it needs${grindS ? `, ${toWhole(grindS)} s` : ''}.`}
-          value={formula.blendS || undefined}
+          value={recipe.blendS || undefined}
           onNumber={(blendS) => set({ blendS })}
           onEmpty={() => set({ blendS: 0 })}
         />
@@ -118,7 +118,7 @@ function Blending({ formula, grindS, set }: PartProps & { grindS?: number }) {
           label="Grinding water"
           unit="°C"
           hint="Empty for the tap’s, or what the line says."
-          value={formula.waterC || undefined}
+          value={recipe.waterC || undefined}
           onNumber={(waterC) => set({ waterC })}
           onEmpty={() => set({ waterC: 0 })}
         />
@@ -127,7 +127,7 @@ function Blending({ formula, grindS, set }: PartProps & { grindS?: number }) {
         label="A minute in the blender warms it by"
         unit="°C"
         hint="Empty for what your blender does."
-        value={formula.warmsC || undefined}
+        value={recipe.warmsC || undefined}
         onNumber={(warmsC) => set({ warmsC })}
         onEmpty={() => set({ warmsC: 0 })}
       />
@@ -136,31 +136,31 @@ function Blending({ formula, grindS, set }: PartProps & { grindS?: number }) {
 }
 
 /** Finish is how it is heated after straining, and bottled. */
-function Finish({ formula, set }: PartProps) {
-  const heated = formula.heat !== '' && formula.heat !== 'none'
+function Finish({ recipe, set }: PartProps) {
+  const heated = recipe.heat !== '' && recipe.heat !== 'none'
   return (
     <>
       <Select
         label="Finished"
-        value={formula.heat || 'by base'}
+        value={recipe.heat || 'by base'}
         choices={heats}
-        onChange={(v) => set({ heat: (v === 'by base' ? '' : v) as Formula['heat'] })}
+        onChange={(v) => set({ heat: (v === 'by base' ? '' : v) as Recipe['heat'] })}
       />
-      {formula.heat === '' && <p className="text-note text-mute">Soy is boiled for ten minutes; nothing else is.</p>}
+      {recipe.heat === '' && <p className="text-note text-mute">Soy is boiled for ten minutes; nothing else is.</p>}
       {heated && (
         <div className="grid grid-cols-2 gap-3">
           <NumberField
             label="For"
             unit="min"
             least={0}
-            value={formula.cookMin}
+            value={recipe.cookMin}
             onNumber={(cookMin) => set({ cookMin })}
             hint="An open pan loses water."
           />
           <NumberField
             label="Pan across"
             unit="cm"
-            value={formula.panCM || undefined}
+            value={recipe.panCM || undefined}
             onNumber={(panCM) => set({ panCM })}
             onEmpty={() => set({ panCM: 0 })}
             hint="Empty for one that fits."
@@ -168,12 +168,12 @@ function Finish({ formula, set }: PartProps) {
         </div>
       )}
       {heated && (
-        <Check label="With the lid on" checked={formula.covered ?? false} onChange={(covered) => set({ covered })} />
+        <Check label="With the lid on" checked={recipe.covered ?? false} onChange={(covered) => set({ covered })} />
       )}
       {heated && (
         <Check
           label="Filled hot: at 85 °C or more, to the brim, closed and turned over for 2 minutes"
-          checked={formula.hotFill ?? false}
+          checked={recipe.hotFill ?? false}
           onChange={(hotFill) => set({ hotFill })}
         />
       )}

@@ -9,8 +9,8 @@ import { useAsk } from './useAsk'
 
 /** NudgeSheet brings every amount to one that the drawer's spoons hold, as differences to accept. */
 export function NudgeSheet({ bench, onClose }: { bench: BenchDraft; onClose: () => void }) {
-  const { name, formula } = bench.draft
-  const nudge = useAsk('nudge', { formula }, () => answer(api.POST('/api/nudges', { body: { name, formula } })))
+  const { name, recipe } = bench.draft
+  const nudge = useAsk('nudge', { recipe }, () => answer(api.POST('/api/nudges', { body: { name, recipe } })))
   return (
     <Sheet
       title="To the spoons you have"
@@ -33,7 +33,7 @@ export function NudgeSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
             primary
             disabled={!nudge.now}
             onClick={() => {
-              if (nudge.now) bench.setFormula(nudge.now.formula)
+              if (nudge.now) bench.setRecipe(nudge.now.recipe)
               onClose()
             }}
           >

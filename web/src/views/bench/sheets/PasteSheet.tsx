@@ -18,7 +18,7 @@ export function PasteSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
     if (!read.now) return
     const lines: Line[] = read.now.lines.map((l) => ({ ...l.line, key: newKey() }))
     if (replace && read.now.name) bench.setName(read.now.name)
-    bench.setFormula({ lines: replace ? lines : [...bench.draft.formula.lines, ...lines] })
+    bench.setRecipe({ lines: replace ? lines : [...bench.draft.recipe.lines, ...lines] })
     onClose()
   }
   const unsettled = read.data?.lines.filter((l) => !l.understood).length ?? 0

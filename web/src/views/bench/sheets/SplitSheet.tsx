@@ -19,16 +19,16 @@ const portionOf = (t: Typed): Portion => ({ name: t.name, ml: t.ml, lines: t.tex
 
 /** SplitSheet divides one base into drinks that are finished each in its own way. */
 export function SplitSheet({ bench, onClose }: { bench: BenchDraft; onClose: () => void }) {
-  const { name, formula } = bench.draft
+  const { name, recipe } = bench.draft
   const [portions, setPortions] = useState<Typed[]>(() => {
-    const kept = formula.portions ?? []
+    const kept = recipe.portions ?? []
     if (kept.length > 0) return kept.map((p, n) => ({ key: n + 1, name: p.name, ml: p.ml, text: p.lines.join('\n') }))
     return [
       { key: 1, name: `${name}, one`, ml: 0, text: '' },
       { key: 2, name: `${name}, other`, ml: 0, text: '' },
     ]
   })
-  const body = { name, formula, portions: portions.map(portionOf) }
+  const body = { name, recipe, portions: portions.map(portionOf) }
   const split = useAsk('split', body, () => answer(api.POST('/api/splits', { body })))
   const set = (key: number, change: Partial<Typed>) =>
     setPortions(portions.map((p) => (p.key === key ? { ...p, ...change } : p)))
@@ -92,16 +92,16 @@ export function SplitSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
       <Button
         disabled={!split.now}
         onClick={() => {
-          bench.setFormula({ portions: portions.map(portionOf) })
+          bench.setRecipe({ portions: portions.map(portionOf) })
           onClose()
         }}
       >
         Keep the split with the drink: cooking divides it
       </Button>
-      {(formula.portions ?? []).length > 0 && (
+      {(recipe.portions ?? []).length > 0 && (
         <Button
           onClick={() => {
-            bench.setFormula({ portions: undefined })
+            bench.setRecipe({ portions: undefined })
             onClose()
           }}
         >
@@ -127,7 +127,7 @@ function Portioned({ drink }: { drink?: SplitDrink }) {
   )
 }
 
-/** useWrite writes formulas down as drinks of their own and opens the first. */
+/** useWrite writes recipes down as drinks of their own and opens the first. */
 function useWrite() {
   const client = useQueryClient()
   const [, go] = useLocation()
@@ -137,7 +137,7 @@ function useWrite() {
       let first = 0
       for (const d of drinks) {
         const begun = await answer(api.POST('/api/drinks', { body: { name: d.name } }))
-        const body = { name: d.name, formula: d.formula, revision: begun.revision }
+        const body = { name: d.name, recipe: d.recipe, revision: begun.revision }
         await answer(api.PUT('/api/drinks/{id}/draft', { params: { path: { id: begun.id } }, body }))
         first ||= begun.id
       }

@@ -1,7 +1,8 @@
 import { useState } from 'react'
 import { answer, api } from '../../../api/client'
 import { useSuggestions } from '../../../api/hooks'
-import type { Formula } from '../../../api/schema'
+import type { Recipe } from '../../../api/schema'
+import { copy } from '../../../copy'
 import { Button } from '../../../ui/Button'
 import { Combobox } from '../../../ui/Combobox'
 import { Sheet } from '../../../ui/Dialog'
@@ -14,17 +15,17 @@ type Props = { bench: BenchDraft; line: string; isBlend: boolean; onClose: () =>
 
 /** SwapSheet puts another ingredient in a line's place, and says first what that changes. */
 export function SwapSheet({ bench, line, isBlend, onClose }: Props) {
-  const { name, formula } = bench.draft
-  const from = formula.lines.find((l) => l.key === line)
+  const { name, recipe } = bench.draft
+  const from = recipe.lines.find((l) => l.key === line)
   const [to, setTo] = useState('')
   const [how, setHow] = useState('')
   const suggestions = useSuggestions(to)
-  const body = { name, formula, line, to, how }
+  const body = { name, recipe, line, to, how }
   const swap = useAsk('swap', body, () => answer(api.POST('/api/swaps', { body })), to.trim() !== '')
   const blend = { ...body, to: '', how: '' }
   const parts = useAsk('swap-parts', blend, () => answer(api.POST('/api/swaps', { body: blend })), isBlend)
-  const take = (f: Formula) => {
-    bench.setFormula(f)
+  const take = (f: Recipe) => {
+    bench.setRecipe(f)
     onClose()
   }
   const choose = (name: string) => {
@@ -57,7 +58,7 @@ export function SwapSheet({ bench, line, isBlend, onClose }: Props) {
         <ErrorText id="swap-error">{to.trim() === '' ? undefined : swap.refused?.message}</ErrorText>
       </div>
       {parts.data && to.trim() === '' && (
-        <Button disabled={!parts.now} onClick={() => parts.now && take(parts.now.formula)}>
+        <Button disabled={!parts.now} onClick={() => parts.now && take(parts.now.recipe)}>
           Swap the blend for its parts
         </Button>
       )}
@@ -66,11 +67,11 @@ export function SwapSheet({ bench, line, isBlend, onClose }: Props) {
           <Select
             label="At"
             value={swap.data.how}
-            choices={swap.data.ways.map((w) => ({ value: w, label: w }))}
+            choices={swap.data.ways.map((w) => ({ value: w, label: copy.swapWays[w] ?? w }))}
             onChange={setHow}
           />
           <Changes changes={swap.data.changes} />
-          <Button primary disabled={!swap.now} onClick={() => swap.now && take(swap.now.formula)}>
+          <Button primary disabled={!swap.now} onClick={() => swap.now && take(swap.now.recipe)}>
             Take it
           </Button>
         </>

@@ -12,12 +12,12 @@ import { useAsk } from './useAsk'
 
 /** TrialSheet scales what went into a cup to the rest of the batch. */
 export function TrialSheet({ bench, onClose }: { bench: BenchDraft; onClose: () => void }) {
-  const { name, formula } = bench.draft
+  const { name, recipe } = bench.draft
   const [cupML, setCupML] = useState(100)
   const [text, setText] = useState('')
   const lines = text.split('\n')
   const [returned, setReturned] = useState(false)
-  const body = { name, formula, cupML, lines, returned }
+  const body = { name, recipe, cupML, lines, returned }
   const trial = useAsk('trial', body, () => answer(api.POST('/api/trials', { body })), text.trim() !== '')
   const wrongLine = Object.entries(trial.fields).find(([field]) => field.startsWith('lines'))?.[1]
   return (
@@ -58,7 +58,7 @@ export function TrialSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
             primary
             disabled={!trial.now}
             onClick={() => {
-              if (trial.now) bench.setFormula(trial.now.formula)
+              if (trial.now) bench.setRecipe(trial.now.recipe)
               onClose()
             }}
           >

@@ -20,8 +20,8 @@ import (
 	"plushladle/core/reckon"
 )
 
-// Formula is a drink as the cook writes it.
-type Formula struct {
+// Recipe is a drink as the cook writes it.
+type Recipe struct {
 	Lines     []Line  `json:"lines" maxItems:"300"`
 	System    string  `json:"system" enum:"us,metric,au,imperial"`
 	Strainer  string  `json:"strainer" enum:"bag,cloth,gentle,passes,sieve,sieve-pushed,sieve-cloth,none,juicer"`
@@ -93,9 +93,9 @@ type Line struct {
 	Locked     bool   `json:"locked"`
 }
 
-// New is a formula with no lines and the usual ways of working.
-func New(system string) Formula {
-	return Formula{
+// New is a recipe with no lines and the usual ways of working.
+func New(system string) Recipe {
+	return Recipe{
 		Lines: []Line{}, System: system, Strainer: process.Bag.String(),
 		Spices: string(recipe.Linear),
 	}
@@ -119,9 +119,9 @@ type Setup struct {
 	Drinkers  []caution.Drinker
 }
 
-// Drink is the formula as the core takes it. Errors in single lines come back
+// Drink is the recipe as the core takes it. Errors in single lines come back
 // by the line's place; the error is for the rest, a *fault.Error.
-func (f Formula) Drink(name string, ways Setup) (reckon.Drink, []error, error) {
+func (f Recipe) Drink(name string, ways Setup) (reckon.Drink, []error, error) {
 	d := reckon.New(name)
 	err := f.Check()
 	if err != nil {
@@ -156,7 +156,7 @@ func (f Formula) Drink(name string, ways Setup) (reckon.Drink, []error, error) {
 
 // setMethod is how it is made: as the cook says of this drink, else as is usual
 // in the kitchen.
-func (f Formula) setMethod(m *process.Method, ways Setup) {
+func (f Recipe) setMethod(m *process.Method, ways Setup) {
 	m.Seconds, m.HighSpeed, m.Coarse = f.BlendS, ways.HighSpeed, f.Coarse
 	m.WaterC, m.WarmsC, m.RoomC = cmp.Or(f.WaterC, ways.TapC), f.WarmsC, ways.RoomC
 	m.Heat, m.Minutes, m.Covered, m.PanCM, m.HotFill = process.Heat(f.Heat), f.CookMin, f.Covered, cmp.Or(f.PanCM, ways.PanCM), f.HotFill
@@ -164,7 +164,7 @@ func (f Formula) setMethod(m *process.Method, ways Setup) {
 }
 
 // portions are what it is divided into, without the lines that name nothing.
-func (f Formula) portions(ways Setup) []recipe.Portion {
+func (f Recipe) portions(ways Setup) []recipe.Portion {
 	out := make([]recipe.Portion, 0, len(f.Portions))
 	for _, p := range f.Portions {
 		portion := recipe.Portion{Name: p.Name, ML: p.ML}
@@ -195,10 +195,10 @@ func (l Line) read(ways Setup) (recipe.Line, error) {
 	return line, err
 }
 
-// Changed is the formula with the lines that the core made of a drink. Lines
+// Changed is the recipe with the lines that the core made of a drink. Lines
 // keep what the cook typed and said of them, unless their amount or their
 // ingredient is another now.
-func (f Formula) Changed(from, to *reckon.Drink) Formula {
+func (f Recipe) Changed(from, to *reckon.Drink) Recipe {
 	typed, amounts := map[string]Line{}, map[string]string{}
 	for n, l := range f.Lines {
 		typed[l.Key], amounts[l.Key] = l, from.Lines[n].Amount.String()
@@ -223,7 +223,7 @@ func (f Formula) Changed(from, to *reckon.Drink) Formula {
 }
 
 // freshKey is a key that no line bears.
-func (f Formula) freshKey(n int) string {
+func (f Recipe) freshKey(n int) string {
 	for at := len(f.Lines) + n; ; at++ {
 		key := fmt.Sprintf("new-%d", at)
 		if !slices.ContainsFunc(f.Lines, func(l Line) bool { return l.Key == key }) {
@@ -283,9 +283,9 @@ func withTreatment(note string, t ingredient.Treatment) string {
 	return note
 }
 
-// AtSize is the formula written anew at the size it was scaled to, exactly:
+// AtSize is the recipe written anew at the size it was scaled to, exactly:
 // the scaled amounts become the amounts as written.
-func (f Formula) AtSize(r *reckon.Reckoning) Formula {
+func (f Recipe) AtSize(r *reckon.Reckoning) Recipe {
 	lines := append([]Line{}, f.Lines...)
 	for n := range lines {
 		if exact, ok := r.Lines[n].Exact(); ok {
@@ -296,8 +296,8 @@ func (f Formula) AtSize(r *reckon.Reckoning) Formula {
 	return f
 }
 
-// WithAmounts is the formula with the amounts of the drink's lines, exactly.
-func (f Formula) WithAmounts(d *reckon.Drink) Formula {
+// WithAmounts is the recipe with the amounts of the drink's lines, exactly.
+func (f Recipe) WithAmounts(d *reckon.Drink) Recipe {
 	f.Lines = append([]Line{}, f.Lines...)
 	for n := range f.Lines {
 		f.Lines[n].Amount = d.Lines[n].Amount.String()
@@ -306,10 +306,10 @@ func (f Formula) WithAmounts(d *reckon.Drink) Formula {
 	return f
 }
 
-// Same tells whether two formulas say the same, whatever keys their lines bear.
-func Same(a, b Formula) bool { return reflect.DeepEqual(withoutKeys(a), withoutKeys(b)) }
+// Same tells whether two recipes say the same, whatever keys their lines bear.
+func Same(a, b Recipe) bool { return reflect.DeepEqual(withoutKeys(a), withoutKeys(b)) }
 
-func withoutKeys(f Formula) Formula {
+func withoutKeys(f Recipe) Recipe {
 	f.Lines = append([]Line{}, f.Lines...)
 	for n := range f.Lines {
 		f.Lines[n].Key = ""

@@ -1,0 +1,32 @@
+package wording
+
+// keeping is why a drink keeps as long as it does.
+var keeping = map[string]string{
+	"dilute-a-pinch":       "stir %[1]s into %.0[2]f times as much water and use %[1]s of that",
+	"stood-outside":        "%[1]s outside at %.0[2]f °C",
+	"outside-too-long":     "%[1]s outside in all, and %[2]s is the most",
+	"warm-too-long":        "over 4 hours above %.0[1]f °C, from %[2]s",
+	"past-before-freezer":  "it was past when it went into the freezer, which brings nothing back",
+	"in-the-freezer":       "in the freezer its life stands still; its quality holds %.0[1]f days",
+	"thawed":               "thawed: what was left, and two days at most; never frozen again",
+	"freeze-now":           "freeze it now: its quality holds %.0[1]f days",
+	"colder-fridge":        "a fridge at %.0[1]f °C: good till %[2]s",
+	"minutes":              "%.0[1]f minutes",
+	"hours":                "%[1]s hours",
+	"raw-soy-has-no-date":  "soy that was not boiled is not drunk, so it has no date",
+	"unsettled-line":       "a line that is not settled is not counted and may keep less",
+	"no-known-life":        "nothing in it has a known fridge life",
+	"least-life":           "%[1]s: %[2]s days, %[3]s by custom",
+	"boiled-day-more":      "boiled and cooled fast in a sterilised bottle: a day more by custom, none by caution",
+	"sugar-shortens":       "added sugar makes it %[1]s in the cautious school; custom leaves it",
+	"life-cut-by":          "%[1]s cuts it: %[2]s days, %[3]s by custom",
+	"fridge-rate":          "a fridge at %[1]s °C spends it at %.2[2]f times the rate of 4 °C",
+	"seven-days-most":      "no home-made drink is kept over 7 days",
+	"fridge-above-7":       "a fridge set above 7 °C: one day at most in the cautious school",
+	"fridge-above-5":       "a fridge set above 5 °C: half the life at most in the cautious school",
+	"an-hour":              "an hour",
+	"fridge-was-warmer":    "the fridge warmer than 4 °C",
+	"fridge-was-colder":    "the fridge colder than 4 °C",
+	"concentrate-life":     "a concentrate, not filled hot, water activity %.2[1]f: %[2]s days, %[3]s by custom",
+	"concentrate-life-hot": "a concentrate, filled hot, water activity %.2[1]f: %[2]s days, %[3]s by custom",
+}

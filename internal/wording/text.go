@@ -1,0 +1,106 @@
+package wording
+
+import (
+	"fmt"
+	"maps"
+	"strconv"
+	"strings"
+	"time"
+
+	"plushladle/core/say"
+)
+
+// texts are the sentences of all codes that are not faults. In a sentence %[1]s is the
+// first of what the text holds: a name, a list, another text, or a number to three
+// figures; %.0[1]f is a number as fmt writes it.
+var texts = together(cautions, keeping, figures, cups, steps, tools)
+
+func together(tables ...map[string]string) map[string]string {
+	all := map[string]string{}
+	for _, t := range tables {
+		maps.Copy(all, t)
+	}
+	return all
+}
+
+// Text makes a sentence of what there is to tell; "" of a zero Text.
+func Text(t say.Text) string {
+	if several, ok := t.Sentences(); ok {
+		return strings.Join(Texts(several), " ")
+	}
+	switch t.Code {
+	case "":
+		return ""
+	case say.AsWritten:
+		return fmt.Sprint(t.Args[0])
+	case "part-of-day":
+		return PartOfDay(t.Args[0].(time.Time))
+	case "fault":
+		return told(fmt.Sprint(t.Args[0]), t.Args[1].(say.Text))
+	}
+	return fill(texts[t.Code], t.Args)
+}
+
+// Texts are sentences, one of each text.
+func Texts(all []say.Text) []string {
+	out := make([]string, len(all))
+	for n, t := range all {
+		out[n] = Text(t)
+	}
+	return out
+}
+
+// fill puts into a sentence what stands in it.
+func fill(sentence string, args []any) string {
+	if len(args) == 0 {
+		return strings.ReplaceAll(sentence, "%%", "%")
+	}
+	shown := make([]any, len(args)+1)
+	for n, a := range args {
+		shown[n] = show(a)
+	}
+	shown[len(args)] = "" // so that a sentence may leave out some of them
+	return fmt.Sprintf(sentence+fmt.Sprintf("%%[%d]s", len(shown)), shown...)
+}
+
+func show(a any) any {
+	switch v := a.(type) {
+	case float64:
+		return figure(v)
+	case []string:
+		return And(v)
+	case say.Text:
+		return Text(v)
+	case []say.Text:
+		return And(Texts(v))
+	case time.Time:
+		return v.Format("Mon 15:04")
+	}
+	return a
+}
+
+// figure is a number in a sentence: three figures where no more is asked for.
+type figure float64
+
+// Format writes %s to three figures and %.1f and the like as for any number.
+func (f figure) Format(s fmt.State, verb rune) {
+	if verb == 's' || verb == 'v' {
+		_, _ = s.Write([]byte(number(float64(f))))
+		return
+	}
+	fmt.Fprintf(s, fmt.FormatString(s, verb), float64(f))
+}
+
+// number writes three figures.
+func number(v float64) string {
+	rounded, _ := strconv.ParseFloat(strconv.FormatFloat(v, 'g', 3, 64), 64)
+	return strconv.FormatFloat(rounded, 'f', -1, 64)
+}
+
+// And lists names as a sentence does: almonds, oats and dates.
+func And(names []string) string {
+	if last := len(names) - 1; last > 0 {
+		return strings.Join(names[:last], ", ") + " and " + names[last]
+	}
+	return strings.Join(names, "")
+}
