@@ -39,7 +39,7 @@ $(TOOLS): web/tools/package.json web/tools/package-lock.json
 # The front end's types come from the server's operations; neither may drift.
 spec: $(TOOLS)
 	mkdir -p bin/spec && cp web/openapi.json web/src/api/schema.d.ts bin/spec
-	go run ./internal/server/specgen > web/openapi.json
+	go run ./internal/tools/spec > web/openapi.json
 	cd web/tools && npm run --silent types
 	diff -q bin/spec/openapi.json web/openapi.json && diff -q bin/spec/schema.d.ts web/src/api/schema.d.ts
 

@@ -8,10 +8,11 @@ import (
 	"net/url"
 	"testing"
 
+	kitchenhttp "plushladle/internal/http"
+
 	"github.com/stretchr/testify/require"
 
 	"plushladle/internal/passphrase"
-	"plushladle/internal/server"
 )
 
 const kitchenWords = "fourteen rowers on the porch"
@@ -24,7 +25,7 @@ func lockedKitchen(t testing.TB) (home, elsewhere string) {
 	hash, err := passphrase.Hash(kitchenWords)
 	require.NoError(t, err)
 	require.NoError(t, s.SetPassphrase(hash, 0))
-	home = serveAs(t, server.Config{Store: s, Beyond: true})
+	home = serveAs(t, kitchenhttp.Config{Store: s, Beyond: true})
 	at, err := url.Parse(home)
 	require.NoError(t, err)
 	passOn := httptest.NewServer(&httputil.ReverseProxy{Rewrite: func(r *httputil.ProxyRequest) {

@@ -19,12 +19,13 @@ import (
 	"testing"
 	"time"
 
+	kitchenhttp "plushladle/internal/http"
+
 	"github.com/chromedp/chromedp"
 	"github.com/gofiber/fiber/v3"
 	"github.com/stretchr/testify/require"
 
 	"plushladle/internal/demo"
-	"plushladle/internal/server"
 	"plushladle/internal/store"
 	"plushladle/internal/store/storetest"
 	"plushladle/web"
@@ -93,16 +94,16 @@ func openStore(t testing.TB, path string) *store.Store {
 
 func serve(t testing.TB, s *store.Store) string {
 	t.Helper()
-	return serveAs(t, server.Config{Store: s})
+	return serveAs(t, kitchenhttp.Config{Store: s})
 }
 
 // serveAs serves with what else a kitchen is to be.
-func serveAs(t testing.TB, config server.Config) string {
+func serveAs(t testing.TB, config kitchenhttp.Config) string {
 	t.Helper()
 	listener, err := net.Listen("tcp", "127.0.0.1:0")
 	require.NoError(t, err)
 	config.Now, config.Web, config.Log = time.Now, web.Dist(), slog.New(slog.DiscardHandler)
-	app := server.New(config)
+	app := kitchenhttp.New(config)
 	go func() { _ = app.Listener(listener, fiber.ListenConfig{DisableStartupMessage: true}) }()
 	t.Cleanup(func() { _ = app.ShutdownWithTimeout(time.Second) })
 	return "http://" + listener.Addr().String()

@@ -14,10 +14,11 @@ import (
 	"syscall"
 	"time"
 
+	kitchenhttp "plushladle/internal/http"
+
 	"github.com/gofiber/fiber/v3"
 
 	"plushladle/internal/demo"
-	"plushladle/internal/server"
 	"plushladle/internal/store"
 	"plushladle/web"
 )
@@ -153,11 +154,11 @@ func open(name, address, data string, begin begin, s streams) int {
 	if err != nil {
 		return s.refuse(name, fmt.Errorf("cannot listen on %s: %w; name another address with --listen", address, err))
 	}
-	config := server.Config{Store: kitchen, Now: time.Now, Web: web.Dist(), Hosts: hostsOf(address), Beyond: beyond, Log: log}
+	config := kitchenhttp.Config{Store: kitchen, Now: time.Now, Web: web.Dist(), Hosts: hostsOf(address), Beyond: beyond, Log: log}
 	if beyond {
 		config.URL = ownURL(address, listener.Addr())
 	}
-	app := server.New(config)
+	app := kitchenhttp.New(config)
 	stop, cancel := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
 	defer cancel()
 	fmt.Fprintf(s.out, "Plush Ladle is open at http://%s\n", atHome(listener.Addr()))

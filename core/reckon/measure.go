@@ -54,7 +54,7 @@ func (w Weighed) VolumeML() float64 {
 	return 0
 }
 
-// measureOf writes a mass as the measure it is where one holds it exactly,
+// MeasureOf writes a mass as the measure it is where one holds it exactly,
 // as a count where it is whole, in grams otherwise.
 func (d *Drink) MeasureOf(l recipe.Line, g float64) quantity.Amount {
 	if each, ok := l.Ingredient.PieceG[quantity.Piece]; ok && l.Amount.IsCount() && isWhole(g/each) {
@@ -79,7 +79,7 @@ const (
 	fewMeasures = 3    // scoops an amount is written in; more are weighed
 )
 
-// spooned writes a mass as the measures that hold it: of the drawer where the
+// Spooned writes a mass as the measures that hold it: of the drawer where the
 // kitchen has one, of all there are otherwise.
 func (d *Drink) Spooned(l *recipe.Line, g float64) (quantity.Amount, bool) {
 	bulk := l.BulkGPerML()

@@ -12,7 +12,7 @@ import (
 // FinishedC is the temperature at which a finished drink's volume is given, °C.
 const FinishedC = 4
 
-// weighed is a line that counts, with its mass as written.
+// Weighed is a line that counts, with its mass as written.
 type Weighed struct {
 	Line  *recipe.Line
 	Index int
@@ -39,7 +39,7 @@ func (w Weighed) inProcess() process.Line {
 	return out
 }
 
-// batch is a drink of one size: what went in and what came of it.
+// Batch is a drink of one size: what went in and what came of it.
 type Batch struct {
 	d        *Drink
 	Lines    []Weighed      // at this size
@@ -56,7 +56,7 @@ type Batch struct {
 	watered  float64 // its amount as a share of what it grew to
 }
 
-// mix makes the batch that the lines give at the given growth.
+// Mix makes the batch that the lines give at the given growth.
 func (d *Drink) Mix(lines []Weighed, factor float64) *Batch {
 	b := &Batch{d: d, Method: d.method(), Lines: make([]Weighed, len(lines)), Through: make([]process.Line, len(lines), len(d.Lines))}
 	for n, w := range lines {
@@ -153,7 +153,7 @@ func (b *Batch) likelyML() (low, high float64) {
 	return math.Min(b.VolumeML, process.VolumeML(least, FinishedC)), math.Max(b.VolumeML, process.VolumeML(most, FinishedC))
 }
 
-// per100mL is the finished drink's content in 100 mL.
+// Per100mL is the finished drink's content in 100 mL.
 func (b *Batch) Per100mL() ingredient.Content {
 	if b.VolumeML == 0 {
 		return ingredient.Content{}

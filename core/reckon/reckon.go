@@ -161,7 +161,7 @@ func (d *Drink) Reckon() (*Reckoning, error) {
 	return r, nil
 }
 
-// weigh turns the lines into grams as written, noting those that fail.
+// Weigh turns the lines into grams as written, noting those that fail.
 func (d *Drink) Weigh(r *Reckoning) []Weighed {
 	lines := make([]Weighed, 0, len(d.Lines))
 	for n := range d.Lines {

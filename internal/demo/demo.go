@@ -15,12 +15,18 @@ import (
 	"testing/fstest"
 	"time"
 
+	kitchenhttp "plushladle/internal/http"
+
 	"github.com/gofiber/fiber/v3"
 
+	"plushladle/internal/app"
+	"plushladle/internal/app/bench"
+	"plushladle/internal/app/pantry"
+	"plushladle/internal/app/planning"
+	"plushladle/internal/app/shelf"
 	"plushladle/internal/device"
 	"plushladle/internal/exchange"
 	"plushladle/internal/kitchen"
-	"plushladle/internal/server"
 	"plushladle/internal/store"
 )
 
@@ -28,8 +34,8 @@ import (
 // seen from now.
 func Fill(s *store.Store, now time.Time) error {
 	c := &cook{now: now, drinkIDs: map[string]int64{}}
-	c.app = server.New(server.Config{Store: s, Now: func() time.Time { return c.now }, Web: fstest.MapFS{}, Log: slog.New(slog.DiscardHandler)})
-	c.call(http.MethodPut, "/api/kitchen", server.Settings{
+	c.app = kitchenhttp.New(kitchenhttp.Config{Store: s, Now: func() time.Time { return c.now }, Web: fstest.MapFS{}, Log: slog.New(slog.DiscardHandler)})
+	c.call(http.MethodPut, "/api/kitchen", app.Settings{
 		System: "us", School: "cautious", FridgeC: 4, JugML: 1600, Theme: "system", Currency: "GBP", ScaleG: 1, Measures: drawer,
 		KitchenC: 20, HandsQuiet: "22:30-06:30", NoiseQuiet: "21:00-07:30",
 	}, nil)
@@ -95,13 +101,13 @@ func (c *cook) try(method, path string, in, out any) error {
 // stock fills the pantry: what things cost, a mug, and who drinks here.
 func (c *cook) stock() {
 	for _, p := range prices {
-		c.call(http.MethodPut, "/api/pantry/prices/"+p.ingredient, server.PackPrice{Price: p.price, Pack: p.pack}, nil)
+		c.call(http.MethodPut, "/api/pantry/prices/"+p.ingredient, pantry.PackPrice{Price: p.price, Pack: p.pack}, nil)
 	}
 	for ingredient, g := range stock {
-		c.call(http.MethodPut, "/api/pantry/stock/"+ingredient, server.StockOf{MassG: g}, nil)
+		c.call(http.MethodPut, "/api/pantry/stock/"+ingredient, pantry.StockOf{MassG: g}, nil)
 	}
 	c.call(http.MethodPost, "/api/pantry/ingredients", ownSyrup, nil)
-	c.call(http.MethodPost, "/api/pantry/measures", server.OwnMeasure{Name: "mug", WaterG: 310}, nil)
+	c.call(http.MethodPost, "/api/pantry/measures", pantry.OwnMeasure{Name: "mug", WaterG: 310}, nil)
 	for _, d := range drinkers {
 		c.call(http.MethodPost, "/api/pantry/drinkers", d, nil)
 	}
@@ -135,13 +141,13 @@ func (c *cook) fridgeTrace() {
 	if err := exchange.WriteTemperatures(&file, slices.Values(readings)); err != nil && c.err == nil {
 		c.err = err
 	}
-	c.call(http.MethodPost, "/api/thermometer/readings", server.TemperatureFile{CSV: file.String()}, nil)
+	c.call(http.MethodPost, "/api/thermometer/readings", shelf.TemperatureFile{CSV: file.String()}, nil)
 }
 
 // openPacks leaves some orange juice and two bags open.
 func (c *cook) openPacks() {
 	for _, p := range openPacks {
-		opened := server.OpenedPack{What: p.what, OpenedOn: c.now.AddDate(0, 0, -p.daysAgo).Format(time.DateOnly)}
+		opened := shelf.OpenedPack{What: p.what, OpenedOn: c.now.AddDate(0, 0, -p.daysAgo).Format(time.DateOnly)}
 		c.call(http.MethodPost, "/api/packs", opened, nil)
 	}
 }
@@ -149,9 +155,9 @@ func (c *cook) openPacks() {
 // takeTurns has the flask creamer and the breakfast milk take turns, on the
 // days nobody rows.
 func (c *cook) takeTurns() {
-	var drinks []server.DrinkName
+	var drinks []bench.DrinkName
 	c.call(http.MethodGet, "/api/drinks", nil, &drinks)
-	ways := server.RhythmWays{DrinkIDs: []int64{}, Days: []bool{true, false, true, true, false, true, false}}
+	ways := planning.RhythmWays{DrinkIDs: []int64{}, Days: []bool{true, false, true, true, false, true, false}}
 	for _, name := range turns {
 		for _, d := range drinks {
 			if d.Name == name {
@@ -164,18 +170,18 @@ func (c *cook) takeTurns() {
 
 // usePulp leaves the pulp of two drinks and stirs the rest into porridge.
 func (c *cook) usePulp() {
-	var shelf server.Shelf
-	c.call(http.MethodGet, "/api/shelf", nil, &shelf)
-	for n, p := range shelf.Pulps {
+	var there shelf.Shelf
+	c.call(http.MethodGet, "/api/shelf", nil, &there)
+	for n, p := range there.Pulps {
 		if n >= 2 {
-			c.call(http.MethodPost, fmt.Sprintf("/api/pulps/%d/end", p.ID), server.PulpEnd{For: "porridge"}, nil)
+			c.call(http.MethodPost, fmt.Sprintf("/api/pulps/%d/end", p.ID), shelf.PulpEnd{For: "porridge"}, nil)
 		}
 	}
 }
 
 // soakBowls puts a bowl in the fridge, for the flask.
 func (c *cook) soakBowls() {
-	c.call(http.MethodPost, "/api/bowls", server.NewBowl{Ingredient: "pecan", DryG: 220, Fridge: true}, nil)
+	c.call(http.MethodPost, "/api/bowls", planning.NewBowl{Ingredient: "pecan", DryG: 220, Fridge: true}, nil)
 }
 
 // planAhead puts the rowers' breakfast on the plan, three days from now.
@@ -183,21 +189,21 @@ func (c *cook) planAhead() {
 	for _, p := range planned {
 		y, m, d := c.now.AddDate(0, 0, 3).Date()
 		readyBy := time.Date(y, m, d, p.hour, 0, 0, 0, c.now.Location())
-		c.call(http.MethodPost, "/api/plan/items", server.NewItem{DrinkID: c.drinkIDs[p.drink], ReadyBy: readyBy.Format(time.RFC3339)}, nil)
+		c.call(http.MethodPost, "/api/plan/items", planning.NewItem{DrinkID: c.drinkIDs[p.drink], ReadyBy: readyBy.Format(time.RFC3339)}, nil)
 	}
 }
 
 // add writes a drink down, version by version, and makes its batches.
 func (c *cook) add(d drink, today time.Time) {
 	c.now = today.AddDate(0, 0, -d.startedDaysAgo)
-	var kept server.Drink
-	c.call(http.MethodPost, "/api/drinks", server.NewDrink{Name: d.name}, &kept)
+	var kept bench.Drink
+	c.call(http.MethodPost, "/api/drinks", bench.NewDrink{Name: d.name}, &kept)
 	c.drinkIDs[d.name] = kept.ID
 	for n, v := range d.versions {
 		c.now = c.now.Add(time.Hour)
 		f := c.recipe(d, v)
-		c.call(http.MethodPut, fmt.Sprintf("/api/drinks/%d/draft", kept.ID), server.Draft{Name: d.name, Recipe: f, Revision: kept.Revision}, &kept)
-		c.call(http.MethodPost, fmt.Sprintf("/api/drinks/%d/versions", kept.ID), server.VersionNote{Note: v.note}, &kept)
+		c.call(http.MethodPut, fmt.Sprintf("/api/drinks/%d/draft", kept.ID), bench.Draft{Name: d.name, Recipe: f, Revision: kept.Revision}, &kept)
+		c.call(http.MethodPost, fmt.Sprintf("/api/drinks/%d/versions", kept.ID), bench.VersionNote{Note: v.note}, &kept)
 		if n == len(d.versions)-1 {
 			c.make(kept.ID, d.batches, today)
 		}
@@ -210,7 +216,7 @@ func (c *cook) recipe(d drink, v version) kitchen.Recipe {
 	f.Strainer, f.Spices, f.ShopPrice = d.strainer, "linear", d.shopPrice
 	for n, text := range v.lines {
 		var line kitchen.Line
-		c.call(http.MethodPost, "/api/lines", server.TypedLine{Text: text}, &line)
+		c.call(http.MethodPost, "/api/lines", bench.TypedLine{Text: text}, &line)
 		line.Key = fmt.Sprintf("line-%d", n+1)
 		f.Lines = append(f.Lines, line)
 	}
@@ -220,11 +226,11 @@ func (c *cook) recipe(d drink, v version) kitchen.Recipe {
 func (c *cook) make(drinkID int64, batches []batch, today time.Time) {
 	for _, b := range batches {
 		c.now = today.AddDate(0, 0, -b.daysAgo)
-		made := server.NewBatch{MadeOn: c.now.Format("2006-01-02"), MeasuredML: b.measuredML}
+		made := shelf.NewBatch{MadeOn: c.now.Format("2006-01-02"), MeasuredML: b.measuredML}
 		for _, bottle := range b.bottles {
-			made.Bottles = append(made.Bottles, server.NewBottle{VolumeML: bottle.ml, Place: bottle.place})
+			made.Bottles = append(made.Bottles, shelf.NewBottle{VolumeML: bottle.ml, Place: bottle.place})
 		}
-		var bottles []server.Bottle
+		var bottles []shelf.Bottle
 		c.call(http.MethodPost, fmt.Sprintf("/api/drinks/%d/batches", drinkID), made, &bottles)
 		for n := range bottles {
 			c.now = today.AddDate(0, 0, -b.daysAgo)
@@ -238,14 +244,14 @@ func (c *cook) make(drinkID int64, batches []batch, today time.Time) {
 const pourEvery = 6 * time.Hour
 
 // drinkUp pours from a bottle what has been drunk between its filling and today.
-func (c *cook) drinkUp(bottle server.Bottle, told bottle, today time.Time) {
+func (c *cook) drinkUp(bottle shelf.Bottle, told bottle, today time.Time) {
 	every := min(pourEvery, today.Sub(c.now)/time.Duration(told.pours+1))
 	for range told.pours {
 		c.now = c.now.Add(every)
-		c.call(http.MethodPost, fmt.Sprintf("/api/bottles/%d/pours", bottle.ID), server.Poured{ML: bottle.ServingML}, nil)
+		c.call(http.MethodPost, fmt.Sprintf("/api/bottles/%d/pours", bottle.ID), shelf.Poured{ML: bottle.ServingML}, nil)
 	}
 	if told.thrownOut != "" {
-		c.call(http.MethodPost, fmt.Sprintf("/api/bottles/%d/throw-out", bottle.ID), server.Why{Why: told.thrownOut}, nil)
+		c.call(http.MethodPost, fmt.Sprintf("/api/bottles/%d/throw-out", bottle.ID), shelf.Why{Why: told.thrownOut}, nil)
 	}
 	if left := told.ml - float64(told.pours)*bottle.ServingML; told.finished && left > 0 {
 		c.call(http.MethodPost, fmt.Sprintf("/api/bottles/%d/finish", bottle.ID), nil, nil)

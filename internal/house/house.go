@@ -29,8 +29,8 @@ var Floors = []Floor{
 	{"the craft: pure, nothing but itself", []Room{"core/say", "core/fault", "core/quantity", "core/ingredient", "core/process", "core/keep", "core/recipe", "core/caution", "core/reckon", "core/solve", "core/serve", "core/reckon/reckontest", "core/plan", "core"}},
 	{"what the craft needs around it", []Room{"internal/device", "internal/passphrase", "internal/notices", "internal/wording"}},
 	{"what a cook does and keeps", []Room{"internal/kitchen", "internal/exchange", "internal/store", "internal/app/"}},
-	{"how it is reached", []Room{"internal/server", "internal/demo", "web"}},
-	{"the program, and its tools", []Room{"cmd/plushladle", "internal/server/specgen", "internal/store/storetest", "internal/tools/", "internal/house", "e2e"}},
+	{"how it is reached", []Room{"internal/http", "internal/demo", "web"}},
+	{"the program, and its tools", []Room{"cmd/plushladle", "internal/store/storetest", "internal/tools/", "internal/house", "e2e"}},
 }
 
 // leans says on which rooms of the house each may lean. core may on core.
@@ -56,12 +56,19 @@ var leans = map[Room][]Room{
 	"internal/kitchen":         {"core/"},
 	"internal/exchange":        {"core/", "internal/kitchen", "internal/wording"},
 	"internal/store":           {"core/", "internal/kitchen"},
-	"internal/app/":            {"core/", "internal/device"},
-	"internal/server":          {"core/", "internal/kitchen", "internal/exchange", "internal/store", "internal/wording", "internal/device", "internal/passphrase", "internal/notices", "internal/app/"},
-	"internal/demo":            {"core/", "internal/kitchen", "internal/exchange", "internal/store", "internal/server", "internal/device"},
+	"internal/app":             {"core/", "internal/kitchen", "internal/store", "internal/device", "internal/wording", "internal/app/weighing"},
+	"internal/app/weighing":    {"core/", "internal/device"},
+	"internal/app/bench":       {"core/", "internal/kitchen", "internal/store", "internal/exchange", "internal/wording", "internal/app", "internal/app/pantry"},
+	"internal/app/pantry":      {"core/", "internal/kitchen", "internal/store", "internal/wording", "internal/app"},
+	"internal/app/shelf":       {"core/", "internal/kitchen", "internal/store", "internal/exchange", "internal/wording", "internal/device", "internal/app", "internal/app/bench", "internal/app/pantry"},
+	"internal/app/planning":    {"core/", "internal/kitchen", "internal/store", "internal/exchange", "internal/wording", "internal/app", "internal/app/bench", "internal/app/pantry", "internal/app/shelf"},
+	"internal/app/cooking":     {"core/", "internal/kitchen", "internal/store", "internal/wording", "internal/app", "internal/app/weighing", "internal/app/bench", "internal/app/pantry", "internal/app/shelf", "internal/app/planning"},
+	"internal/app/access":      {"internal/kitchen", "internal/store", "internal/passphrase", "internal/app"},
+	"internal/app/check":       {"core/", "internal/kitchen", "internal/store", "internal/app/", "internal/app"},
+	"internal/http":            {"core/", "internal/kitchen", "internal/exchange", "internal/store", "internal/wording", "internal/device", "internal/passphrase", "internal/notices", "internal/app/"},
+	"internal/demo":            {"core/", "internal/kitchen", "internal/exchange", "internal/store", "internal/http", "internal/app/", "internal/device"},
 	"web":                      {},
 	"cmd/plushladle":           {"core/", "internal/", "web"},
-	"internal/server/specgen":  {"internal/server"},
 	"internal/store/storetest": {"internal/store"},
 	"internal/tools/":          {"core/", "internal/"},
 	"internal/house":           {},
@@ -70,6 +77,15 @@ var leans = map[Room][]Room{
 
 // Outside are the modules that the core may use besides the standard library.
 var Outside = []string{"gonum.org/v1/gonum"}
+
+// only says of modules that are one room's business which rooms may lean on them: what a
+// cook does is told without HTTP and without SQL.
+var only = map[string][]Room{
+	"github.com/gofiber/":       {"internal/http", "internal/demo", "cmd/plushladle", "e2e"},
+	"github.com/danielgtaylor/": {"internal/http"},
+	"gorm.io/":                  {"internal/store"},
+	"github.com/glebarez/":      {"internal/store"},
+}
 
 // Package is one as it is.
 type Package struct {
@@ -130,6 +146,13 @@ func Breaches(all []Package) (out []string) {
 		for _, i := range p.Imports {
 			if !slices.ContainsFunc(leans[room], func(r Room) bool { return r.holds(i) }) {
 				out = append(out, fmt.Sprintf("%s leans on %s, and may not", p.Path, i))
+			}
+		}
+		for _, i := range p.Foreign {
+			for module, rooms := range only {
+				if strings.HasPrefix(i, module) && !slices.Contains(rooms, room) {
+					out = append(out, fmt.Sprintf("%s leans on %s, which is for %s", p.Path, i, rooms[0]))
+				}
 			}
 		}
 		if !strings.HasPrefix(p.Path, "core") {

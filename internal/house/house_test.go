@@ -21,12 +21,14 @@ func TestABreachIsFound(t *testing.T) {
 	found := Breaches([]Package{
 		{Path: "core/keep", Imports: []string{"internal/wording"}, Foreign: []string{"github.com/gofiber/fiber/v3"}},
 		{Path: "core/plan", Imports: []string{"core/reckon"}, Foreign: []string{"gonum.org/v1/gonum/floats"}},
-		{Path: "internal/app/shelf", Imports: []string{"core/keep", "internal/store"}}, {Path: "attic"},
+		{Path: "internal/app/shelf", Imports: []string{"core/keep", "internal/http"}, Foreign: []string{"gorm.io/gorm"}}, {Path: "attic"},
 	})
 	assert.Equal(t, []string{
 		"core/keep leans on internal/wording, and may not",
+		"core/keep leans on github.com/gofiber/fiber/v3, which is for internal/http",
 		"core/keep leans on github.com/gofiber/fiber/v3: the craft stands on the standard library, gonum and itself",
-		"internal/app/shelf leans on internal/store, and may not",
+		"internal/app/shelf leans on internal/http, and may not",
+		"internal/app/shelf leans on gorm.io/gorm, which is for internal/store",
 		"attic has no room: say in internal/house what it may lean on",
 	}, found)
 }

@@ -1,0 +1,107 @@
+package pantry
+
+import (
+	"math"
+	"slices"
+
+	"plushladle/core/ingredient"
+	"plushladle/core/quantity"
+	"plushladle/core/reckon"
+	"plushladle/internal/kitchen"
+	"plushladle/internal/store"
+)
+
+// ToBuy is an ingredient that the plan needs.
+type ToBuy struct {
+	ID     string  `json:"id"`
+	Name   string  `json:"name"`
+	NeedG  float64 `json:"needG"`
+	Need   string  `json:"need" doc:"in cups and spoons; empty where its density is not known"`
+	HaveG  float64 `json:"haveG"`
+	BuyG   float64 `json:"buyG" doc:"0 where there is enough"`
+	Packs  int     `json:"packs" doc:"0 where no pack is known"`
+	Pack   string  `json:"pack"`
+	PacksG float64 `json:"packsG" doc:"what those packs hold that can be eaten"`
+}
+
+func AddNeeds(needs map[string]float64, d *reckon.Drink, r *reckon.Reckoning) {
+	for n, l := range r.Lines {
+		if i := d.Lines[n].Ingredient; i != nil && l.Err == nil && !i.Has(ingredient.TagWater|ingredient.TagIce) && len(i.Made) == 0 {
+			needs[i.ID] += l.MassG
+		}
+	}
+}
+
+// ToBuy is what the plan needs less what there is, in packs where those are
+// known.
+func (s Service) ToBuy(needs map[string]float64, ways kitchen.Setup) ([]ToBuy, error) {
+	there, err := s.store.Stock()
+	if err != nil {
+		return nil, err
+	}
+	larder, err := s.store.Larder()
+	if err != nil {
+		return nil, err
+	}
+	packs := map[string]store.Price{}
+	for _, p := range larder.Prices {
+		packs[p.Ingredient] = p
+	}
+	list := []ToBuy{}
+	for _, i := range ways.Catalogue.All() {
+		need := needs[i.ID]
+		if need <= 0 {
+			continue
+		}
+		b := ToBuy{ID: i.ID, Name: i.Name, NeedG: need, HaveG: there[i.ID], BuyG: math.Max(0, need-there[i.ID])}
+		if i.BulkGPerML > 0 {
+			cups, _ := quantity.Kitchen(need/i.BulkGPerML, ways.System, shoppingTolerance)
+			b.Need = cups.String()
+		}
+		if pack, ok := packs[i.ID]; ok && b.BuyG > 0 {
+			each := pack.PackG * pack.EdibleShare
+			b.Packs, b.Pack = int(math.Ceil(b.BuyG/each-1e-9)), pack.Pack
+			b.PacksG = float64(b.Packs) * each
+		}
+		list = append(list, b)
+	}
+	slices.SortStableFunc(list, func(a, b ToBuy) int { return bought(a) - bought(b) })
+	return list, nil
+}
+
+// shoppingTolerance is how near a measure on the shopping list has to be.
+const shoppingTolerance = 0.05
+
+func bought(b ToBuy) int {
+	if b.BuyG > 0 {
+		return 0
+	}
+	return 1
+}
+
+// StockOf is how much there is.
+type StockOf struct {
+	MassG float64 `json:"massG" minimum:"0" maximum:"1000000"`
+}
+
+func (s Service) SetStock(ingredientID string, in StockOf) (Pantry, error) {
+	if _, err := s.InCatalogue(ingredientID); err != nil {
+		return Pantry{}, err
+	}
+	if err := s.store.SetStock(ingredientID, in.MassG); err != nil {
+		return Pantry{}, err
+	}
+	return s.pantryChanged()
+}
+
+func (s Service) InCatalogue(id string) (*ingredient.Ingredient, error) {
+	ways, err := s.Setup()
+	if err != nil {
+		return nil, err
+	}
+	i, ok := ways.Catalogue.ByID(id)
+	if !ok {
+		return nil, store.ErrNotFound
+	}
+	return i, nil
+}

@@ -1,0 +1,24 @@
+package pantry
+
+import (
+	"plushladle/internal/kitchen"
+	"plushladle/internal/store"
+)
+
+// Store is the little this area needs of what is kept.
+type Store interface {
+	Drinks() ([]store.Drink, error)
+	KeepDrinker(id int64, d kitchen.Drinker, revision int) (int64, error)
+	KeepIngredient(id int64, row kitchen.OwnRow, revision int) (int64, error)
+	KeepMeasure(m store.OwnMeasure) error
+	Larder() (store.Larder, error)
+	RemoveDrinker(id int64) error
+	RemoveIngredient(id int64, ingredientID string, inUse bool) error
+	RemoveMeasure(name string, inUse bool) error
+	RemovePrice(ingredientID string) error
+	RenameIngredient(from, to string) error
+	SetPrice(p store.Price) error
+	SetStock(ingredient string, massG float64) error
+	Settings() (store.Settings, error)
+	Stock() (map[string]float64, error)
+}

@@ -1,0 +1,67 @@
+package planning
+
+import (
+	"fmt"
+	"strings"
+	"time"
+
+	"plushladle/internal/exchange"
+	"plushladle/internal/store"
+	"plushladle/internal/wording"
+)
+
+// Calendar is the plan as iCalendar.
+func (s Service) Calendar() (string, error) {
+	items, err := s.store.Plan()
+	if err != nil {
+		return "", err
+	}
+	var tasks []exchange.Task
+	for _, item := range items {
+		tasks = append(tasks, tasksOf(item)...)
+	}
+	planned, err := s.presentPlan(items)
+	if err != nil {
+		return "", err
+	}
+	for _, b := range planned.Bowls {
+		tasks = append(tasks, exchange.Task{
+			UID: fmt.Sprintf("bowl-%d@plush-ladle", b.ID), Sequence: int(b.Changed.Sub(b.Since).Minutes()),
+			Title: "Change the water of the " + strings.ToLower(b.Name), Steps: []string{fmt.Sprintf("%.0f g left, as dry; use it by %s", b.DryG, b.Within.In(s.Now().Location()).Format("Mon 15:04"))},
+			Start: b.ChangeBy, End: b.ChangeBy.Add(bowlMinutes * time.Minute),
+		})
+	}
+	return exchange.Calendar(tasks, s.Now()), nil
+}
+
+// tasksOf are an item's stretches of work; what is done is left out.
+func tasksOf(item store.PlanItem) []exchange.Task {
+	var tasks []exchange.Task
+	block, open := 0, false
+	for _, step := range item.Steps {
+		if !step.HandsOn {
+			open = false
+			continue
+		}
+		if !open {
+			block++
+		}
+		if step.DoneAt != nil {
+			open = true
+			continue
+		}
+		last := len(tasks) - 1
+		uid := fmt.Sprintf("plan-%d-%d@plush-ladle", item.ID, block)
+		if open && last >= 0 && tasks[last].UID == uid {
+			tasks[last].End = step.End
+			tasks[last].Steps = append(tasks[last].Steps, wording.Text(step.Title))
+			continue
+		}
+		open = true
+		tasks = append(tasks, exchange.Task{
+			UID: uid, Sequence: item.Sequence, Title: item.DrinkName + ": " + wording.Text(step.Title),
+			Steps: []string{wording.Text(step.Title)}, Start: step.Start, End: step.End,
+		})
+	}
+	return tasks
+}

@@ -1,0 +1,34 @@
+package shelf
+
+import (
+	"time"
+
+	"plushladle/internal/store"
+)
+
+// Store is the little this area needs of what is kept.
+type Store interface {
+	Bottle(id int64) (*store.Bottle, error)
+	Drink(id int64) (*store.Drink, error)
+	EachTemperature(take func(store.Temperature) bool) error
+	EndPack(id int64, state, why string) error
+	EndPulp(id int64, state, why string) error
+	Finish(id int64) (*store.Bottle, error)
+	FreezePulp(id int64) error
+	KeepTemperatures(readings []store.Temperature) error
+	MakeBatch(made store.NewBatch) (*store.Batch, error)
+	Merge(shorter, other int64) (*store.Bottle, error)
+	Move(id int64, place string) (*store.Bottle, error)
+	OpenPack(p store.Pack) error
+	Packs() ([]store.Pack, error)
+	Pour(id int64, ml float64) (*store.Bottle, error)
+	Pours(bottleID int64) ([]store.Pour, error)
+	Pulps() ([]store.Pulp, error)
+	Settings() (store.Settings, error)
+	Shelf() ([]store.Bottle, error)
+	ShelfML() (ml float64, err error)
+	Temperatures(from time.Time) ([]store.Temperature, error)
+	ThrowOut(id int64, why string) (*store.Bottle, error)
+	UndoPour(id int64) (*store.Bottle, error)
+	UsePack(id int64, massG float64) error
+}

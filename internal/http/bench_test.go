@@ -1,0 +1,92 @@
+package http
+
+import (
+	"bytes"
+	"encoding/json"
+	"io"
+	"net"
+	"net/http"
+	"strings"
+	"testing"
+	"time"
+
+	"github.com/gofiber/fiber/v3"
+	"github.com/stretchr/testify/require"
+
+	"plushladle/internal/app"
+	"plushladle/internal/app/bench"
+	"plushladle/internal/kitchen"
+)
+
+// BenchmarkReckonAgainstEmptyHandlers gives a reckoning of twelve lines, an
+// operation that takes the same request and does nothing, and a bare address
+// without a body, for their ratios in one run.
+func BenchmarkReckonAgainstEmptyHandlers(b *testing.B) {
+	c := newClient(b)
+	f := almondMilk()
+	for _, line := range []string{
+		"2 tbsp maple syrup", "2 large dates", "1/2 tsp cardamom", "1/4 tsp nutmeg", "1 tsp vanilla", "1 tbsp coconut oil",
+		"1/8 tsp salt", "1 tbsp cocoa", "1/2 cup pearl barley", "1 inch fresh ginger",
+	} {
+		f.Lines = append(f.Lines, call[kitchen.Line](c, "POST", "/api/lines", bench.TypedLine{Text: line}))
+	}
+	asked, err := json.Marshal(bench.ToReckon{Recipe: f})
+	require.NoError(b, err)
+	s := &server{Kitchen: app.New(c.store, func() time.Time { return c.now }, c.log), events: newEvents()}
+	routes := fiber.New(fiber.Config{ReadBufferSize: bufferSize, WriteBufferSize: bufferSize})
+	routes.Use(recoverPanic(c.log), guard(nil), headers)
+	api := NewAPI(routes)
+	s.register(api)
+	operation(s, api, post, "/api/empty", "empty", "", itself, func(*app.Kitchen, *body[bench.ToReckon]) (app.Nothing, error) { return app.Nothing{}, nil })
+	routes.Get("/api/ready", func(c fiber.Ctx) error { return c.SendStatus(http.StatusNoContent) })
+	address := listening(b, routes)
+	for _, tt := range []struct {
+		name, method, path string
+		body               []byte
+	}{
+		{"bare", http.MethodGet, "/api/ready", nil},
+		{"empty", http.MethodPost, "/api/empty", asked},
+		{"reckon", http.MethodPost, "/api/reckonings", asked},
+	} {
+		b.Run(tt.name, func(b *testing.B) {
+			for b.Loop() {
+				respond(b, tt.method, address+tt.path, tt.body)
+			}
+		})
+	}
+}
+
+// BenchmarkPaste reads two hundred lines as they were copied.
+func BenchmarkPaste(b *testing.B) {
+	c := newClient(b)
+	k := app.New(c.store, func() time.Time { return c.now }, c.log)
+	lines := []string{"1 1/2 cups raw hazelnuts, soaked overnight", "2 tbsp + 1 tsp maple syrup", "1 (14 oz) can coconut milk", "a splash of joy", "½ tsp nutmeg"}
+	text := strings.Repeat(strings.Join(lines, "\n")+"\n", 40)
+	for b.Loop() {
+		out, err := bench.Of(k).Paste(bench.Paste{Text: text})
+		require.NoError(b, err)
+		require.Len(b, out.Lines, 200)
+	}
+}
+
+// listening opens the app on a port of its own and returns its address.
+func listening(b testing.TB, app *fiber.App) string {
+	b.Helper()
+	listener, err := net.Listen("tcp", "127.0.0.1:0")
+	require.NoError(b, err)
+	go func() { _ = app.Listener(listener, fiber.ListenConfig{DisableStartupMessage: true}) }()
+	b.Cleanup(func() { _ = app.ShutdownWithTimeout(time.Second) })
+	return "http://" + listener.Addr().String()
+}
+
+func respond(b *testing.B, method, url string, body []byte) {
+	r, err := http.NewRequest(method, url, bytes.NewReader(body))
+	require.NoError(b, err)
+	r.Header.Set("Content-Type", "application/json")
+	response, err := http.DefaultClient.Do(r)
+	require.NoError(b, err)
+	_, err = io.Copy(io.Discard, response.Body)
+	require.NoError(b, err)
+	_ = response.Body.Close()
+	require.Less(b, response.StatusCode, 300)
+}

@@ -1,0 +1,66 @@
+package http
+
+import (
+	"bytes"
+	"fmt"
+	"image/png"
+	"strconv"
+
+	"plushladle/internal/app/planning"
+	"plushladle/internal/app/shelf"
+
+	"github.com/boombuler/barcode"
+	"github.com/boombuler/barcode/qr"
+	"github.com/gofiber/fiber/v3"
+)
+
+// qrPixels is how large a code's picture is: sharp in print at 25 mm.
+const qrPixels = 360
+
+// qr answers a bottle's code: its page at the address where other devices find
+// the kitchen, or else the one it was asked under.
+func (s *server) qr(c fiber.Ctx) error {
+	id, err := strconv.ParseInt(c.Params("id"), 10, 64)
+	if err != nil {
+		return fiber.ErrNotFound
+	}
+	if !shelf.Of(s.Kitchen).IsThere(id) {
+		return fiber.ErrNotFound
+	}
+	base := s.url
+	if base == "" {
+		base = c.BaseURL()
+	}
+	code, err := qr.Encode(fmt.Sprintf("%s/shelf/%d", base, id), qr.M, qr.Auto)
+	if err != nil {
+		return err
+	}
+	large, err := barcode.Scale(code, qrPixels, qrPixels)
+	if err != nil {
+		return err
+	}
+	var picture bytes.Buffer
+	if err := png.Encode(&picture, large); err != nil {
+		return err
+	}
+	c.Set("Content-Type", "image/png")
+	c.Set("Cache-Control", "no-cache")
+	return c.Send(picture.Bytes())
+}
+
+// sendCalendar answers the plan as iCalendar, to be downloaded or subscribed to.
+func (s *server) sendCalendar(c fiber.Ctx) error {
+	text, err := planning.Of(s.Kitchen).Calendar()
+	if err != nil {
+		return err
+	}
+	c.Set("Content-Disposition", `attachment; filename="plush-ladle.ics"`)
+	c.Set("Content-Type", "text/calendar; charset=utf-8")
+	c.Set("Cache-Control", "no-cache")
+	return c.SendString(text)
+}
+
+// temperaturesCSV answers all readings as a file.
+func (s *server) temperaturesCSV(c fiber.Ctx) error {
+	return sendWritten(c, "fridge.csv", "text/csv; charset=utf-8", shelf.Of(s.Kitchen).WriteTemperatures)
+}

@@ -1,0 +1,14 @@
+package http
+
+import (
+	"github.com/danielgtaylor/huma/v2"
+
+	"plushladle/internal/app"
+)
+
+// kitchenOperations are those of the kitchen's own settings.
+func (s *server) kitchenOperations(api huma.API) {
+	operation(s, api, get, "/api/kitchen", "kitchen", "The kitchen's own ways", itself, plain((*app.Kitchen).Settings))
+	operation(s, api, put, "/api/kitchen", "set-kitchen", "Change the kitchen's ways", itself, bodied((*app.Kitchen).SetSettings))
+	operation(s, api, put, "/api/kitchen/time-zone", "begin-in-zone", "The time zone of a kitchen that has none yet", itself, bodied((*app.Kitchen).BeginInZone))
+}

@@ -1,0 +1,65 @@
+package http
+
+import (
+	"github.com/danielgtaylor/huma/v2"
+
+	"plushladle/internal/app/pantry"
+)
+
+type changedRowInput struct {
+	ByID
+	Anyway bool `query:"anyway" doc:"rename it also where drinks use it: their lines follow"`
+	Body   pantry.ChangedRow
+}
+
+type removedInput struct {
+	ByID
+	Anyway bool `query:"anyway" doc:"also where drinks use it: they keep it, and it is no longer offered"`
+}
+
+type byIngredient struct {
+	Ingredient string `path:"ingredient" maxLength:"60"`
+}
+
+type ofIngredient[T any] struct {
+	Ingredient string `path:"ingredient" maxLength:"60"`
+	Body       T
+}
+
+type removedMeasureInput struct {
+	Name   string `path:"name" maxLength:"30"`
+	Anyway bool   `query:"anyway" doc:"also where drinks use it: they keep it, and it is no longer offered"`
+}
+
+type allergensInput struct {
+	Typed string `query:"typed" maxLength:"60" doc:"a word, or the beginning of one; empty for all"`
+}
+
+// pantryOperations are those of the Pantry.
+func (s *server) pantryOperations(api huma.API) {
+	operation(s, api, get, "/api/allergens", "find-allergens", "Allergens by the words people use", pantry.Of, func(p pantry.Service, in *allergensInput) ([]pantry.AllergenChoice, error) {
+		return p.FindAllergens(in.Typed)
+	})
+	operation(s, api, get, "/api/pantry", "pantry", "Ingredients, prices, measures and drinkers", pantry.Of, plain(pantry.Service.Pantry))
+	act(s, api, post, "/api/pantry/ingredients", "add-ingredient", "Add a row of the cook's own", undoable, pantry.Of, bodied(pantry.Service.AddIngredient))
+	act(s, api, put, "/api/pantry/ingredients/{id}", "change-ingredient", "Change a row of the cook's own", undoable, pantry.Of, func(p pantry.Service, in *changedRowInput) (pantry.Pantry, error) {
+		return p.ChangeIngredient(in.ID, in.Body, in.Anyway)
+	})
+	act(s, api, remove, "/api/pantry/ingredients/{id}", "remove-ingredient", "Remove a row of the cook's own", undoable, pantry.Of, func(p pantry.Service, in *removedInput) (pantry.Pantry, error) {
+		return p.RemoveIngredient(in.ID, in.Anyway)
+	})
+	act(s, api, put, "/api/pantry/prices/{ingredient}", "set-price", "Say what a pack costs", undoable, pantry.Of, func(p pantry.Service, in *ofIngredient[pantry.PackPrice]) (pantry.Pantry, error) {
+		return p.SetPrice(in.Ingredient, in.Body)
+	})
+	act(s, api, remove, "/api/pantry/prices/{ingredient}", "remove-price", "Forget a price", undoable, pantry.Of, func(p pantry.Service, in *byIngredient) (pantry.Pantry, error) { return p.RemovePrice(in.Ingredient) })
+	act(s, api, post, "/api/pantry/measures", "keep-measure", "Calibrate a measure of the cook's own by weight", undoable, pantry.Of, bodied(pantry.Service.KeepMeasure))
+	act(s, api, remove, "/api/pantry/measures/{name}", "remove-measure", "Forget a measure", undoable, pantry.Of, func(p pantry.Service, in *removedMeasureInput) (pantry.Pantry, error) {
+		return p.RemoveMeasure(in.Name, in.Anyway)
+	})
+	act(s, api, post, "/api/pantry/drinkers", "add-drinker", "Add someone who drinks here", undoable, pantry.Of, bodied(pantry.Service.AddDrinker))
+	act(s, api, put, "/api/pantry/drinkers/{id}", "change-drinker", "Change someone who drinks here", undoable, pantry.Of, on(pantry.Service.ChangeDrinker))
+	act(s, api, remove, "/api/pantry/drinkers/{id}", "remove-drinker", "Take someone off the list", undoable, pantry.Of, byID(pantry.Service.RemoveDrinker))
+	act(s, api, put, "/api/pantry/stock/{ingredient}", "set-stock", "Say how much there is of an ingredient", undoable, pantry.Of, func(p pantry.Service, in *ofIngredient[pantry.StockOf]) (pantry.Pantry, error) {
+		return p.SetStock(in.Ingredient, in.Body)
+	})
+}
