@@ -69,3 +69,9 @@ type Nothing struct {
 
 // CalendarPath is where a calendar program reads the plan.
 const CalendarPath = "/api/plan.ics"
+
+// Date is the day of a moment, as dates are compared: midnight of it, in UTC.
+func Date(t time.Time) time.Time {
+	y, m, d := t.Date()
+	return time.Date(y, m, d, 0, 0, 0, 0, time.UTC)
+}

@@ -5,7 +5,6 @@ import (
 	"math"
 	"strings"
 
-	"plushladle/core/keep"
 	"plushladle/core/plan"
 	"plushladle/internal/app"
 	"plushladle/internal/app/shelf"
@@ -50,7 +49,7 @@ func (s Service) CanMake() ([]CanMake, error) {
 		return id
 	}
 	out := []CanMake{}
-	for _, c := range plan.Makeable(needs, haves, shelf.ParseDate(s.Now().Format(app.DateLayout))) {
+	for _, c := range plan.Makeable(needs, haves, app.Date(s.Now())) {
 		r := recipes[c.Drink]
 		made := CanMake{
 			DrinkID: r.Drink.ID, DrinkName: r.Drink.Name, Now: c.Now(), WrittenML: r.DrinkML, EnoughML: r.DrinkML * math.Min(1, c.Share),
@@ -77,14 +76,18 @@ func (s Service) haves(ways kitchen.Setup) ([]plan.Have, error) {
 	if err != nil {
 		return nil, err
 	}
-	packs, err := shelf.Of(s.Kitchen).Packs(nil)
+	packs, err := s.store.Packs()
+	if err != nil {
+		return nil, err
+	}
+	school, err := shelf.Of(s.Kitchen).School()
 	if err != nil {
 		return nil, err
 	}
 	var haves []plan.Have
 	for _, p := range packs {
-		haves = append(haves, plan.Have{ID: p.Ingredient, MassG: p.LeftG, UseBy: shelf.ParseDate(p.UseBy)})
-		stock[p.Ingredient] -= p.LeftG // the rest of it is closed
+		haves = append(haves, plan.Have{ID: p.Ingredient, MassG: p.MassG, UseBy: shelf.LastOf(p, ways, school)})
+		stock[p.Ingredient] -= p.MassG // the rest of it is closed
 	}
 	for id, g := range stock {
 		haves = append(haves, plan.Have{ID: id, MassG: g})
@@ -110,7 +113,7 @@ func (s Service) bowlsAsHad() ([]plan.Have, error) {
 			continue
 		}
 		if state := core.In(l.Room, l.Now); !state.Past {
-			haves = append(haves, plan.Have{ID: b.Ingredient, MassG: b.DryG, UseBy: shelf.ParseDate(state.Within.In(l.Now.Location()).Format(app.DateLayout))})
+			haves = append(haves, plan.Have{ID: b.Ingredient, MassG: b.DryG, UseBy: app.Date(state.Within.In(l.Now.Location()))})
 		}
 	}
 	return haves, nil
@@ -128,12 +131,13 @@ func (s Service) bottlesAsHad(ways kitchen.Setup) ([]plan.Have, error) {
 	}
 	var haves []plan.Have
 	for n := range kept {
-		b := l.Present(&kept[n])
-		i, ok := ways.Catalogue.ByID(app.IngredientID(b.DrinkID))
-		if !ok || b.Standing == string(keep.Past) || b.Place == store.Freezer {
+		b := &kept[n]
+		i, ok := ways.Catalogue.ByID(app.IngredientID(b.Batch.DrinkID))
+		last, past := l.LastDay(b)
+		if !ok || past || b.Place == store.Freezer {
 			continue
 		}
-		haves = append(haves, plan.Have{ID: i.ID, MassG: b.LeftML * i.BulkGPerML, UseBy: shelf.ParseDate(b.UseBy)})
+		haves = append(haves, plan.Have{ID: i.ID, MassG: b.LeftML * i.BulkGPerML, UseBy: last})
 	}
 	return haves, nil
 }

@@ -274,14 +274,19 @@ func (s Service) addThere(out *Rhythm) error {
 	var lots []plan.Lot
 	var perDayML []float64
 	for n := range kept {
-		b := l.Present(&kept[n])
-		k := slices.IndexFunc(out.Drinks, func(d RhythmDrink) bool { return d.DrinkID == b.DrinkID })
-		if k < 0 || b.Standing == string(keep.Past) {
+		b := &kept[n]
+		k := slices.IndexFunc(out.Drinks, func(d RhythmDrink) bool { return d.DrinkID == b.Batch.DrinkID })
+		if k < 0 {
 			continue
 		}
+		last, past := l.LastDay(b)
+		if past {
+			continue
+		}
+		_, days := keep.On(l.Now, last)
 		d := &out.Drinks[k]
 		d.ThereML += b.LeftML
-		lots, perDayML = append(lots, plan.Lot{Days: b.LeftML / d.PerDayML, Last: lastWhole(l.Now, b)}), append(perDayML, d.PerDayML)
+		lots, perDayML = append(lots, plan.Lot{Days: b.LeftML / d.PerDayML, Last: days}), append(perDayML, d.PerDayML)
 	}
 	var passed []float64
 	out.LastsDays, passed = plan.Lasts(lots)
@@ -289,13 +294,6 @@ func (s Service) addThere(out *Rhythm) error {
 		out.PassesML += days * perDayML[n]
 	}
 	return nil
-}
-
-// lastWhole is in how many days the last day comes that a bottle is good to the
-// end of.
-func lastWhole(now time.Time, b shelf.Bottle) int {
-	_, left := keep.On(now, shelf.ParseDate(b.UseBy))
-	return left
 }
 
 // The record shown beside a rhythm.

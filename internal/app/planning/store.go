@@ -19,6 +19,7 @@ type Store interface {
 	KeepPlan(items []store.PlanItem) error
 	LastMadeOn(drinkID int64) (string, error)
 	MadeSince(drinkID int64, from time.Time) ([]store.Made, error)
+	Packs() ([]store.Pack, error)
 	Plan() ([]store.PlanItem, error)
 	PoursSince(drinkIDs []int64, since time.Time) ([]store.Pour, error)
 	Rhythm() (store.Rhythm, error)

@@ -49,6 +49,13 @@ func (l LifeLook) madeAt(b *store.Bottle) time.Time {
 	return time.Date(y, m, d, 0, 0, 0, 0, l.Now.Location())
 }
 
+// LastDay is the last day that a bottle is good to the end of, and whether it is past.
+func (l LifeLook) LastDay(b *store.Bottle) (last time.Time, past bool) {
+	kept := l.kept(b)
+	budget := kept.Budget(l.Record, l.School, l.RoomC, l.Now)
+	return app.Date(keep.LastWholeDay(kept.Made, budget.UseBy)), budget.Past
+}
+
 // kept is a bottle as the core takes it.
 func (l LifeLook) kept(b *store.Bottle) keep.Bottle {
 	made := l.madeAt(b)

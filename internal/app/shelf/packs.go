@@ -45,9 +45,8 @@ const (
 	mostTimes  = 4.
 )
 
-// Packs are the open packs, with the drinks they may go into where recipes are
-// to be had.
-func (s Service) Packs(recipes func() ([]app.Makeable, error)) ([]PackFigure, error) {
+// Packs are the open packs, with the drinks they may go into.
+func (s Service) Packs() ([]PackFigure, error) {
 	kept, err := s.store.Packs()
 	if err != nil || len(kept) == 0 {
 		return []PackFigure{}, err
@@ -56,15 +55,13 @@ func (s Service) Packs(recipes func() ([]app.Makeable, error)) ([]PackFigure, er
 	if err != nil {
 		return nil, err
 	}
-	school, err := s.school()
+	school, err := s.School()
 	if err != nil {
 		return nil, err
 	}
-	var drinks []app.Makeable
-	if recipes != nil {
-		if drinks, err = recipes(); err != nil {
-			return nil, err
-		}
+	drinks, err := s.Recipes()
+	if err != nil {
+		return nil, err
 	}
 	out := []PackFigure{}
 	for _, p := range kept {
@@ -74,7 +71,8 @@ func (s Service) Packs(recipes func() ([]app.Makeable, error)) ([]PackFigure, er
 	return out, nil
 }
 
-func (s Service) school() (keep.School, error) {
+// School is the kitchen's school of keeping.
+func (s Service) School() (keep.School, error) {
 	settings, err := s.store.Settings()
 	if err != nil {
 		return "", err
@@ -82,16 +80,24 @@ func (s Service) school() (keep.School, error) {
 	return keep.ParseSchool(settings.School)
 }
 
+// LastOf is the last good day of an open pack.
+func LastOf(p store.Pack, ways kitchen.Setup, school keep.School) time.Time {
+	opened, printed := ParseDate(p.OpenedOn), ParseDate(p.Printed)
+	i, ok := ways.Catalogue.ByID(p.Ingredient)
+	if !ok {
+		return printed
+	}
+	return keep.OpenedLife(i).UseBy(opened, printed, school)
+}
+
 func (s Service) pack(p store.Pack, ways kitchen.Setup, school keep.School, recipes []app.Makeable) PackFigure {
 	out := PackFigure{ID: p.ID, Ingredient: p.Ingredient, Name: p.Ingredient, LeftG: p.MassG, OpenedOn: p.OpenedOn, GoesInto: []UsesUp{}}
-	opened, printed := ParseDate(p.OpenedOn), ParseDate(p.Printed)
-	last := printed
+	last := LastOf(p, ways, school)
 	if i, ok := ways.Catalogue.ByID(p.Ingredient); ok {
 		life := keep.OpenedLife(i)
 		out.Name, out.Where, out.Why = i.Name, wording.StoredIn(life.Where), "opened, and "+wording.Days(int(life.Days(school)))+" from then"
-		last = life.UseBy(opened, printed, school)
 	}
-	if !printed.IsZero() && last.Equal(printed) {
+	if printed := ParseDate(p.Printed); !printed.IsZero() && last.Equal(printed) {
 		out.Why = "the date printed on it"
 	}
 	standing, left := keep.On(s.Now(), last)

@@ -181,7 +181,7 @@ func (s Service) Shelf() (Shelf, error) {
 	if out.Pulps, err = s.pulps(); err != nil {
 		return out, err
 	}
-	if out.Packs, err = s.Packs(s.Recipes); err != nil {
+	if out.Packs, err = s.Packs(); err != nil {
 		return out, err
 	}
 	slices.SortStableFunc(out.Bottles, func(a, b Bottle) int { return a.UseByAt.Compare(b.UseByAt) })
