@@ -12,10 +12,10 @@ import (
 	"time"
 
 	"plushladle/core/fault"
-	"plushladle/core/ingredient"
 	"plushladle/core/keep"
 	"plushladle/core/process"
 	"plushladle/core/quantity"
+	"plushladle/core/reading"
 	"plushladle/core/recipe"
 	"plushladle/core/reckon"
 	"plushladle/core/solve"
@@ -269,7 +269,7 @@ func (s swaps) check() error {
 			return fault.New("swap", swap, "not-a-swap")
 		}
 		for _, name := range []string{from, to} {
-			if _, ok := ingredient.Standard().Find(name); !ok {
+			if _, ok := reading.Standard().Name(name); !ok {
 				return fault.New("swap", name, "swap-not-in-catalogue")
 			}
 		}
@@ -314,8 +314,8 @@ func (f *reckonCommand) solve(d *reckon.Drink, texts []string) (solved reckon.Dr
 // swapAll swaps every line of an ingredient, "white sugar=maple syrup".
 func swapAll(d *reckon.Drink, swap string) ([]string, error) {
 	from, to, _ := strings.Cut(swap, "=")
-	of, _ := ingredient.Standard().Find(from)
-	by, _ := ingredient.Standard().Find(to)
+	of, _ := reading.Standard().Name(from)
+	by, _ := reading.Standard().Name(to)
 	var notes []string
 	for place := 0; place < len(d.Lines); place++ {
 		if d.Lines[place].Ingredient != of {
@@ -391,7 +391,7 @@ func (f *reckonCommand) reckon(d reckon.Drink, written exchange.Recipe, notes []
 	d.Name = written.Name
 	understood := 0
 	for _, text := range written.Lines {
-		line, err := recipe.ReadLine(text, ingredient.Standard())
+		line, err := reading.Standard().Line(text)
 		if err != nil {
 			notes = append(notes, "left out: "+wording.Error(err))
 		}

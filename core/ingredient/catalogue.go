@@ -21,12 +21,18 @@ type Catalogue struct {
 	rows   []*Ingredient
 	byName map[string]*Ingredient // folded ids, names and aliases
 	exact  map[string]*Ingredient // names just as they are written, found without folding
+
+	names     map[string][]Name // by each of their words
+	spellings map[byte][]string // those words, by their first letter
 }
 
 // Standard is the catalogue that ships with the product. It panics if the
 // embedded table is malformed, which a test rules out.
 var Standard = sync.OnceValue(func() *Catalogue {
 	c, err := readCatalogue(catalogueCSV)
+	if err == nil {
+		err = c.readNames(namesCSV)
+	}
 	if err != nil {
 		panic("ingredient: embedded catalogue: " + err.Error())
 	}
@@ -50,7 +56,7 @@ func readCatalogue(text string) (*Catalogue, error) {
 	if err != nil {
 		return nil, err
 	}
-	c := &Catalogue{byName: map[string]*Ingredient{}, exact: map[string]*Ingredient{}}
+	c := &Catalogue{byName: map[string]*Ingredient{}, exact: map[string]*Ingredient{}, names: map[string][]Name{}, spellings: map[byte][]string{}}
 	for n, record := range records[1:] {
 		i, err := readRow(records[0], record)
 		if err != nil {
@@ -91,7 +97,13 @@ func (c *Catalogue) blend(i *Ingredient, parts string) error {
 // With is the catalogue with more ingredients. One whose name is taken already
 // is left out: what ships keeps its names.
 func (c *Catalogue) With(more ...*Ingredient) *Catalogue {
-	wider := &Catalogue{rows: slices.Clone(c.rows), byName: maps.Clone(c.byName), exact: maps.Clone(c.exact)}
+	if len(more) == 0 {
+		return c
+	}
+	wider := &Catalogue{
+		rows: slices.Clone(c.rows), byName: maps.Clone(c.byName), exact: maps.Clone(c.exact),
+		names: maps.Clone(c.names), spellings: maps.Clone(c.spellings),
+	}
 	for _, i := range more {
 		if _, taken := wider.byName[fold(i.Name)]; !taken {
 			_ = wider.add(i) // no name of it is taken
@@ -108,9 +120,14 @@ func (c *Catalogue) add(i *Ingredient) error {
 		}
 		c.byName[key] = i
 	}
-	i.folded = nil
+	i.folded, i.fits = nil, map[string]bool{}
 	for _, name := range append([]string{i.Name}, i.Aliases...) {
 		i.folded = append(i.folded, []rune(fold(name)))
+		c.index(i, name, nil)
+		i.learn(name)
+	}
+	for _, f := range i.Forms {
+		i.learn(f.Name)
 	}
 	c.exact[i.Name] = i
 	c.rows = append(c.rows, i)

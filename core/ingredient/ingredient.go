@@ -213,7 +213,8 @@ type Ingredient struct {
 	Character   string     // what a sweetener brings besides sweetness
 	Source      string
 	tags        Tag
-	folded      [][]rune // its name and aliases, for the search
+	folded      [][]rune        // its name and aliases, for the search
+	fits        map[string]bool // words that may stand beside its name
 }
 
 // Equal puts forms of one thing on one scale: GramsPerUnit of this one do the

@@ -9,81 +9,22 @@ import (
 // maxSearch is how many runes of what is typed are looked at.
 const maxSearch = 120
 
-// Find returns the ingredient that one of the names means, the first name that
-// is known winning: as an id, name or alias, then with words left out that say
-// only how it comes (raw, chopped …), then with words of size left out too.
-func (c *Catalogue) Find(names ...string) (*Ingredient, bool) {
-	for _, name := range names {
-		if i, ok := c.exact[name]; ok {
-			return i, true
-		}
-	}
-	for _, left := range []map[string]bool{nil, formWords, sizeWords} {
-		for _, name := range names {
-			words := strings.Fields(fold(name))
-			if len(words) > maxNameWords {
-				continue
-			}
-			if i, ok := c.byWords(without(words, left)); ok {
-				return i, true
-			}
-		}
-	}
-	return nil, false
-}
-
-// maxNameWords is how many words the name of an ingredient can have.
-const maxNameWords = 12
-
-// byWords tries the words as they are, and with the last one in the singular.
-func (c *Catalogue) byWords(words []string) (*Ingredient, bool) {
-	if len(words) == 0 {
-		return nil, false
-	}
-	if i, ok := c.byName[strings.Join(words, " ")]; ok {
+// Find returns the ingredient that has a name: its id, its name or an alias, in any
+// case, in the singular or the plural. What stands beside a name in a line is
+// for package reading to account for.
+func (c *Catalogue) Find(name string) (*Ingredient, bool) {
+	if i, ok := c.exact[name]; ok {
 		return i, true
 	}
-	last := len(words) - 1
-	singular, found := strings.CutSuffix(words[last], "s")
-	if !found {
+	if len(name) > maxSearch {
 		return nil, false
 	}
-	i, ok := c.byName[strings.Join(append(words[:last:last], singular), " ")]
+	key := fold(name)
+	if i, ok := c.byName[key]; ok {
+		return i, true
+	}
+	i, ok := c.byName[Singular(key)]
 	return i, ok
-}
-
-// formWords say how an ingredient comes without changing which one it is;
-// sizeWords are those and the words of size, which sometimes do.
-var (
-	formWords = wordSet(`raw soaked unsoaked drained rinsed roasted toasted chopped sliced slivered whole halved pitted
-		shelled peeled skinned blanched unsalted salted organic fresh freshly ripe good quality fine finely
-		ground grated crushed dry dried cold hot warm boiling filtered room temperature optional packed level
-		plain pure unsweetened extra of the some more at pieces piece halves cooked lightly dark light natural
-		split seeds from to taste for`)
-	sizeWords = wordSet(`small medium large`, formWords)
-)
-
-func wordSet(words string, more ...map[string]bool) map[string]bool {
-	set := map[string]bool{}
-	for _, w := range strings.Fields(words) {
-		set[w] = true
-	}
-	for _, m := range more {
-		for w := range m {
-			set[w] = true
-		}
-	}
-	return set
-}
-
-func without(words []string, left map[string]bool) []string {
-	var kept []string
-	for _, w := range words {
-		if !left[w] {
-			kept = append(kept, w)
-		}
-	}
-	return kept
 }
 
 // Suggest returns up to limit ingredients for a type-ahead, best first: those
@@ -210,6 +151,7 @@ func distance(a, b []rune) int {
 // spaces, plain apostrophes left out.
 func fold(name string) string {
 	var b strings.Builder
+	b.Grow(len(name))
 	space := false
 	for _, r := range name {
 		switch {
@@ -218,11 +160,35 @@ func fold(name string) string {
 				b.WriteByte(' ')
 			}
 			space = false
-			b.WriteRune(unicode.ToLower(r))
-		case r == '\'' || r == '’':
+			b.WriteRune(plainLetter(unicode.ToLower(r)))
+		case r == '\'' || r == '’' || unicode.Is(unicode.Mn, r):
 		default:
 			space = true
 		}
 	}
 	return b.String()
 }
+
+// plainLetter takes the accent off a letter: names are typed with it and without.
+func plainLetter(r rune) rune {
+	if r < 0x80 {
+		return r
+	}
+	if plain, ok := accented[r]; ok {
+		return plain
+	}
+	return r
+}
+
+// accented are the letters with an accent that kitchens of Europe and America write.
+var accented = func() map[rune]rune {
+	out := map[rune]rune{}
+	for plain, letters := range map[rune]string{
+		'a': "áàâäãåāă", 'c': "çćč", 'e': "éèêëēęě", 'i': "íìîïī", 'n': "ñń", 'o': "óòôöõøō", 's': "śš", 'u': "úùûüū", 'y': "ýÿ", 'z': "źżž",
+	} {
+		for _, r := range letters {
+			out[r] = plain
+		}
+	}
+	return out
+}()

@@ -4,16 +4,15 @@ import (
 	"fmt"
 	"time"
 
-	"plushladle/core/ingredient"
 	"plushladle/core/plan"
-	"plushladle/core/recipe"
+	"plushladle/core/reading"
 	"plushladle/core/reckon"
 )
 
 func almondMilk() (*reckon.Drink, *reckon.Reckoning) {
 	d := reckon.New("almond milk")
 	for _, text := range []string{"1 cup almonds", "4 cups water", "3 dates"} {
-		line, _ := recipe.ReadLine(text, ingredient.Standard())
+		line, _ := reading.Standard().Line(text)
 		d.Lines = append(d.Lines, line)
 	}
 	r, _ := d.Reckon()

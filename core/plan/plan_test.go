@@ -11,6 +11,7 @@ import (
 
 	"plushladle/core/ingredient"
 	"plushladle/core/process"
+	"plushladle/core/reading"
 	"plushladle/core/recipe"
 	"plushladle/core/reckon"
 )
@@ -35,7 +36,7 @@ func drink(t testing.TB, way func(*reckon.Drink), lines ...string) (reckon.Drink
 	t.Helper()
 	d := reckon.New("drink")
 	for n, text := range lines {
-		line, err := recipe.ReadLine(text, ingredient.Standard())
+		line, err := reading.Standard().Line(text)
 		require.NoError(t, err)
 		line.Key = fmt.Sprint("line-", n+1)
 		d.Lines = append(d.Lines, line)

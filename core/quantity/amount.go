@@ -102,6 +102,26 @@ func Of(value float64, u Unit) Amount {
 	return Amount{terms: []Term{{Low: value, High: value, Unit: u}}}
 }
 
+// Sum is the amount of the terms together. The error, a *fault.Error for the field
+// "amount", is for a term that no kitchen holds.
+func Sum(about bool, terms ...Term) (Amount, error) {
+	for _, t := range terms {
+		if err := t.check(); err != nil {
+			return Amount{}, err
+		}
+	}
+	return Amount{terms: terms, about: about}, nil
+}
+
+// ToCover is as much as covers the base.
+func ToCover() Amount { return Amount{kind: toCover} }
+
+// ToTotal is the rest of an ingredient, to the total that a gives.
+func (a Amount) ToTotal() Amount {
+	a.kind = toTotal
+	return a
+}
+
 // IsOpen tells whether no amount was given.
 func (a Amount) IsOpen() bool { return len(a.terms) == 0 && a.kind == measured }
 

@@ -117,7 +117,7 @@ func TestTheCooksOwnMeasures(t *testing.T) {
 		require.NoError(t, err)
 		assert.Equal(t, a.String(), again.String())
 	}
-	_, err = ParseAmount("2 mugs")
+	_, err = ParseAmount("2 beakers")
 	require.Error(t, err)
 	for _, bad := range []struct {
 		name  string

@@ -132,7 +132,7 @@ func (p *parser) vulgarFraction() (float64, bool) {
 // plainNumber reads digits with a decimal point or comma, and marks between
 // thousands.
 func (p *parser) plainNumber() (value float64, decimal, ok bool) {
-	written := numeral(p.text[p.at:])
+	written := Numeral(p.text[p.at:])
 	if written == "" || !strings.ContainsAny(written, "0123456789") {
 		return 0, false, false
 	}
@@ -155,9 +155,9 @@ func (p *parser) plainNumber() (value float64, decimal, ok bool) {
 	return v, strings.ContainsAny(plain, ".eE"), true
 }
 
-// numeral is the digits at the start of a text, with what stands between them:
+// Numeral is the digits at the start of a text, with what stands between them:
 // points, commas, and blanks or apostrophes before three digits.
-func numeral(text string) string {
+func Numeral(text string) string {
 	end := 0
 	for end < len(text) {
 		if isNumeric(text[end]) {
@@ -264,4 +264,15 @@ func ReadNumber(text string) (float64, bool) {
 		v, ok = p.vulgarFraction()
 	}
 	return v, ok && strings.Trim(p.rest(), ".,") == "" && !math.IsInf(v, 0)
+}
+
+// Fraction is the value of a fraction written with one character, "½"; 0 for any
+// other character.
+func Fraction(r rune) float64 {
+	for _, v := range vulgar {
+		if v.rune == r {
+			return v.value
+		}
+	}
+	return 0
 }

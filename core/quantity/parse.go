@@ -189,7 +189,7 @@ func (p *parser) term() (Term, bool) {
 	if u, ok := p.unit(); ok {
 		t.Unit, t.Own = u, p.last
 		p.packBefore(&t)
-		if u == Can || u == Carton {
+		if u.IsContainer() {
 			p.packInBrackets(&t)
 		}
 	}
@@ -200,11 +200,20 @@ func (p *parser) term() (Term, bool) {
 	return t, true
 }
 
+// standsAlone tells whether u says how much with no number before it: "pinch of salt".
+func (u Unit) standsAlone() bool {
+	switch u {
+	case Pinch, Dash, Smidgen, Drizzle, Capful, Drop, Splash, Glug, Handful:
+		return true
+	}
+	return false
+}
+
 // bareUnit reads a unit with no number: "pinch of salt".
 func (p *parser) bareUnit(fill Fill) (Term, bool) {
 	start := p.at
 	u, ok := p.unit()
-	if !ok || (u != Pinch && u != Dash && u != Smidgen && u != Drizzle && u != Capful) {
+	if !ok || !u.standsAlone() {
 		p.at = start
 		return Term{}, false
 	}
@@ -259,7 +268,7 @@ func (p *parser) packBefore(t *Term) {
 	}
 	start := p.at
 	p.acceptAny("-")
-	if u, ok := p.unit(); ok && (u == Can || u == Carton) {
+	if u, ok := p.unit(); ok && u.IsContainer() {
 		t.Pack = Pack{Value: t.Low, Unit: t.Unit}
 		t.Low, t.High, t.Unit = 1, 1, u
 		return
@@ -283,7 +292,7 @@ func (p *parser) packTimes(t *Term) {
 		return
 	}
 	t.Pack = pack
-	if u, ok := p.unit(); ok && t.Unit == Piece && (u == Can || u == Carton) {
+	if u, ok := p.unit(); ok && t.Unit == Piece && u.IsContainer() {
 		t.Unit = u
 	}
 }
@@ -294,7 +303,7 @@ func (p *parser) packOfMany(t *Term) {
 	pack, ok := p.pack()
 	if ok && t.Unit == Piece {
 		p.acceptAny("-")
-		if u, ok := p.unit(); ok && (u == Can || u == Carton) {
+		if u, ok := p.unit(); ok && u.IsContainer() {
 			t.Pack, t.Unit = pack, u
 			return
 		}

@@ -39,9 +39,9 @@ func Calibrated(name string, waterG float64) (Own, error) {
 	return Own{name, waterG / waterGPerML}, nil
 }
 
-// calibratable are the units that hold what the cook's own holds: a cap, a
-// shake and a drizzle are nobody else's.
-var calibratable = map[Unit]bool{Capful: true, Shake: true, Drizzle: true}
+// calibratable are the units that hold what the cook's own holds: a cap, a mug, a
+// shake and a handful are nobody else's.
+var calibratable = map[Unit]bool{Capful: true, Shake: true, Drizzle: true, Splash: true, Glug: true, Handful: true, Shot: true, Glass: true, Mug: true, Bowl: true, Jar: true, Bottle: true}
 
 // Reader reads amounts with the measures of a kitchen's own. The zero Reader
 // knows only the common ones.
@@ -55,6 +55,13 @@ func NewReader(own []Own) Reader {
 		r.own[o.Name], r.own[o.Name+"s"] = o, o
 	}
 	return r
+}
+
+// Own finds the measure of the cook's own that a word names, in the singular or
+// the plural.
+func (r Reader) Own(word string) (Own, bool) {
+	o, ok := r.own[word]
+	return o, ok
 }
 
 // ParseAmount reads an amount written on its own with the common measures.

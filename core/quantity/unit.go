@@ -77,6 +77,21 @@ const (
 	Pod
 	Can
 	Carton
+	Jar
+	Bottle
+	Sachet
+	Strip
+	Strand
+	Slice
+	Drop
+	Splash
+	Glug
+	Handful
+	Shot
+	Glass
+	Mug
+	Bowl
+	Centimetre // of a root or a stick
 	OwnMeasure // a measure of the cook's own, named in its Term
 	unitCount
 )
@@ -105,6 +120,14 @@ const (
 	capfulML      = 5   // from memory, until the cook calibrates it
 	drizzleML     = 5   // from memory, until the cook calibrates it
 	gramsPerShake = 0.3 // from memory, until the cook calibrates it
+	dropML        = 0.05
+	splashML      = 5   // common practice, no source: about a teaspoon
+	glugML        = 15  // common practice, no source: about a tablespoon
+	handfulML     = 120 // common practice, no source: about half a cup
+	shotML        = 30  // of espresso; common practice, no source
+	glassML       = 240 // common practice, no source, until the cook calibrates it
+	mugML         = 300 // common practice, no source, until the cook calibrates it
+	bowlML        = 150 // the katori of Indian kitchens; common practice, no source
 )
 
 // unitInfo is what is known of a unit: how it is written and what it holds.
@@ -155,6 +178,21 @@ var units = [unitCount]unitInfo{
 	Pod:        {"pod", "pods", Count, same(0), true},
 	Can:        {"can", "cans", Count, same(0), true},
 	Carton:     {"carton", "cartons", Count, same(0), true},
+	Jar:        {"jar", "jars", Count, same(0), true},
+	Bottle:     {"bottle", "bottles", Count, same(0), true},
+	Sachet:     {"sachet", "sachets", Count, same(0), true},
+	Strip:      {"strip", "strips", Count, same(0), true},
+	Strand:     {"strand", "strands", Count, same(0), true},
+	Slice:      {"slice", "slices", Count, same(0), true},
+	Drop:       {"drop", "drops", Volume, same(dropML), true},
+	Splash:     {"splash", "splashes", Volume, same(splashML), true},
+	Glug:       {"glug", "glugs", Volume, same(glugML), true},
+	Handful:    {"handful", "handfuls", Volume, same(handfulML), true},
+	Shot:       {"shot", "shots", Volume, same(shotML), true},
+	Glass:      {"glass", "glasses", Volume, same(glassML), true},
+	Mug:        {"mug", "mugs", Volume, same(mugML), true},
+	Bowl:       {"katori", "katoris", Volume, same(bowlML), true},
+	Centimetre: {"cm", "cm", Count, same(0), false},
 	OwnMeasure: {"", "", Volume, same(0), true},
 }
 
@@ -170,36 +208,49 @@ func (u Unit) Size(s System) float64 { return units[u].size[s] }
 // unitWords are the ways each unit is written, in lower case and without
 // full stops. T and t are told apart before this table is asked.
 var unitWords = map[string]Unit{
-	"piece": Piece, "pieces": Piece, "whole": Piece, "pc": Piece, "pcs": Piece,
+	"piece": Piece, "pieces": Piece, "whole": Piece, "pc": Piece, "pcs": Piece, "no": Piece, "nos": Piece, "cone": Piece, "cones": Piece, "block": Piece, "blocks": Piece, "stalk": Piece, "stalks": Piece, "cube": Piece, "cubes": Piece, "blade": Piece, "blades": Piece, "keping": Piece,
 	"mg": Milligram, "milligram": Milligram, "milligrams": Milligram,
-	"g": Gram, "gr": Gram, "gram": Gram, "grams": Gram, "gramme": Gram, "grammes": Gram,
-	"kg": Kilogram, "kilo": Kilogram, "kilos": Kilogram, "kilogram": Kilogram, "kilograms": Kilogram,
-	"oz": Ounce, "ounce": Ounce, "ounces": Ounce,
+	"g": Gram, "gr": Gram, "gram": Gram, "grams": Gram, "gramme": Gram, "grammes": Gram, "gm": Gram, "gms": Gram, "grm": Gram, "grms": Gram, "grs": Gram,
+	"kg": Kilogram, "kgs": Kilogram, "kilogramme": Kilogram, "kilogrammes": Kilogram, "kilo": Kilogram, "kilos": Kilogram, "kilogram": Kilogram, "kilograms": Kilogram,
+	"oz": Ounce, "ozs": Ounce, "ounce": Ounce, "ounces": Ounce,
 	"lb": Pound, "lbs": Pound, "pound": Pound, "pounds": Pound,
-	"ml": Millilitre, "millilitre": Millilitre, "millilitres": Millilitre, "milliliter": Millilitre, "milliliters": Millilitre, "cc": Millilitre,
+	"ml": Millilitre, "mls": Millilitre, "mil": Millilitre, "mils": Millilitre, "ccs": Millilitre, "millilitre": Millilitre, "millilitres": Millilitre, "milliliter": Millilitre, "milliliters": Millilitre, "cc": Millilitre,
 	"cl": Centilitre, "centilitre": Centilitre, "centilitres": Centilitre, "centiliter": Centilitre, "centiliters": Centilitre,
 	"dl": Decilitre, "decilitre": Decilitre, "decilitres": Decilitre, "deciliter": Decilitre, "deciliters": Decilitre,
-	"l": Litre, "litre": Litre, "litres": Litre, "liter": Litre, "liters": Litre, "ltr": Litre,
-	"tsp": Teaspoon, "tsps": Teaspoon, "teaspoon": Teaspoon, "teaspoons": Teaspoon, "teaspoonful": Teaspoon, "teaspoonfuls": Teaspoon,
-	"tbsp": Tablespoon, "tbsps": Tablespoon, "tbs": Tablespoon, "tbl": Tablespoon, "tblsp": Tablespoon, "tablespoon": Tablespoon, "tablespoons": Tablespoon, "tablespoonful": Tablespoon, "tablespoonfuls": Tablespoon,
-	"fl oz": FluidOunce, "floz": FluidOunce, "fl ounce": FluidOunce, "fl ounces": FluidOunce, "fluid oz": FluidOunce, "fluid ounce": FluidOunce, "fluid ounces": FluidOunce,
-	"cup": Cup, "cups": Cup, "c": Cup, "cupful": Cup, "cupfuls": Cup,
-	"pint": Pint, "pints": Pint, "pt": Pint,
+	"l": Litre, "lt": Litre, "lts": Litre, "ltrs": Litre, "lit": Litre, "ls": Litre, "litre": Litre, "litres": Litre, "liter": Litre, "liters": Litre, "ltr": Litre,
+	"tsp": Teaspoon, "tspn": Teaspoon, "teasp": Teaspoon, "tea spoon": Teaspoon, "tea spoons": Teaspoon, "teaspoonsful": Teaspoon, "tl": Teaspoon, "cdta": Teaspoon, "cdtas": Teaspoon, "cucharadita": Teaspoon, "cucharaditas": Teaspoon, "tsps": Teaspoon, "teaspoon": Teaspoon, "teaspoons": Teaspoon, "teaspoonful": Teaspoon, "teaspoonfuls": Teaspoon,
+	"tbsp": Tablespoon, "tb": Tablespoon, "tbspn": Tablespoon, "tblspn": Tablespoon, "tablesp": Tablespoon, "tblsps": Tablespoon, "table spoon": Tablespoon, "table spoons": Tablespoon, "tablespoonsful": Tablespoon, "el": Tablespoon, "cda": Tablespoon, "cdas": Tablespoon, "cucharada": Tablespoon, "cucharadas": Tablespoon, "tbsps": Tablespoon, "tbs": Tablespoon, "tbl": Tablespoon, "tblsp": Tablespoon, "tablespoon": Tablespoon, "tablespoons": Tablespoon, "tablespoonful": Tablespoon, "tablespoonfuls": Tablespoon,
+	"fl oz": FluidOunce, "floz": FluidOunce, "fl ounce": FluidOunce, "fl ounces": FluidOunce, "fluid oz": FluidOunce, "fluid ounce": FluidOunce, "fluid ounces": FluidOunce, "fl ozs": FluidOunce, "flozs": FluidOunce,
+	"cup": Cup, "cups": Cup, "c": Cup, "cupful": Cup, "cupfuls": Cup, "cupsful": Cup, "taza": Cup, "tazas": Cup, "cawan": Cup,
+	"pint": Pint, "pints": Pint, "pt": Pint, "pts": Pint,
 	"quart": Quart, "quarts": Quart, "qt": Quart, "qts": Quart,
-	"gallon": Gallon, "gallons": Gallon, "gal": Gallon,
+	"gallon": Gallon, "gallons": Gallon, "gal": Gallon, "gals": Gallon,
 	"dash": Dash, "dashes": Dash,
-	"pinch": Pinch, "pinches": Pinch,
+	"pinch": Pinch, "pinches": Pinch, "prise": Pinch, "pizca": Pinch,
 	"smidgen": Smidgen, "smidgens": Smidgen, "smidge": Smidgen,
 	"capful": Capful, "capfuls": Capful,
 	"drizzle": Drizzle, "drizzles": Drizzle,
 	"shake": Shake, "shakes": Shake,
-	"inch": Inch, "inches": Inch,
-	"thumb": Thumb, "thumbs": Thumb,
-	"stick": Stick, "sticks": Stick,
+	"inch": Inch, "inches": Inch, "cm": Centimetre, "cms": Centimetre, "centimetre": Centimetre, "centimetres": Centimetre, "centimeter": Centimetre, "centimeters": Centimetre,
+	"thumb": Thumb, "thumbs": Thumb, "knob": Thumb, "knobs": Thumb, "nub": Thumb, "thumb sized": Thumb,
+	"stick": Stick, "sticks": Stick, "quill": Stick, "quills": Stick, "raja": Stick, "rajas": Stick,
 	"bean": Bean, "beans": Bean,
 	"pod": Pod, "pods": Pod,
-	"can": Can, "cans": Can, "tin": Can, "tins": Can,
+	"can": Can, "cans": Can, "tin": Can, "tins": Can, "lata": Can, "latas": Can,
 	"carton": Carton, "cartons": Carton,
+	"jar": Jar, "jars": Jar, "bottle": Bottle, "bottles": Bottle,
+	"sachet": Sachet, "sachets": Sachet, "packet": Sachet, "packets": Sachet, "pack": Sachet, "packs": Sachet, "pkt": Sachet, "pkg": Sachet, "package": Sachet,
+	"bag": Sachet, "bags": Sachet, "pouch": Sachet, "pouches": Sachet, "tub": Jar, "tubs": Jar, "box": Carton, "boxes": Carton,
+	"strip": Strip, "strips": Strip, "strand": Strand, "strands": Strand, "thread": Strand, "threads": Strand, "slice": Slice, "slices": Slice, "coin": Slice, "coins": Slice,
+	"drop": Drop, "drops": Drop, "splash": Splash, "splashes": Splash, "glug": Glug, "glugs": Glug,
+	"handful": Handful, "handfuls": Handful, "handsful": Handful, "shot": Shot, "shots": Shot,
+	"glass": Glass, "glasses": Glass, "glassful": Glass, "glassfuls": Glass, "mug": Mug, "mugs": Mug, "mugful": Mug, "mugfuls": Mug,
+	"katori": Bowl, "katoris": Bowl,
+}
+
+// IsContainer tells whether one u is a shop's pack, whose content is written on it.
+func (u Unit) IsContainer() bool {
+	return u == Can || u == Carton || u == Jar || u == Bottle || u == Sachet
 }
 
 // UnitOf finds the unit written as word: a name, an abbreviation or a plural.

@@ -36,7 +36,9 @@ func (l Line) When() ingredient.Stage {
 }
 
 // IsForSoaking tells whether a liquid is only soaked in: it is poured away.
+// What is written behind "plus" is soaked in besides.
 func (l *Line) IsForSoaking(words string) bool {
+	words, _, _ = strings.Cut(words, "plus")
 	return l.Stage != ingredient.Soak && (strings.Contains(words, "for soaking") || strings.Contains(words, "to soak"))
 }
 
@@ -46,6 +48,15 @@ const (
 	easedFrom  = 2
 	easedPower = 0.8
 )
+
+// SecondGrind are the words for liquid the pulp is ground with once more.
+const SecondGrind = "second grind"
+
+// GrindsAgain tells whether the pulp is ground once more with the line, rather
+// than only rinsed through with it.
+func (l Line) GrindsAgain() bool {
+	return strings.Contains(strings.ToLower(l.Name+" "+l.Note), SecondGrind)
+}
 
 // Growth is the factor on a line when the whole drink grows by factor.
 func (l Line) Growth(factor float64, spices SpiceSchool) float64 {

@@ -54,11 +54,27 @@ func (l Line) pieceGrams(u quantity.Unit) (float64, bool) {
 	if g, ok := l.Ingredient.PieceG[u]; ok {
 		return g, true
 	}
-	if u == quantity.Can || u == quantity.Carton || u == quantity.Inch {
+	if u == quantity.Centimetre {
+		g, ok := l.Ingredient.PieceG[quantity.Inch]
+		return g / cmPerInch, ok
+	}
+	if !isOnePiece(u) {
 		return 0, false
 	}
 	g, ok := l.Ingredient.PieceG[quantity.Piece]
 	return g, ok
+}
+
+const cmPerInch = 2.54
+
+// isOnePiece tells whether a counted unit may be no more than another word for a
+// piece. A pack, a length and a thread are not.
+func isOnePiece(u quantity.Unit) bool {
+	switch u {
+	case quantity.Inch, quantity.Strip, quantity.Strand, quantity.Slice:
+		return false
+	}
+	return !u.IsContainer()
 }
 
 // measureGrams turns a mass or a volume into grams. An ounce of a fluid is a

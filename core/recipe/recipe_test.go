@@ -1,7 +1,6 @@
 package recipe_test
 
 import (
-	"fmt"
 	"math"
 	"testing"
 
@@ -11,12 +10,13 @@ import (
 	"plushladle/core/fault"
 	"plushladle/core/ingredient"
 	"plushladle/core/quantity"
+	"plushladle/core/reading"
 	"plushladle/core/recipe"
 )
 
 func read(t testing.TB, text string) recipe.Line {
 	t.Helper()
-	line, err := recipe.ReadLine(text, ingredient.Standard())
+	line, err := reading.Standard().Line(text)
 	require.NoError(t, err, text)
 	return line
 }
@@ -98,30 +98,4 @@ func TestSizesAndKinds(t *testing.T) {
 	}
 	_, err := recipe.ParseKind("soup")
 	assert.Equal(t, "unknown-kind", fault.Code(err))
-}
-
-func ExampleReadLine() {
-	line, _ := recipe.ReadLine("1 1/2 cups raw hazelnuts, soaked overnight", ingredient.Standard())
-	fmt.Println(line.Amount, "|", line.Ingredient.Name, "|", line.Note)
-	// Output: 1½ cups | Hazelnuts | soaked overnight
-}
-
-// Whatever is typed is read without a panic, and what was read, written out and read
-// again is the same.
-func FuzzReadLine(f *testing.F) {
-	for _, seed := range []string{"1 1/2 cups raw hazelnuts, soaked overnight", "½ tsp nutmeg", "a pinch of salt", "seeds of 1 vanilla bean", "- 2 (14 oz) cans condensed milk (cold), to serve", "-1 cup water", "((((", "1e300 kg sugar", "€€ 3/0 ½"} {
-		f.Add(seed)
-	}
-	f.Fuzz(func(t *testing.T, text string) {
-		line, err := recipe.ReadLine(text, ingredient.Standard())
-		if err != nil || line.Ingredient == nil || line.Amount.IsOpen() || line.Amount.IsToCover() || line.Amount.IsToTotal() {
-			return
-		}
-		g, _, err := line.Grams(quantity.US)
-		require.False(t, err == nil && (math.IsNaN(g) || math.IsInf(g, 0)))
-		again, err := recipe.ReadLine(line.Amount.String()+" "+line.Ingredient.Name, ingredient.Standard())
-		require.NoError(t, err)
-		require.Equal(t, line.Ingredient, again.Ingredient)
-		require.Equal(t, line.Amount.String(), again.Amount.String())
-	})
 }

@@ -3,7 +3,7 @@ package reckon_test
 import (
 	"fmt"
 
-	"plushladle/core/ingredient"
+	"plushladle/core/reading"
 	"plushladle/core/recipe"
 	"plushladle/core/reckon"
 )
@@ -11,7 +11,7 @@ import (
 func ExampleDrink_Reckon() {
 	drink := reckon.New("Plain almond milk")
 	for _, text := range []string{"1 cup almonds, soaked overnight", "4 cups water"} {
-		line, _ := recipe.ReadLine(text, ingredient.Standard())
+		line, _ := reading.Standard().Line(text)
 		drink.Lines = append(drink.Lines, line)
 	}
 	r, _ := drink.Reckon()
@@ -26,7 +26,7 @@ func ExampleDrink_Reckon() {
 func drinkOf(texts ...string) *reckon.Drink {
 	d := reckon.New("milk")
 	for _, text := range texts {
-		line, _ := recipe.ReadLine(text, ingredient.Standard())
+		line, _ := reading.Standard().Line(text)
 		d.Lines = append(d.Lines, line)
 	}
 	return &d

@@ -13,6 +13,7 @@ import (
 	"plushladle/core/keep"
 	"plushladle/core/process"
 	"plushladle/core/quantity"
+	"plushladle/core/reading"
 	"plushladle/core/recipe"
 	"plushladle/core/say"
 )
@@ -21,7 +22,7 @@ func drinkOf(t testing.TB, lines ...string) Drink {
 	t.Helper()
 	d := New("test")
 	for _, text := range lines {
-		line, err := recipe.ReadLine(text, ingredient.Standard())
+		line, err := reading.Standard().Line(text)
 		require.NoError(t, err, text)
 		d.Lines = append(d.Lines, line)
 	}
@@ -320,12 +321,12 @@ func FuzzReadLine(f *testing.F) {
 		f.Add(seed)
 	}
 	f.Fuzz(func(t *testing.T, text string) {
-		line, err := recipe.ReadLine(text, ingredient.Standard())
+		line, err := reading.Standard().Line(text)
 		if err != nil {
 			return
 		}
 		d := New("fuzz")
-		water, _ := recipe.ReadLine("1 cup almonds", ingredient.Standard())
+		water, _ := reading.Standard().Line("1 cup almonds")
 		d.Lines = []recipe.Line{water, line}
 		r, err := d.Reckon()
 		require.NoError(t, err)

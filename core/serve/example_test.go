@@ -3,8 +3,7 @@ package serve_test
 import (
 	"fmt"
 
-	"plushladle/core/ingredient"
-	"plushladle/core/recipe"
+	"plushladle/core/reading"
 	"plushladle/core/reckon"
 	"plushladle/core/serve"
 )
@@ -12,7 +11,7 @@ import (
 func drinkOf(texts ...string) *reckon.Drink {
 	d := reckon.New("milk")
 	for _, text := range texts {
-		line, _ := recipe.ReadLine(text, ingredient.Standard())
+		line, _ := reading.Standard().Line(text)
 		d.Lines = append(d.Lines, line)
 	}
 	return &d

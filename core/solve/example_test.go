@@ -4,7 +4,7 @@ import (
 	"fmt"
 
 	"plushladle/core/ingredient"
-	"plushladle/core/recipe"
+	"plushladle/core/reading"
 	"plushladle/core/reckon"
 	"plushladle/core/solve"
 )
@@ -12,7 +12,7 @@ import (
 func drinkOf(texts ...string) *reckon.Drink {
 	d := reckon.New("milk")
 	for _, text := range texts {
-		line, _ := recipe.ReadLine(text, ingredient.Standard())
+		line, _ := reading.Standard().Line(text)
 		d.Lines = append(d.Lines, line)
 	}
 	return &d
@@ -25,7 +25,7 @@ func ExampleDials() {
 	r, _ := turned.Drink.Reckon()
 	fmt.Printf("%.2f g/100 mL with %.0f g of syrup\n", r.Per100mL.SucroseEquivalentG, r.Lines[2].MassG)
 	// Output:
-	// 6.00 g/100 mL with 107 g of syrup
+	// 6.00 g/100 mL with 97 g of syrup
 }
 
 // Another sweetener at the same sweetness, and what else that changes.
@@ -35,7 +35,7 @@ func ExampleSwap() {
 	swapped, _ := solve.Swap(d, 2, honey, "")
 	fmt.Println(swapped.How, "|", swapped.Drink.Lines[2].Amount)
 	// Output:
-	// equal-sweetness | 47.28 g
+	// equal-sweetness | 51.69 g
 }
 
 // The water was never measured: the milk and the pulp tell what it was.

@@ -11,6 +11,7 @@ import (
 
 	"plushladle/core/fault"
 	"plushladle/core/ingredient"
+	"plushladle/core/reading"
 	"plushladle/core/recipe"
 	"plushladle/core/reckon"
 	"plushladle/core/reckon/reckontest"
@@ -100,7 +101,7 @@ func TestADialTurnedAllTheWayDown(t *testing.T) {
 	none, after := turned(t, d, Turn{To: map[reckon.DialName]float64{reckon.Sweetness: 0}, Hold: true})
 	assert.InDelta(t, after[reckon.Sweetness], none.Missed[0].Nearest, .01)
 	require.Equal(t, "0 g", none.Drink.Lines[2].Amount.String())
-	again, err := recipe.ReadLine(none.Drink.Lines[2].Amount.String()+" maple syrup", ingredient.Standard())
+	again, err := reading.Standard().Line(none.Drink.Lines[2].Amount.String() + " maple syrup")
 	require.NoError(t, err)
 	none.Drink.Lines[2].Amount = again.Amount
 	r := reckontest.Reckoned(t, none.Drink)

@@ -7,9 +7,8 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
-	"plushladle/core/ingredient"
 	"plushladle/core/plan"
-	"plushladle/core/recipe"
+	"plushladle/core/reading"
 	"plushladle/core/reckon"
 	"plushladle/core/say"
 	"plushladle/internal/wording"
@@ -21,7 +20,7 @@ func TestEverySheetTellsTheSameSteps(t *testing.T) {
 	t.Parallel()
 	d := reckon.New("Towpath soy")
 	for _, text := range []string{"1 cup soybeans", "4 cups water", "1 cup hot tea, to brew", "1 tbsp sugar", "1 tsp cinnamon, to serve"} {
-		line, err := recipe.ReadLine(text, ingredient.Standard())
+		line, err := reading.Standard().Line(text)
 		require.NoError(t, err)
 		d.Lines = append(d.Lines, line)
 	}

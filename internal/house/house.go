@@ -26,7 +26,7 @@ type Floor struct {
 
 // Floors are all of them.
 var Floors = []Floor{
-	{"the craft: pure, nothing but itself", []Room{"core/say", "core/fault", "core/quantity", "core/ingredient", "core/process", "core/keep", "core/recipe", "core/caution", "core/reckon", "core/solve", "core/serve", "core/reckon/reckontest", "core/plan", "core"}},
+	{"the craft: pure, nothing but itself", []Room{"core/say", "core/fault", "core/quantity", "core/ingredient", "core/process", "core/keep", "core/recipe", "core/reading", "core/caution", "core/reckon", "core/solve", "core/serve", "core/reckon/reckontest", "core/plan", "core"}},
 	{"what the craft needs around it", []Room{"internal/device", "internal/passphrase", "internal/notices", "internal/wording"}},
 	{"what a cook does and keeps", []Room{"internal/kitchen", "internal/exchange", "internal/store", "internal/app/"}},
 	{"how it is reached", []Room{"internal/http", "internal/demo", "web"}},
@@ -41,10 +41,11 @@ var leans = map[Room][]Room{
 	"core/ingredient":          {"core/quantity", "core/fault", "core/say"},
 	"core/process":             {"core/ingredient", "core/quantity", "core/fault", "core/say"},
 	"core/recipe":              {"core/process", "core/ingredient", "core/quantity", "core/fault", "core/say"},
+	"core/reading":             {"core/recipe", "core/ingredient", "core/quantity", "core/fault", "core/say"},
 	"core/keep":                {"core/ingredient", "core/quantity", "core/fault", "core/say"},
 	"core/caution":             {"core/ingredient", "core/quantity", "core/fault", "core/say"},
 	"core/reckon":              {"core/recipe", "core/process", "core/keep", "core/caution", "core/ingredient", "core/quantity", "core/fault", "core/say"},
-	"core/reckon/reckontest":   {"core/reckon", "core/recipe", "core/ingredient"},
+	"core/reckon/reckontest":   {"core/reckon", "core/reading"},
 	"core/solve":               {"core/reckon", "core/recipe", "core/process", "core/caution", "core/ingredient", "core/quantity", "core/fault", "core/say"},
 	"core/serve":               {"core/reckon", "core/recipe", "core/process", "core/ingredient", "core/fault", "core/say"},
 	"core/plan":                {"core/recipe", "core/reckon", "core/solve", "core/serve", "core/process", "core/keep", "core/caution", "core/ingredient", "core/quantity", "core/fault", "core/say"},

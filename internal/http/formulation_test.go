@@ -158,7 +158,7 @@ func TestAPastedRecipeLosesNoLine(t *testing.T) {
 		{"- 8 fl. oz. oat milk", "8 fl oz", "Oat milk, carton, unsweetened", ""},
 		{"2 T agave nectar", "2 tbsp", "Agave syrup", ""},
 		{"1 t vanilla", "1 tsp", "Vanilla extract", ""},
-		{"seeds of 1 vanilla bean", "1 piece", "Vanilla bean", ""},
+		{"seeds of 1 vanilla bean", "1 bean", "Vanilla bean", ""},
 		{"two thumbs fresh ginger, sliced", "2 thumbs", "Ginger, fresh", "sliced"},
 		{"1 cup roasted almonds", "1 cup", "Almonds", "roasted"},
 		{"salt, to taste", "", "Salt", "to taste"},

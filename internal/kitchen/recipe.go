@@ -16,6 +16,7 @@ import (
 	"plushladle/core/keep"
 	"plushladle/core/process"
 	"plushladle/core/quantity"
+	"plushladle/core/reading"
 	"plushladle/core/recipe"
 	"plushladle/core/reckon"
 )
@@ -119,6 +120,11 @@ type Setup struct {
 	Drinkers  []caution.Drinker
 }
 
+// Lines reads lines with the names and measures of the kitchen.
+func (s Setup) Lines() reading.Reader {
+	return reading.Reader{Catalogue: s.Catalogue, Measures: s.Reader, System: s.System}
+}
+
 // Drink is the recipe as the core takes it. Errors in single lines come back
 // by the line's place; the error is for the rest, a *fault.Error.
 func (f Recipe) Drink(name string, ways Setup) (reckon.Drink, []error, error) {
@@ -169,7 +175,7 @@ func (f Recipe) portions(ways Setup) []recipe.Portion {
 	for _, p := range f.Portions {
 		portion := recipe.Portion{Name: p.Name, ML: p.ML}
 		for _, text := range p.Lines {
-			if line, err := recipe.ReadLineWith(text, ways.Catalogue, ways.Reader); err == nil && line.Ingredient != nil {
+			if line, err := ways.Lines().Line(text); err == nil && line.Ingredient != nil {
 				portion.Lines = append(portion.Lines, line)
 			}
 		}
@@ -179,7 +185,7 @@ func (f Recipe) portions(ways Setup) []recipe.Portion {
 }
 
 func (l Line) read(ways Setup) (recipe.Line, error) {
-	i, ok := ways.Catalogue.Find(l.Ingredient)
+	i, ok := ways.Lines().Name(l.Ingredient)
 	line := recipe.Line{
 		Key: l.Key, Ingredient: i, Name: l.Ingredient, Stage: ingredient.Stage(l.Stage), Note: l.Note,
 		Unsoaked: l.Unsoaked, SoakedCup: l.SoakedCup, Locked: l.Locked,
@@ -234,7 +240,7 @@ func (f Recipe) freshKey(n int) string {
 
 // ReadLine reads a whole line as people write it: "1 1/2 cups hazelnuts, soaked".
 func ReadLine(text string, ways Setup) (Line, error) {
-	read, err := recipe.ReadLineWith(text, ways.Catalogue, ways.Reader)
+	read, err := ways.Lines().Line(text)
 	if err != nil {
 		return Line{}, fault.In("text", err)
 	}

@@ -4,8 +4,7 @@ package reckontest
 import (
 	"testing"
 
-	"plushladle/core/ingredient"
-	"plushladle/core/recipe"
+	"plushladle/core/reading"
 	"plushladle/core/reckon"
 )
 
@@ -17,7 +16,7 @@ func Drink(t testing.TB, lines ...string) reckon.Drink {
 	t.Helper()
 	d := reckon.New("test")
 	for _, text := range lines {
-		line, err := recipe.ReadLine(text, ingredient.Standard())
+		line, err := reading.Standard().Line(text)
 		if err != nil {
 			t.Fatal(text, err)
 		}

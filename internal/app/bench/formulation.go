@@ -157,7 +157,7 @@ func (b *bench) ingredient(field, name string) (*ingredient.Ingredient, error) {
 	if strings.TrimSpace(name) == "" {
 		return nil, nil
 	}
-	i, ok := b.ways.Catalogue.Find(name)
+	i, ok := b.ways.Lines().Name(name)
 	if !ok {
 		return nil, fault.New(field, name, "not-in-catalogue-choose")
 	}
@@ -296,7 +296,7 @@ func (s Service) Blend(in ToBlend) (Blended, error) {
 	var two [2]*ingredient.Ingredient
 	for n, name := range []string{in.A, in.B} {
 		field := []string{"a", "b"}[n]
-		i, ok := ways.Catalogue.Find(name)
+		i, ok := ways.Lines().Name(name)
 		if !ok || i.Role != ingredient.Liquid || i.Bare {
 			return Blended{}, fault.New(field, name, "unknown-liquid")
 		}
@@ -363,7 +363,7 @@ func (b *bench) readLines(texts []string, field string) ([]recipe.Line, error) {
 		if strings.TrimSpace(text) == "" {
 			continue
 		}
-		line, err := recipe.ReadLineWith(text, b.ways.Catalogue, b.ways.Reader)
+		line, err := b.ways.Lines().Line(text)
 		if err != nil {
 			return nil, fault.In(fmt.Sprintf("%s[%d]", field, n), err)
 		}
@@ -546,7 +546,7 @@ func (s Service) Paste(in Paste) (Pasted, error) {
 }
 
 func pasteLine(n int, text string, ways kitchen.Setup) PastedLine {
-	read, err := recipe.ReadLineWith(text, ways.Catalogue, ways.Reader)
+	read, err := ways.Lines().Line(text)
 	line := kitchen.Written(read)
 	line.Key = fmt.Sprintf("pasted-%d", n)
 	out := PastedLine{Text: text, Line: line, Understood: read.Ingredient != nil && err == nil}

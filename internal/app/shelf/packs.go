@@ -143,7 +143,7 @@ func (s Service) OpenPack(in OpenedPack) (Shelf, error) {
 	if err != nil {
 		return Shelf{}, fault.In("what", err)
 	}
-	i, ok := ways.Catalogue.Find(line.Ingredient)
+	i, ok := ways.Lines().Name(line.Ingredient)
 	if !ok {
 		return Shelf{}, fault.New("what", line.Ingredient, "pack-not-in-catalogue")
 	}

@@ -1,0 +1,210 @@
+// Package reading understands what a cook writes: a line of an ingredient list, or a
+// whole page with its title, headings and method.
+//
+// # A line
+//
+// A line is parted into words, numbers and marks. Every amount in it is found, wherever
+// it stands: before the name, behind it, in brackets, behind a slash. The words that are
+// left are held against the names of the catalogue, without regard to their order; the
+// name of most words wins, and every other word must have a part beside it: it praises
+// ("organic"), prepares ("chopped"), says a size, or is known to go with the ingredient.
+// A word that has none is no noise. "Almond flour" is not almonds, and "dried stevia" is
+// no extract: such a line is not read, and the ingredients that come nearest are offered.
+//
+// The words are data: what kitchens call things stands in the catalogue's tables, what
+// stands beside a name in words.go. There is no line that the code knows.
+//
+// # Amounts
+//
+// A line may say how much in several places and ways, and package-wise: "2 (14 oz)
+// cans", "10 dates (200 g)", "1 cup / 140 g", "2 tbsp + 1 tsp", "1 cup minus 1 tbsp".
+// Measures that follow each other are added up, taken off, or the same said twice. Of
+// what is said twice a mass says more than a volume, and a volume more than a count; what
+// is left over is held against it, and told where the two lie a quarter apart. What one
+// pack holds is told from the whole by "each", by where it stands, and by what the pack
+// usually holds. Times, shares and temperatures are no amounts, and neither is what
+// stands behind a word that only explains: "soaked in 2 cups of water".
+//
+// A number is read as people say it, "one and a half", "three-quarters of a", "half a
+// dozen", and only where one can stand: the half of "walnut halves" is none. "Several"
+// and "a few" leave the amount open.
+//
+// # The form of an ingredient
+//
+// Much is called the same and is not: fresh ginger and ground, the stick and the powder
+// of cinnamon. The unit is evidence (a stick, an inch, a teaspoon), and so are words of
+// the line; the catalogue's table of names says which. A word of identity, dried or
+// sweetened or cooked, must belong to the ingredient that is taken, wherever in the line
+// it stands.
+//
+// # Several in one line
+//
+// "1 tsp each cinnamon and nutmeg" is two lines, as is "½ cup almonds, ½ cup cashews";
+// "cashew and almond milk" shares its last word. Of "honey or maple syrup" the first is
+// taken and the other noted. Where one amount may be meant for each or for all together,
+// the line is asked about.
+//
+// # What is taken for granted
+//
+// A letter that slipped is forgiven in words of five or more, and told. Where two words
+// lie as near, neither is taken. Words of the kitchen that are no ingredient here are
+// known, so that butter is not read as bitter.
+//
+// # A page
+//
+// Of a whole recipe each line is a title, a yield, a heading, an ingredient, a step or a
+// note, and none is dropped. A heading says when the lines below it go in. What the
+// method says of soaking, blending, heating, straining and keeping is offered beside its
+// sentence, and never taken by itself.
+package reading
+
+import (
+	"slices"
+	"strings"
+
+	"plushladle/core/ingredient"
+	"plushladle/core/quantity"
+	"plushladle/core/recipe"
+)
+
+// Reader reads lines with the names and the measures of a kitchen.
+type Reader struct {
+	Catalogue *ingredient.Catalogue
+	Measures  quantity.Reader
+	System    quantity.System
+}
+
+// Doubt is why a line is asked about.
+type Doubt string
+
+// The doubts. A line with no ingredient has the first.
+const (
+	Sure           Doubt = ""
+	Unread         Doubt = "unread"
+	UnknownUnit    Doubt = "unknown-unit"
+	AmountsDiffer  Doubt = "amounts-differ"
+	EachOrTogether Doubt = "each-or-together"
+)
+
+// Slip is a word that was taken for another.
+type Slip struct{ Written, Read string }
+
+// Part is some words of a line, as written, and what they were read as.
+type Part struct {
+	Words string
+	As    As
+}
+
+// Reading is what was understood of a line.
+type Reading struct {
+	Written string
+	Lines   []recipe.Line            // one for each ingredient; one with none where it was not read
+	Doubt   Doubt                    // Sure where nothing is to be asked
+	About   string                   // what the doubt is about: the unit, the other amount
+	Choices []*ingredient.Ingredient // what an unread line may mean, the likeliest first
+	Slips   []Slip
+	Instead string // what the cook wrote for another choice
+	Parts   []Part // every word of the line, in its order
+}
+
+// IsRead tells whether every line of the reading has its ingredient.
+func (r *Reading) IsRead() bool {
+	return !slices.ContainsFunc(r.Lines, func(l recipe.Line) bool { return l.Ingredient == nil })
+}
+
+// maxLineText is how long an ingredient line can be, in bytes. What is longer is none,
+// and is kept as it stands.
+const maxLineText = 500
+
+// Read reads one line. The error, a *fault.Error, is for an amount that cannot be one:
+// below zero, or beyond a million.
+func (r Reader) Read(text string) (Reading, error) {
+	out := Reading{Written: strings.TrimSpace(text)}
+	if len(text) > maxLineText {
+		out.add(recipe.Line{Name: out.Written}, nil)
+		return out, nil
+	}
+	l := line{reader: r, text: clean(text)}
+	if err := l.read(&out); err != nil {
+		return Reading{Written: out.Written, Lines: []recipe.Line{{Name: out.Written}}, Doubt: Unread}, err
+	}
+	out.Slips = l.slips
+	if !out.IsRead() && len(out.Choices) == 0 {
+		out.Choices = r.suggest(&l)
+	}
+	return out, nil
+}
+
+// Line reads one line and gives the first ingredient of it.
+func (r Reader) Line(text string) (recipe.Line, error) {
+	read, err := r.Read(text)
+	return read.Lines[0], err
+}
+
+// Name finds the ingredient that a name on its own means.
+func (r Reader) Name(text string) (*ingredient.Ingredient, bool) {
+	if i, ok := r.Catalogue.Find(text); ok {
+		return i, true
+	}
+	read, err := r.Read(text)
+	if err != nil || len(read.Lines) != 1 || read.Lines[0].Ingredient == nil || !read.Lines[0].Amount.IsOpen() {
+		return nil, false
+	}
+	return read.Lines[0].Ingredient, true
+}
+
+// maxChoices is how many ingredients are offered for an unread line.
+const maxChoices = 3
+
+// add keeps a line. One without an ingredient brings the matches that came nearest as
+// choices: their names are there, and some word of the line has no part beside them.
+func (r *Reading) add(line recipe.Line, near []match) {
+	r.Lines = append(r.Lines, line)
+	if line.Ingredient != nil {
+		return
+	}
+	if r.Doubt == Sure {
+		r.Doubt = Unread
+	}
+	for _, m := range near {
+		if len(r.Choices) < maxChoices && !slices.Contains(r.Choices, m.of) {
+			r.Choices = append(r.Choices, m.of)
+		}
+	}
+}
+
+// suggest is what the words of an unread line may mean, by their beginnings.
+func (r Reader) suggest(l *line) []*ingredient.Ingredient {
+	var found []*ingredient.Ingredient
+	for _, t := range l.tokens {
+		if t.kind != word || len(t.word) < 3 || stops[t.word] || neutrals[t.word] || prepared[t.word] || t.tail || t.as == AsAmount || t.as == AsCheck {
+			continue
+		}
+		for _, i := range r.Catalogue.Suggest(t.word, maxChoices) {
+			if len(found) < maxChoices && !slices.Contains(found, i) {
+				found = append(found, i)
+			}
+		}
+	}
+	return found
+}
+
+// explain tells of every word what it was read as.
+func (l *line) explain(out *Reading) {
+	out.Parts = out.Parts[:0]
+	for n := range l.tokens {
+		t := &l.tokens[n]
+		if t.kind == mark {
+			continue
+		}
+		if last := len(out.Parts) - 1; last >= 0 && out.Parts[last].As == t.as {
+			out.Parts[last].Words += " " + l.raw(n)
+			continue
+		}
+		out.Parts = append(out.Parts, Part{Words: l.raw(n), As: t.as})
+	}
+}
+
+// Standard reads with the catalogue that ships with the product and the common
+// measures.
+func Standard() Reader { return Reader{Catalogue: ingredient.Standard()} }
