@@ -17,6 +17,7 @@ require (
 	github.com/gofrs/flock v0.13.2
 	github.com/stretchr/testify v1.12.1
 	github.com/valyala/fasthttp v1.78.0
+	golang.org/x/net v0.62.0
 	golang.org/x/term v0.48.0
 	golang.org/x/text v0.43.0
 	golang.org/x/time v0.16.0
@@ -46,7 +47,6 @@ require (
 	golang.org/x/crypto v0.58.0 // indirect
 	golang.org/x/exp/typeparams v0.0.0-20231108232855-2478ac86f678 // indirect
 	golang.org/x/mod v0.41.0 // indirect
-	golang.org/x/net v0.62.0 // indirect
 	golang.org/x/sync v0.24.0 // indirect
 	golang.org/x/sys v0.50.0 // indirect
 	golang.org/x/tools v0.51.0 // indirect

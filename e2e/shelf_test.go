@@ -150,7 +150,7 @@ func TestAWarmSpellThrowsOutWhatStoodThere(t *testing.T) {
 	recipe := made["draft"].(map[string]any)
 	recipe["lines"] = []any{}
 	for _, text := range []string{"1 cup sesame seeds", "4 cups water"} {
-		recipe["lines"] = append(recipe["lines"].([]any), ask(t, url, "POST", "/api/lines", map[string]any{"text": text}))
+		recipe["lines"] = append(recipe["lines"].([]any), ask(t, url, "POST", "/api/lines", map[string]any{"text": text})["lines"].([]any)...)
 	}
 	ask(t, url, "PUT", "/api/drinks/1/draft", map[string]any{"name": "Sesame porch milk", "recipe": recipe, "revision": made["revision"]})
 	yesterday := time.Now().AddDate(0, 0, -1)

@@ -12,6 +12,7 @@ import (
 	"time"
 
 	"plushladle/core/fault"
+	"plushladle/core/ingredient"
 	"plushladle/core/keep"
 	"plushladle/core/process"
 	"plushladle/core/quantity"
@@ -72,7 +73,7 @@ func (f *reckonCommand) run(given flags, s streams) int {
 	if err != nil {
 		return s.refuse("reckon", err)
 	}
-	written, err := exchange.ReadRecipe(data)
+	written, err := exchange.ReadRecipe(data, reading.Reader{Catalogue: ingredient.Standard(), System: drink.System})
 	if err != nil {
 		return s.refuse("reckon", fault.In(f.File, err))
 	}
@@ -387,18 +388,33 @@ func readFile(name string, stdin io.Reader) ([]byte, error) {
 	return data, nil
 }
 
-func (f *reckonCommand) reckon(d reckon.Drink, written exchange.Recipe, notes []string, s streams) int {
-	d.Name = written.Name
-	understood := 0
-	for _, text := range written.Lines {
-		line, err := reading.Standard().Line(text)
-		if err != nil {
-			notes = append(notes, "left out: "+wording.Error(err))
+// readLines are the lines of a page as they go into the drink, and how each was read. One
+// written line may be several.
+func readLines(page reading.Page) (lines []recipe.Line, read []exchange.Read, notes []string) {
+	for n, item := range page.Items {
+		if item.Problem != nil {
+			notes = append(notes, "left out: "+wording.Error(item.Problem))
 		}
+		for _, l := range item.Reading.Lines {
+			lines = append(lines, l)
+			read = append(read, exchange.Read{Text: item.Text, Item: n, Reading: &page.Items[n].Reading})
+		}
+	}
+	return lines, read, notes
+}
+
+func (f *reckonCommand) reckon(d reckon.Drink, page reading.Page, notes []string, s streams) int {
+	d.Name = page.Title
+	lines, read, said := readLines(page)
+	notes = append(notes, said...)
+	texts := make([]string, len(lines))
+	understood := 0
+	for n, line := range lines {
+		texts[n] = read[n].Text
 		if line.Ingredient != nil {
 			understood++
 		} else if f.Strict {
-			fmt.Fprintf(s.err, "plushladle reckon: line %q is not understood; correct it, or leave --strict away\n", text)
+			fmt.Fprintf(s.err, "plushladle reckon: line %q is not understood; correct it, or leave --strict away\n", texts[n])
 			return exitWrong
 		}
 		d.Lines = append(d.Lines, line)
@@ -407,7 +423,7 @@ func (f *reckonCommand) reckon(d reckon.Drink, written exchange.Recipe, notes []
 		fmt.Fprintln(s.err, "plushladle reckon: no line was understood; write one ingredient a line, such as: 1 cup almonds")
 		return exitWrong
 	}
-	solved, texts, said, err := f.solve(&d, written.Lines)
+	solved, texts, said, err := f.solve(&d, texts)
 	if err != nil {
 		return s.refuse("reckon", err)
 	}
@@ -420,6 +436,7 @@ func (f *reckonCommand) reckon(d reckon.Drink, written exchange.Recipe, notes []
 		}
 	}
 	out := exchange.Export(&solved, texts, r, append(notes, said...))
+	out.Explain(page, read)
 	if f.JSON {
 		return printJSON(s, out)
 	}

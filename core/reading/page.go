@@ -58,7 +58,7 @@ func (r Reader) ReadPage(text string) Page {
 	p := page{reader: r}
 	for row := range strings.Lines(strings.ReplaceAll(text, "\r", "\n")) {
 		text := clean(strings.TrimSpace(row))
-		if text == "" {
+		if text == "" || strings.HasPrefix(text, "//") { // the cook's own comment
 			continue
 		}
 		p.line(text, strings.TrimSpace(row))

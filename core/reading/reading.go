@@ -208,3 +208,27 @@ func (l *line) explain(out *Reading) {
 // Standard reads with the catalogue that ships with the product and the common
 // measures.
 func Standard() Reader { return Reader{Catalogue: ingredient.Standard()} }
+
+// ReadAs reads a line whose ingredient the cook has settled: its amounts are found anew
+// with what is known of that one, and what was written beside them is kept as a note.
+func (r Reader) ReadAs(text string, of *ingredient.Ingredient) (Reading, error) {
+	out := Reading{Written: strings.TrimSpace(text)}
+	l := line{reader: r, text: clean(text)}
+	l.tokens = tokens(l.text)
+	l.unlabel()
+	l.passOver()
+	l.mend()
+	l.findMeasures()
+	l.markTails()
+	s := l.segmentOf(0, len(l.tokens))
+	amount, err := l.choose(&out, s, of)
+	if err != nil {
+		return out, err
+	}
+	line := s.write(match{of: of})
+	line.Name, line.Amount = of.Name, amount
+	out.add(line, nil)
+	out.Slips = l.slips
+	l.explain(&out)
+	return out, nil
+}

@@ -24,6 +24,7 @@ type Line struct {
 	Unsoaked   bool                   // goes in dry although its kind is usually soaked
 	SoakedCup  bool                   // the volume was measured after soaking
 	Locked     bool                   // stays as it is when the drink is scaled
+	Kept       bool                   // as a note: it names nothing, and no figure lacks it
 	Added      bool                   // by the core, where no line could give what was asked
 }
 

@@ -55,6 +55,7 @@ type Reckoning struct {
 // LineReckoning is one line at the drink's size.
 type LineReckoning struct {
 	Understood bool
+	Kept       bool // as a note
 	Err        error             // why it does not count; nil where it does
 	MassG      float64           // at this size
 	VolumeML   float64           // as it lies in the measure
@@ -167,6 +168,10 @@ func (d *Drink) Weigh(r *Reckoning) []Weighed {
 	for n := range d.Lines {
 		line := &d.Lines[n]
 		out := &r.Lines[n]
+		if line.Kept {
+			out.Kept = true
+			continue
+		}
 		if line.Ingredient == nil {
 			out.Err = fault.New("ingredient", line.Name, "not-in-catalogue")
 			continue
@@ -345,11 +350,23 @@ func (b *Batch) vegan(r *Reckoning) *bool {
 		return &yes
 	}
 	for _, l := range r.Lines {
-		if !l.Understood {
+		if !l.Understood && !l.Kept {
 			return nil
 		}
 	}
 	return &yes
+}
+
+// Lacks are the lines that no figure counts, by their places: those that were not
+// understood, and those whose amount cannot be weighed. Notes are none of them.
+func (r *Reckoning) Lacks() []int {
+	var lacking []int
+	for n, l := range r.Lines {
+		if !l.Kept && (!l.Understood || l.Err != nil) {
+			lacking = append(lacking, n)
+		}
+	}
+	return lacking
 }
 
 // parts are the lines as the cautions see them.

@@ -118,6 +118,8 @@ func lineAssumptions(line *recipe.Line, l LineReckoning) []say.Text {
 		name = line.Ingredient.Name
 	}
 	switch {
+	case l.Kept:
+		return nil
 	case !l.Understood:
 		return []say.Text{say.Of("line-not-understood", shorten(name))}
 	case l.Err != nil:

@@ -215,10 +215,12 @@ func (c *cook) recipe(d drink, v version) kitchen.Recipe {
 	f := kitchen.New("us")
 	f.Strainer, f.Spices, f.ShopPrice = d.strainer, "linear", d.shopPrice
 	for n, text := range v.lines {
-		var line kitchen.Line
-		c.call(http.MethodPost, "/api/lines", bench.TypedLine{Text: text}, &line)
-		line.Key = fmt.Sprintf("line-%d", n+1)
-		f.Lines = append(f.Lines, line)
+		var read bench.ReadLine
+		c.call(http.MethodPost, "/api/lines", bench.TypedLine{Text: text}, &read)
+		for _, line := range read.Lines {
+			line.Key = fmt.Sprintf("line-%d", n+1)
+			f.Lines = append(f.Lines, line)
+		}
 	}
 	return f
 }

@@ -130,10 +130,8 @@ func exportBalance(r *reckon.Reckoning) *Balance {
 // missing are the lines that no figure counts.
 func missing(texts []string, r *reckon.Reckoning) []string {
 	out := []string{}
-	for n, l := range r.Lines {
-		if !l.Understood || l.Err != nil {
-			out = append(out, texts[n])
-		}
+	for _, n := range r.Lacks() {
+		out = append(out, texts[n])
 	}
 	return out
 }

@@ -7,7 +7,10 @@ import (
 	"strings"
 	"unicode/utf8"
 
+	"golang.org/x/net/html"
+
 	"plushladle/core/fault"
+	"plushladle/core/reading"
 )
 
 // Limits of a recipe file.
@@ -18,70 +21,128 @@ const (
 	maxDepth       = 8 // of JSON looked through for a Recipe
 )
 
-// Recipe is a drink as it comes from outside: a name and its ingredient lines.
-type Recipe struct {
-	Name  string
-	Lines []string
-}
-
-// ReadRecipe reads an ingredient list, one a line, with an optional "# Name"
-// first, or a schema.org Recipe as JSON-LD. The error is a *fault.Error for
-// the field "file".
-func ReadRecipe(data []byte) (Recipe, error) {
+// ReadRecipe reads a whole recipe: a list of ingredients, one a line, a page with title,
+// headings and method, a schema.org Recipe as JSON-LD, or a web page that may hold one.
+// The error is a *fault.Error for the field "file".
+func ReadRecipe(data []byte, reader reading.Reader) (reading.Page, error) {
 	if len(data) > MaxRecipeBytes {
-		return Recipe{}, fault.New("file", "", "recipe-too-large")
+		return reading.Page{}, fault.New("file", "", "recipe-too-large")
 	}
 	data = bytes.TrimPrefix(data, []byte("\xef\xbb\xbf"))
 	if !utf8.Valid(data) || bytes.IndexByte(data, 0) >= 0 {
-		return Recipe{}, fault.New("file", "", "not-text")
+		return reading.Page{}, fault.New("file", "", "not-text")
 	}
-	recipe, err := read(data)
+	text, err := textOf(data)
 	if err != nil {
-		return Recipe{}, err
+		return reading.Page{}, err
 	}
-	if len(recipe.Lines) > MaxRecipeLines {
-		return Recipe{}, fault.New("file", "", "recipe-too-long")
+	page := reader.ReadPage(text)
+	page.Title = shortName(page.Title)
+	lines := 0
+	for _, item := range page.Items {
+		lines += len(item.Reading.Lines)
 	}
-	return recipe, nil
+	if lines > MaxRecipeLines {
+		return reading.Page{}, fault.New("file", "", "recipe-too-long")
+	}
+	return page, nil
 }
 
-func read(data []byte) (Recipe, error) {
+// textOf is a recipe as a page of text, whatever it travels in.
+func textOf(data []byte) (string, error) {
 	trimmed := bytes.TrimSpace(data)
-	if len(trimmed) == 0 || (trimmed[0] != '{' && trimmed[0] != '[') {
-		return readList(string(data)), nil
+	switch {
+	case len(trimmed) > 0 && (trimmed[0] == '{' || trimmed[0] == '['):
+		var document any
+		if err := json.Unmarshal(trimmed, &document); err != nil {
+			return "", fault.New("file", "", "broken-json", err.Error())
+		}
+		text, ok := findRecipe(document, 0)
+		if !ok {
+			return "", fault.New("file", "", "no-recipe-in-json")
+		}
+		return text, nil
+	case len(trimmed) > 0 && trimmed[0] == '<':
+		return textOfHTML(trimmed), nil
 	}
-	var document any
-	if err := json.Unmarshal(trimmed, &document); err != nil {
-		return Recipe{}, fault.New("file", "", "broken-json", err.Error())
-	}
-	recipe, ok := findRecipe(document, 0)
-	if !ok {
-		return Recipe{}, fault.New("file", "", "no-recipe-in-json")
-	}
-	return recipe, nil
+	return string(data), nil
 }
 
-func readList(text string) Recipe {
-	var r Recipe
-	for _, line := range strings.FieldsFunc(text, func(c rune) bool { return c == '\n' || c == '\r' }) {
-		line = strings.TrimSpace(line)
-		name, isName := strings.CutPrefix(line, "#")
-		switch {
-		case line == "" || strings.HasPrefix(line, "//"):
-		case isName && r.Name == "" && len(r.Lines) == 0:
-			r.Name = shortName(name)
-		default:
-			r.Lines = append(r.Lines, line)
+// linkedData is how a web page marks data for machines.
+const linkedData = "application/ld+json"
+
+// textOfHTML is the recipe that a web page holds for machines; where it holds none, the
+// words of the page, a block a line.
+func textOfHTML(data []byte) string {
+	tokens := html.NewTokenizer(bytes.NewReader(data))
+	var words strings.Builder
+	hidden := ""
+	isData := false
+	for {
+		switch tokens.Next() {
+		case html.ErrorToken:
+			return words.String()
+		case html.StartTagToken:
+			t := tokens.Token()
+			if t.Data == "script" || t.Data == "style" || t.Data == "head" && hidden == "" {
+				hidden = t.Data
+				isData = t.Data == "script" && attribute(t, "type") == linkedData
+			}
+			breakLine(&words, t.Data)
+		case html.EndTagToken:
+			t := tokens.Token()
+			if t.Data == hidden {
+				hidden, isData = "", false
+			}
+			breakLine(&words, t.Data)
+		case html.SelfClosingTagToken:
+			breakLine(&words, tokens.Token().Data)
+		case html.TextToken:
+			text := tokens.Token().Data
+			if isData {
+				if recipe, ok := recipeIn(text); ok {
+					return recipe
+				}
+			}
+			if hidden == "" {
+				words.WriteString(strings.Join(strings.Fields(" "+text+" "), " ") + " ")
+			}
 		}
 	}
-	return r
 }
 
-// findRecipe looks for an object of type Recipe, at the top, in an array or
-// in an @graph.
-func findRecipe(v any, depth int) (Recipe, bool) {
+func attribute(t html.Token, name string) string {
+	for _, a := range t.Attr {
+		if a.Key == name {
+			return a.Val
+		}
+	}
+	return ""
+}
+
+// inline are the elements that words run on in.
+var inline = map[string]bool{"a": true, "b": true, "i": true, "em": true, "strong": true, "span": true, "small": true, "u": true, "sup": true, "sub": true, "label": true, "input": true, "mark": true}
+
+func breakLine(words *strings.Builder, element string) {
+	if !inline[element] {
+		words.WriteByte('\n')
+	}
+}
+
+// recipeIn is the recipe in a piece of JSON, if it holds one.
+func recipeIn(text string) (string, bool) {
+	var document any
+	if json.Unmarshal([]byte(text), &document) != nil {
+		return "", false
+	}
+	return findRecipe(document, 0)
+}
+
+// findRecipe looks for an object of type Recipe, at the top, in an array or in an
+// @graph, and gives it as a page of text.
+func findRecipe(v any, depth int) (string, bool) {
 	if depth > maxDepth {
-		return Recipe{}, false
+		return "", false
 	}
 	switch node := v.(type) {
 	case []any:
@@ -92,12 +153,61 @@ func findRecipe(v any, depth int) (Recipe, bool) {
 		}
 	case map[string]any:
 		if isRecipe(node["@type"]) {
-			r := Recipe{Name: shortName(text(node["name"])), Lines: texts(node["recipeIngredient"])}
-			return r, len(r.Lines) > 0
+			return pageOf(node)
 		}
 		return findRecipe(node["@graph"], depth+1)
 	}
-	return Recipe{}, false
+	return "", false
+}
+
+// pageOf is a schema.org Recipe as a page of text.
+func pageOf(node map[string]any) (string, bool) {
+	lines := texts(node["recipeIngredient"])
+	if len(lines) == 0 {
+		return "", false
+	}
+	var page []string
+	if name := shortName(text(node["name"])); name != "" {
+		page = append(page, "# "+oneLine(name))
+	}
+	page = append(page, "Ingredients")
+	for _, l := range lines {
+		page = append(page, oneLine(l))
+	}
+	if yields := texts(node["recipeYield"]); len(yields) > 0 {
+		page = append(page, "Makes "+oneLine(yields[0]))
+	}
+	page = append(page, "Method")
+	for _, step := range instructions(node["recipeInstructions"], 0) {
+		page = append(page, oneLine(step))
+	}
+	return strings.Join(page, "\n"), true
+}
+
+func oneLine(text string) string { return strings.Join(strings.Fields(text), " ") }
+
+// instructions are the steps of a Recipe: one text, a list of texts, or steps in
+// sections.
+func instructions(v any, depth int) []string {
+	if depth > maxDepth {
+		return nil
+	}
+	if s := text(v); s != "" {
+		return strings.FieldsFunc(s, func(r rune) bool { return r == '\n' })
+	}
+	var out []string
+	switch node := v.(type) {
+	case []any:
+		for _, item := range node {
+			out = append(out, instructions(item, depth+1)...)
+		}
+	case map[string]any:
+		if s := text(node["text"]); s != "" {
+			return []string{s}
+		}
+		return instructions(node["itemListElement"], depth+1)
+	}
+	return out
 }
 
 func isRecipe(kind any) bool {

@@ -4,6 +4,7 @@ import (
 	"math"
 
 	"plushladle/core/keep"
+	"plushladle/core/reading"
 	"plushladle/core/reckon"
 	"plushladle/internal/wording"
 )
@@ -13,6 +14,8 @@ import (
 // of their name; what cannot be computed is null, never 0.
 type Reckoning struct {
 	Name        string     `json:"name"`
+	Title       *string    `json:"title"`
+	Notes       []string   `json:"notes"`
 	Style       *string    `json:"style"`
 	Kind        *string    `json:"kind"`
 	KindFrom    *string    `json:"kind_from"`
@@ -51,6 +54,59 @@ type Line struct {
 	Stage      *string  `json:"stage"`
 	Understood bool     `json:"understood"`
 	Note       string   `json:"note"`
+	Confidence string   `json:"confidence"`
+	Candidates []string `json:"candidates"`
+	Join       int      `json:"join"`
+	Words      []Word   `json:"words"`
+}
+
+// Word is some words of a line as written, and what they were read as.
+type Word struct {
+	Words string `json:"words"`
+	As    string `json:"as"`
+}
+
+// Read is where a line of a drink comes from: the line of the page, and how it was read.
+type Read struct {
+	Text    string
+	Item    int // of the page
+	Reading *reading.Reading
+}
+
+// Explain adds how the lines were read, and what else stood on the page. Lines that were
+// added since are left as they are.
+func (r *Reckoning) Explain(page reading.Page, read []Read) {
+	r.Title, r.Notes = optional(page.Title), []string{}
+	for _, item := range page.Items {
+		if item.Kind != reading.Ingredient && item.Kind != reading.Title {
+			r.Notes = append(r.Notes, item.Text)
+		}
+	}
+	for n := range r.Lines {
+		r.Lines[n].Candidates, r.Lines[n].Words = []string{}, []Word{}
+		if n < len(read) && r.Lines[n].Text == read[n].Text {
+			r.Lines[n].explain(read, n)
+		}
+	}
+}
+
+func (l *Line) explain(read []Read, n int) {
+	from := read[n].Reading
+	l.Confidence = "sure"
+	if from.Doubt != reading.Sure {
+		l.Confidence = string(from.Doubt)
+	} else if len(from.Slips) > 0 {
+		l.Confidence = "slip"
+	}
+	for at := n - 1; at >= 0 && read[at].Item == read[n].Item; at-- {
+		l.Join++
+	}
+	for _, c := range from.Choices {
+		l.Candidates = append(l.Candidates, c.Name)
+	}
+	for _, p := range from.Parts {
+		l.Words = append(l.Words, Word{p.Words, string(p.As)})
+	}
 }
 
 // Ratio is grinding liquid as poured per 1 of dry base.

@@ -15,7 +15,6 @@ import (
 
 	"plushladle/internal/app"
 	"plushladle/internal/app/bench"
-	"plushladle/internal/kitchen"
 )
 
 // BenchmarkReckonAgainstEmptyHandlers gives a reckoning of twelve lines, an
@@ -28,7 +27,7 @@ func BenchmarkReckonAgainstEmptyHandlers(b *testing.B) {
 		"2 tbsp maple syrup", "2 large dates", "1/2 tsp cardamom", "1/4 tsp nutmeg", "1 tsp vanilla", "1 tbsp coconut oil",
 		"1/8 tsp salt", "1 tbsp cocoa", "1/2 cup pearl barley", "1 inch fresh ginger",
 	} {
-		f.Lines = append(f.Lines, call[kitchen.Line](c, "POST", "/api/lines", bench.TypedLine{Text: line}))
+		f.Lines = append(f.Lines, call[bench.ReadLine](c, "POST", "/api/lines", bench.TypedLine{Text: line}).Lines[0])
 	}
 	asked, err := json.Marshal(bench.ToReckon{Recipe: f})
 	require.NoError(b, err)

@@ -21,7 +21,7 @@ func (c *client) creamer() kitchen.Recipe {
 	c.t.Helper()
 	f := kitchen.New("us")
 	for n, text := range []string{"1 1/2 cups pecans, soaked 8 h", "3 cups water", "2 tbsp maple syrup", "1/2 tsp cardamom after straining", "1 tbsp coconut oil"} {
-		line := call[kitchen.Line](c, "POST", "/api/lines", bench.TypedLine{Text: text})
+		line := call[bench.ReadLine](c, "POST", "/api/lines", bench.TypedLine{Text: text}).Lines[0]
 		line.Key = fmt.Sprint("k", n)
 		f.Lines = append(f.Lines, line)
 	}
@@ -169,16 +169,16 @@ func TestAPastedRecipeLosesNoLine(t *testing.T) {
 	}
 	out := call[bench.Pasted](c, "POST", "/api/pastes", bench.Paste{Text: "# Porch milk\n" + strings.Join(list, "\n") + "\n\na splash of joy\n-1 cup water"})
 	assert.Equal(t, "Porch milk", out.Name)
-	require.Len(t, out.Lines, len(tests)+2)
+	require.Len(t, out.Lines, 1+len(tests)+2, "and the title")
 	for n, tt := range tests {
-		got := out.Lines[n]
+		got := out.Lines[1+n]
 		assert.True(t, got.Understood, tt.text)
-		assert.Equal(t, []string{tt.text, tt.amount, tt.ingredient, tt.note}, []string{got.Text, got.Line.Amount, got.Line.Ingredient, got.Line.Note})
+		assert.Equal(t, []string{strings.TrimLeft(tt.text, "•- "), tt.amount, tt.ingredient, tt.note}, []string{got.Text, got.Lines[0].Amount, got.Lines[0].Ingredient, got.Lines[0].Note})
 	}
-	for _, odd := range out.Lines[len(tests):] {
+	for _, odd := range out.Lines[1+len(tests):] {
 		assert.False(t, odd.Understood)
-		assert.NotEmpty(t, odd.Problem)
-		assert.NotEmpty(t, odd.Line.Ingredient, "what was written is kept")
+		assert.NotEmpty(t, odd.Problem+odd.Question)
+		assert.NotEmpty(t, odd.Lines[0].Ingredient, "what was written is kept")
 	}
 	for _, bad := range []string{"   ", `{"@type":"Recipe"`, `{"@type":"Thing"}`, `{"a":{"b":[[[[[[[[[[1]]]]]]]]]]}}`} {
 		assert.Equal(t, "body.text", c.refused("POST", "/api/pastes", bench.Paste{Text: bad}).Errors[0].Location, bad)
@@ -213,7 +213,7 @@ func TestExportsComeInAgain(t *testing.T) {
 	pasted := call[bench.Pasted](c, "POST", "/api/pastes", bench.Paste{Text: out.JSONLD})
 	again := kitchen.New("us")
 	for _, l := range pasted.Lines {
-		again.Lines = append(again.Lines, l.Line)
+		again.Lines = append(again.Lines, l.Lines...)
 	}
 	after := call[bench.Reckoning](c, "POST", "/api/reckonings", bench.ToReckon{Recipe: again})
 	assert.InEpsilon(t, before.DrinkML, after.DrinkML, 1e-3)

@@ -59,7 +59,7 @@ func onTheScale(t *testing.T, lines ...string) *client {
 	drink := call[bench.Drink](c, "POST", "/api/drinks", bench.NewDrink{Name: "Almond milk"})
 	f := kitchen.New("us")
 	for n, text := range lines {
-		line := call[kitchen.Line](c, "POST", "/api/lines", bench.TypedLine{Text: text})
+		line := call[bench.ReadLine](c, "POST", "/api/lines", bench.TypedLine{Text: text}).Lines[0]
 		line.Key = fmt.Sprint("line-", n+1)
 		f.Lines = append(f.Lines, line)
 	}

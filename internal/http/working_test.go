@@ -87,9 +87,9 @@ func TestHotWaterStaysHotOnTheBench(t *testing.T) {
 	t.Parallel()
 	c := newClient(t)
 	pasted := call[bench.Pasted](c, "POST", "/api/pastes", bench.Paste{Text: "1 cup almonds\n3 cups boiling water"})
-	assert.Equal(t, []string{"Water", "boiling"}, []string{pasted.Lines[1].Line.Ingredient, pasted.Lines[1].Line.Note})
+	assert.Equal(t, []string{"Water", "boiling"}, []string{pasted.Lines[1].Lines[0].Ingredient, pasted.Lines[1].Lines[0].Note})
 	f := kitchen.New("us")
-	f.Lines = []kitchen.Line{pasted.Lines[0].Line, pasted.Lines[1].Line}
+	f.Lines = []kitchen.Line{pasted.Lines[0].Lines[0], pasted.Lines[1].Lines[0]}
 	r := call[bench.Reckoning](c, "POST", "/api/reckonings", bench.ToReckon{Name: "hot", Recipe: f})
 	assert.Equal(t, 98., r.WaterC)
 	assert.Equal(t, "hot-blend", r.Cautions[0].Code)

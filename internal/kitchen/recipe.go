@@ -92,6 +92,10 @@ type Line struct {
 	Unsoaked   bool   `json:"unsoaked"`
 	SoakedCup  bool   `json:"soakedCup" doc:"the volume was measured after soaking"`
 	Locked     bool   `json:"locked"`
+	// Written is the line as it was written or copied, from which it was read.
+	Written string `json:"written,omitempty" maxLength:"2000"`
+	Settled bool   `json:"settled,omitempty" doc:"the cook has seen how it was read, or changed it"`
+	IsNote  bool   `json:"isNote,omitempty" doc:"it names nothing, and no figure lacks it"`
 }
 
 // New is a recipe with no lines and the usual ways of working.
@@ -185,11 +189,15 @@ func (f Recipe) portions(ways Setup) []recipe.Portion {
 }
 
 func (l Line) read(ways Setup) (recipe.Line, error) {
-	i, ok := ways.Lines().Name(l.Ingredient)
 	line := recipe.Line{
-		Key: l.Key, Ingredient: i, Name: l.Ingredient, Stage: ingredient.Stage(l.Stage), Note: l.Note,
-		Unsoaked: l.Unsoaked, SoakedCup: l.SoakedCup, Locked: l.Locked,
+		Key: l.Key, Name: l.Ingredient, Stage: ingredient.Stage(l.Stage), Note: l.Note,
+		Unsoaked: l.Unsoaked, SoakedCup: l.SoakedCup, Locked: l.Locked, Kept: l.IsNote,
 	}
+	if l.IsNote {
+		return line, nil
+	}
+	i, ok := ways.Lines().Name(l.Ingredient)
+	line.Ingredient = i
 	if !ok {
 		line.Ingredient = nil
 	} else {
@@ -238,13 +246,44 @@ func (f Recipe) freshKey(n int) string {
 	}
 }
 
+// Text is the line as the cook wrote it, or as it stands now.
+func (l Line) Text() string {
+	if l.Written != "" && !l.Settled {
+		return l.Written
+	}
+	return strings.TrimSpace(l.Amount + " " + l.Ingredient)
+}
+
+// shownRunes is how much of a line is named where others lack it.
+const shownRunes = 40
+
+// Shortened is a line as it is named beside a figure.
+func Shortened(text string) string {
+	runes := []rune(text)
+	if len(runes) <= shownRunes {
+		return text
+	}
+	return strings.TrimSpace(string(runes[:shownRunes])) + " …"
+}
+
 // ReadLine reads a whole line as people write it: "1 1/2 cups hazelnuts, soaked".
+// Where the line holds several ingredients, it is the first.
 func ReadLine(text string, ways Setup) (Line, error) {
 	read, err := ways.Lines().Line(text)
 	if err != nil {
 		return Line{}, fault.In("text", err)
 	}
 	return Written(read), nil
+}
+
+// LinesOf are the lines that a reading comes to, each with what was written.
+func LinesOf(read reading.Reading) []Line {
+	lines := make([]Line, len(read.Lines))
+	for n, l := range read.Lines {
+		lines[n] = Written(l)
+		lines[n].Written = read.Written
+	}
+	return lines
 }
 
 // Written is a line of the core as the cook writes it.

@@ -507,60 +507,6 @@ func (s Service) Match(in ToMatch) ([]Matched, error) {
 	return out, nil
 }
 
-// Paste is a recipe as it was copied.
-type Paste struct {
-	Text string `json:"text" maxLength:"200000"`
-}
-
-// Pasted is what was read of it. No line is lost.
-type Pasted struct {
-	Name  string       `json:"name"`
-	Lines []PastedLine `json:"lines"`
-}
-
-// PastedLine is one line: as written, and as read.
-type PastedLine struct {
-	Text       string       `json:"text"`
-	Line       kitchen.Line `json:"line"`
-	Understood bool         `json:"understood"`
-	Problem    string       `json:"problem"`
-}
-
-func (s Service) Paste(in Paste) (Pasted, error) {
-	ways, err := s.Setup()
-	if err != nil {
-		return Pasted{}, err
-	}
-	read, err := exchange.ReadRecipe([]byte(in.Text))
-	if err != nil {
-		return Pasted{}, fault.In("text", err)
-	}
-	if len(read.Lines) == 0 {
-		return Pasted{}, fault.New("text", "", "paste-has-no-lines")
-	}
-	out := Pasted{Name: read.Name, Lines: make([]PastedLine, len(read.Lines))}
-	for n, text := range read.Lines {
-		out.Lines[n] = pasteLine(n, text, ways)
-	}
-	return out, nil
-}
-
-func pasteLine(n int, text string, ways kitchen.Setup) PastedLine {
-	read, err := ways.Lines().Line(text)
-	line := kitchen.Written(read)
-	line.Key = fmt.Sprintf("pasted-%d", n)
-	out := PastedLine{Text: text, Line: line, Understood: read.Ingredient != nil && err == nil}
-	switch {
-	case err != nil:
-		out.Problem = wording.Error(err)
-	case read.Ingredient == nil:
-		out.Problem = "names nothing in the catalogue; choose an ingredient, or leave it as a note"
-	case read.Amount.IsOpen():
-		out.Problem = "has no amount; it stays open until it is weighed"
-	}
-	return out
-}
-
 // ToCompare are two drinks.
 type ToCompare struct {
 	A Compared `json:"a"`

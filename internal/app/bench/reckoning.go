@@ -50,6 +50,7 @@ type Reckoning struct {
 	LeftoverML  float64       `json:"leftoverML" doc:"of a decoction, not used"`
 	SteamG      float64       `json:"steamG" doc:"water boiled away"`
 	FoamG       float64       `json:"foamG" doc:"skimmed off"`
+	Missing     []string      `json:"missing" doc:"the lines that no figure counts, as written"`
 	Assumptions []string      `json:"assumptions"`
 	Process     []ProcessStep `json:"process" doc:"how it is made, step by step"`
 	Unapplied   []string      `json:"unapplied" doc:"changes of the cook's whose step is not there now"`
@@ -81,6 +82,9 @@ type LineFigure struct {
 	Note        string  `json:"note"`
 	ErrorField  string  `json:"errorField" doc:"amount or ingredient; empty where the line counts"`
 	Error       string  `json:"error"`
+
+	Question string   `json:"question" doc:"what is asked about how it was read; empty where nothing is"`
+	Choices  []string `json:"choices" doc:"ingredients it may mean, the likeliest first"`
 }
 
 // RatioFigure is grinding liquid per 1 of dry base.
@@ -204,7 +208,7 @@ type Jug struct {
 func present(d *reckon.Drink, keys []string, lineErrors []error, r *reckon.Reckoning, madeOn time.Time) Reckoning {
 	out := Reckoning{
 		Reckoned: r.Drink != nil, Factor: r.Factor, Lines: presentLines(d, keys, lineErrors, r),
-		Allergens: []string{}, Vegan: r.Vegan, Cautions: presentCautions(r.Cautions), Dials: presentDials(r, keys),
+		Allergens: []string{}, Missing: []string{}, Vegan: r.Vegan, Cautions: presentCautions(r.Cautions), Dials: presentDials(r, keys),
 		Jug: Jug{TicksML: []float64{}}, Assumptions: wording.Texts(r.Assumptions()), Keeps: Keeps{Reasons: []string{}},
 		Cost:    CostFigure{r.Cost.Known, r.Cost.Batch, r.Cost.PerLitre, r.Cost.PerServing, app.OrEmpty(r.Cost.Unpriced)},
 		ForWhom: PresentForWhom(r.ForWhom), Chill: ChillFigure(r.Chill), LeftoverML: r.LeftoverML, SteamG: r.SteamG, FoamG: r.FoamG,

@@ -21,19 +21,6 @@ func (s Service) FindIngredients(typed string) ([]Suggestion, error) {
 	return suggest(amount, ways.Catalogue.Suggest(name, maxSuggestions)), nil
 }
 
-// TypedLine is a line as people write it.
-type TypedLine struct {
-	Text string `json:"text" minLength:"1" maxLength:"2000"`
-}
-
-func (s Service) ReadLine(in TypedLine) (kitchen.Line, error) {
-	ways, err := s.Setup()
-	if err != nil {
-		return kitchen.Line{}, err
-	}
-	return kitchen.ReadLine(in.Text, ways)
-}
-
 // ToReckon is a drink as it stands on the Bench.
 type ToReckon struct {
 	Name   string         `json:"name" maxLength:"120"`
@@ -62,7 +49,13 @@ func (s Service) ReckonRecipe(name string, f kitchen.Recipe, madeOn time.Time) (
 	for n, l := range f.Lines {
 		keys[n] = l.Key
 	}
-	return present(&d, keys, lineErrors, r, madeOn), nil
+	out := present(&d, keys, lineErrors, r, madeOn)
+	ways, err := s.Setup()
+	if err != nil {
+		return Reckoning{}, err
+	}
+	out.ask(f, r.Lacks(), ways)
+	return out, nil
 }
 
 func (s Service) WriteAtSize(in ToReckon) (kitchen.Recipe, error) {

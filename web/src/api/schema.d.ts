@@ -2515,10 +2515,14 @@ export interface components {
             amount: string;
             /** @description or whatever was written there: nothing a cook writes is too long to be kept */
             ingredient: string;
+            /** @description it names nothing, and no figure lacks it */
+            isNote?: boolean;
             /** @description stays with the line while it is moved and edited */
             key: string;
             locked: boolean;
             note: string;
+            /** @description the cook has seen how it was read, or changed it */
+            settled?: boolean;
             /** @description the volume was measured after soaking */
             soakedCup: boolean;
             /**
@@ -2527,12 +2531,15 @@ export interface components {
              */
             stage: "" | "soak" | "grind" | "rinse" | "brew" | "after straining" | "cook" | "at serving";
             unsoaked: boolean;
+            written?: string;
         };
         LineFigure: {
             /** @description at this size, in the style it was written in */
             amount: string;
             /** @description it is made of other ingredients, and can be swapped for them */
             blend: boolean;
+            /** @description ingredients it may mean, the likeliest first */
+            choices: string[];
             contributes: string;
             error: string;
             /** @description amount or ingredient; empty where the line counts */
@@ -2550,6 +2557,8 @@ export interface components {
             /** @description the ingredient's name, or what was typed */
             name: string;
             note: string;
+            /** @description what is asked about how it was read; empty where nothing is */
+            question: string;
             role: string;
             stage: string;
             /** @description how to come to less than the spoons hold */
@@ -2727,6 +2736,21 @@ export interface components {
             sucroseEquivalentG: number;
             /** Format: double */
             sugarsG: number;
+        };
+        Offer: {
+            /** Format: double */
+            blendS?: number;
+            /** @description of the process */
+            change?: components["schemas"]["StepChange"];
+            /** Format: double */
+            cookMin?: number;
+            heat?: string;
+            /** @enum {string} */
+            kind: "soak" | "blend" | "heat" | "strain" | "chill" | "keep";
+            sentence: string;
+            strainer?: string;
+            /** @description what it would change, as a cook says it */
+            words: string;
         };
         OnBench: {
             name: string;
@@ -2909,14 +2933,42 @@ export interface components {
             text: string;
         };
         Pasted: {
+            /** @description all lines of the page, in their order */
             lines: components["schemas"]["PastedLine"][];
             name: string;
+            /** @description what the method says of how it is made */
+            offers: components["schemas"]["Offer"][];
+            /**
+             * Format: double
+             * @description 0 where it is not said
+             */
+            servings: number;
+            /**
+             * Format: double
+             * @description 0 where it is not said
+             */
+            yieldML: number;
         };
         PastedLine: {
-            line: components["schemas"]["Line"];
+            /** @description ingredients it may mean, the likeliest first */
+            choices: string[];
+            /** @enum {string} */
+            kind: "title" | "yield" | "heading" | "ingredient" | "step" | "note";
+            /** @description one for each ingredient */
+            lines: components["schemas"]["Line"][];
+            /** @description what was taken for a slip; empty where nothing was */
+            mended: string;
+            /** @description why its amount cannot be one; empty where it can */
             problem: string;
+            /** @description what is asked about it; empty where nothing is */
+            question: string;
             text: string;
+            /** @description how it is read, in short */
+            told: string;
+            /** @description every one of them is in the catalogue */
             understood: boolean;
+            /** @description every word, and what it was read as */
+            words: components["schemas"]["WordsRead"][];
         };
         Plan: {
             /** @description when it runs */
@@ -3095,6 +3147,22 @@ export interface components {
             /** @description and what gets warmest */
             words: string;
         };
+        ReadLine: {
+            /** @description ingredients it may mean, the likeliest first */
+            choices: string[];
+            /** @description one for each ingredient */
+            lines: components["schemas"]["Line"][];
+            /** @description what was taken for a slip; empty where nothing was */
+            mended: string;
+            /** @description what is asked about it; empty where nothing is */
+            question: string;
+            /** @description how it is read, in short */
+            told: string;
+            /** @description every one of them is in the catalogue */
+            understood: boolean;
+            /** @description every word, and what it was read as */
+            words: components["schemas"]["WordsRead"][];
+        };
         ReadyBy: {
             /** @description by the kitchen's clock, 2026-11-28T09:00, or with an offset */
             readyBy: string;
@@ -3256,6 +3324,8 @@ export interface components {
             lines: components["schemas"]["LineFigure"][];
             /** Format: double */
             lowML: number;
+            /** @description the lines that no figure counts, as written */
+            missing: string[];
             per100mL: components["schemas"]["Nutrition"];
             perServing: components["schemas"]["Nutrition"];
             /** @description how it is made, step by step */
@@ -3900,6 +3970,8 @@ export interface components {
             value?: number;
         };
         TypedLine: {
+            /** @description the ingredient that the cook says it is */
+            as?: string;
             text: string;
         };
         UsedLine: {
@@ -4005,6 +4077,11 @@ export interface components {
         };
         Why: {
             why: string;
+        };
+        WordsRead: {
+            /** @description amount, second-amount, size, ingredient, form, prepared, purpose, neutral, note, instead; empty where they have no part */
+            as: string;
+            words: string;
         };
         Working: {
             /** @description the numbers it rests on, with their sources */
@@ -4118,6 +4195,7 @@ export type Nothing = components['schemas']['Nothing'];
 export type Nudged = components['schemas']['Nudged'];
 export type NudgedLine = components['schemas']['NudgedLine'];
 export type Nutrition = components['schemas']['Nutrition'];
+export type Offer = components['schemas']['Offer'];
 export type OnBench = components['schemas']['OnBench'];
 export type OpenedPack = components['schemas']['OpenedPack'];
 export type Overshoot = components['schemas']['Overshoot'];
@@ -4143,6 +4221,7 @@ export type PulpEnd = components['schemas']['PulpEnd'];
 export type PulpFigure = components['schemas']['PulpFigure'];
 export type RatioFigure = components['schemas']['RatioFigure'];
 export type RawFigure = components['schemas']['RawFigure'];
+export type ReadLine = components['schemas']['ReadLine'];
 export type ReadyBy = components['schemas']['ReadyBy'];
 export type ReadyLine = components['schemas']['ReadyLine'];
 export type ReadyList = components['schemas']['ReadyList'];
@@ -4200,6 +4279,7 @@ export type Weighed = components['schemas']['Weighed'];
 export type WeighedChange = components['schemas']['WeighedChange'];
 export type WeighedNow = components['schemas']['WeighedNow'];
 export type Why = components['schemas']['Why'];
+export type WordsRead = components['schemas']['WordsRead'];
 export type Working = components['schemas']['Working'];
 export type WorkingPart = components['schemas']['WorkingPart'];
 export type Zone = components['schemas']['Zone'];
@@ -5372,7 +5452,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Line"];
+                    "application/json": components["schemas"]["ReadLine"];
                 };
             };
             /** @description Error */

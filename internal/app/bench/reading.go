@@ -1,0 +1,197 @@
+package bench
+
+import (
+	"fmt"
+	"strings"
+
+	"plushladle/core/fault"
+	"plushladle/core/reading"
+	"plushladle/internal/exchange"
+	"plushladle/internal/kitchen"
+	"plushladle/internal/wording"
+)
+
+// TypedLine is a line as people write it.
+type TypedLine struct {
+	Text string `json:"text" minLength:"1" maxLength:"2000"`
+	As   string `json:"as,omitempty" maxLength:"200" doc:"the ingredient that the cook says it is"`
+}
+
+// ReadLine is how a line is read.
+type ReadLine struct {
+	Lines      []kitchen.Line `json:"lines" doc:"one for each ingredient"`
+	Understood bool           `json:"understood" doc:"every one of them is in the catalogue"`
+	Question   string         `json:"question" doc:"what is asked about it; empty where nothing is"`
+	Choices    []string       `json:"choices" doc:"ingredients it may mean, the likeliest first"`
+	Words      []WordsRead    `json:"words" doc:"every word, and what it was read as"`
+	Told       string         `json:"told" doc:"how it is read, in short"`
+	Mended     string         `json:"mended" doc:"what was taken for a slip; empty where nothing was"`
+}
+
+// WordsRead are some words of a line, as written.
+type WordsRead struct {
+	Words string `json:"words"`
+	As    string `json:"as" doc:"amount, second-amount, size, ingredient, form, prepared, purpose, neutral, note, instead; empty where they have no part"`
+}
+
+// ReadLine reads a line; where the cook says what it is, as that.
+func (s Service) ReadLine(in TypedLine) (ReadLine, error) {
+	ways, err := s.Setup()
+	if err != nil {
+		return ReadLine{}, err
+	}
+	read, err := readAs(in, ways)
+	if err != nil {
+		return ReadLine{}, fault.In("text", err)
+	}
+	return presentReading(read), nil
+}
+
+func readAs(in TypedLine, ways kitchen.Setup) (reading.Reading, error) {
+	if in.As == "" {
+		return ways.Lines().Read(in.Text)
+	}
+	of, ok := ways.Catalogue.Find(in.As)
+	if !ok {
+		return reading.Reading{}, fault.New("as", in.As, "not-in-catalogue-choose")
+	}
+	return ways.Lines().ReadAs(in.Text, of)
+}
+
+func presentReading(read reading.Reading) ReadLine {
+	out := ReadLine{
+		Lines: kitchen.LinesOf(read), Understood: read.IsRead(), Question: wording.Doubt(read), Choices: []string{}, Words: []WordsRead{},
+		Told: toldOf(read), Mended: wording.Slips(read.Slips),
+	}
+	for _, c := range read.Choices {
+		out.Choices = append(out.Choices, c.Name)
+	}
+	for _, p := range read.Parts {
+		out.Words = append(out.Words, WordsRead{p.Words, string(p.As)})
+	}
+	return out
+}
+
+// toldOf is how a line is read: "1½ cups · Hazelnuts · soaked 8 h".
+func toldOf(read reading.Reading) string {
+	var told []string
+	for _, l := range read.Lines {
+		if l.Ingredient == nil {
+			continue
+		}
+		var parts []string
+		for _, part := range []string{l.Amount.String(), l.Ingredient.Name, l.Note} {
+			if part != "" {
+				parts = append(parts, part)
+			}
+		}
+		told = append(told, strings.Join(parts, " · "))
+	}
+	return strings.Join(told, "; ")
+}
+
+// ask adds to the figures what is asked about the lines, and which of them no figure
+// counts. A line that was settled, or that the cook keeps as a note, is not asked about.
+func (r *Reckoning) ask(f kitchen.Recipe, lacks []int, ways kitchen.Setup) {
+	r.Missing = []string{}
+	for _, n := range lacks {
+		r.Missing = append(r.Missing, kitchen.Shortened(f.Lines[n].Text()))
+	}
+	for n := range r.Lines {
+		line := f.Lines[n]
+		r.Lines[n].Choices = []string{}
+		if line.IsNote || line.Text() == "" || r.Lines[n].Understood && (line.Written == "" || line.Settled) {
+			continue
+		}
+		read, err := ways.Lines().Read(line.Text())
+		if err != nil || r.Lines[n].Understood && read.Doubt == reading.Sure {
+			continue
+		}
+		asked := presentReading(read)
+		r.Lines[n].Question, r.Lines[n].Choices = asked.Question, asked.Choices
+	}
+}
+
+// Paste is a recipe as it was copied, or as it stands in a file.
+type Paste struct {
+	Text string `json:"text" maxLength:"200000"`
+}
+
+// Pasted is what was read of it. No line is lost.
+type Pasted struct {
+	Name     string       `json:"name"`
+	Servings float64      `json:"servings" doc:"0 where it is not said"`
+	YieldML  float64      `json:"yieldML" doc:"0 where it is not said"`
+	Lines    []PastedLine `json:"lines" doc:"all lines of the page, in their order"`
+	Offers   []Offer      `json:"offers" doc:"what the method says of how it is made"`
+}
+
+// PastedLine is one line of the page: as written, and as read.
+type PastedLine struct {
+	Kind    string `json:"kind" enum:"title,yield,heading,ingredient,step,note"`
+	Text    string `json:"text"`
+	Problem string `json:"problem" doc:"why its amount cannot be one; empty where it can"`
+	ReadLine
+}
+
+// Offer is something the method says, beside its sentence.
+type Offer struct {
+	Kind     string              `json:"kind" enum:"soak,blend,heat,strain,chill,keep"`
+	Words    string              `json:"words" doc:"what it would change, as a cook says it"`
+	Sentence string              `json:"sentence"`
+	BlendS   float64             `json:"blendS,omitempty"`
+	Heat     string              `json:"heat,omitempty"`
+	CookMin  float64             `json:"cookMin,omitempty"`
+	Strainer string              `json:"strainer,omitempty"`
+	Change   *kitchen.StepChange `json:"change,omitempty" doc:"of the process"`
+}
+
+// Paste reads a whole recipe.
+func (s Service) Paste(in Paste) (Pasted, error) {
+	ways, err := s.Setup()
+	if err != nil {
+		return Pasted{}, err
+	}
+	page, err := exchange.ReadRecipe([]byte(in.Text), ways.Lines())
+	if err != nil {
+		return Pasted{}, fault.In("text", err)
+	}
+	if len(page.Items) == 0 {
+		return Pasted{}, fault.New("text", "", "paste-has-no-lines")
+	}
+	out := Pasted{Name: page.Title, Servings: page.Servings, YieldML: page.YieldML, Lines: make([]PastedLine, len(page.Items)), Offers: []Offer{}}
+	for n, item := range page.Items {
+		out.Lines[n] = PastedLine{Kind: string(item.Kind), Text: item.Text, ReadLine: presentReading(item.Reading)}
+		if item.Problem != nil {
+			out.Lines[n].Problem = wording.Error(item.Problem)
+		}
+		for k := range out.Lines[n].Lines {
+			out.Lines[n].Lines[k].Key = fmt.Sprintf("pasted-%d-%d", n, k)
+		}
+	}
+	for _, o := range page.Offers {
+		out.Offers = append(out.Offers, presentOffer(o))
+	}
+	return out, nil
+}
+
+// presentOffer is an offer with what it changes in a drink. Chilling and keeping change
+// nothing: they are shown to be compared with.
+func presentOffer(o reading.Offer) Offer {
+	out := Offer{Kind: string(o.Kind), Words: wording.Offer(o), Sentence: o.Sentence}
+	middle := (o.Low + o.High) / 2
+	switch o.Kind {
+	case reading.OfferSoak:
+		out.Change = &kitchen.StepChange{At: kitchen.StepAt{Kind: "soak", N: 1}, Do: "set", Params: map[string]float64{"hours": middle}}
+	case reading.OfferBlend:
+		out.BlendS = min(middle, mostBlendS)
+	case reading.OfferHeat:
+		out.Heat, out.CookMin = o.What, middle
+	case reading.OfferStrain:
+		out.Strainer = o.What
+	}
+	return out
+}
+
+// mostBlendS is the longest a blender runs in a recipe, seconds.
+const mostBlendS = 600
