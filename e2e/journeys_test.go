@@ -73,7 +73,7 @@ func TestKeystrokesShowTheirEffectAndMistakesStay(t *testing.T) {
 	p.fill("Amount of Water", "700 g")
 	p.sees("3 cups", "700 g")
 	p.fill("Ingredient", "moon dust")
-	p.sees("is not in the catalogue")
+	p.sees("Keep as a note")
 	p.click("button", "Undo")
 	p.holds("Ingredient", "Pecans")
 	p.click("button", "Redo")

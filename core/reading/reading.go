@@ -62,6 +62,7 @@ import (
 	"slices"
 	"strings"
 
+	"plushladle/core/fault"
 	"plushladle/core/ingredient"
 	"plushladle/core/quantity"
 	"plushladle/core/recipe"
@@ -173,20 +174,49 @@ func (r *Reading) add(line recipe.Line, near []match) {
 	}
 }
 
-// suggest is what the words of an unread line may mean, by their beginnings.
+// suggest is what the words of an unread line may mean, by their beginnings: "oaty" by
+// those of "oat". What is measured by the litre is sooner a liquid.
 func (r Reader) suggest(l *line) []*ingredient.Ingredient {
 	var found []*ingredient.Ingredient
 	for _, t := range l.tokens {
-		if t.kind != word || len(t.word) < 3 || stops[t.word] || neutrals[t.word] || prepared[t.word] || t.tail || t.as == AsAmount || t.as == AsCheck {
+		if t.kind != word || len(t.word) < 3 || describes(t.word) || t.tail || t.as == AsAmount || t.as == AsCheck {
 			continue
 		}
-		for _, i := range r.Catalogue.Suggest(t.word, maxChoices) {
-			if len(found) < maxChoices && !slices.Contains(found, i) {
-				found = append(found, i)
+		for cut := 0; cut <= mostCut && len(t.word)-cut >= 3; cut++ {
+			for _, i := range r.Catalogue.Suggest(t.word[:len(t.word)-cut], searched) {
+				if !slices.Contains(found, i) {
+					found = append(found, i)
+				}
 			}
 		}
 	}
-	return found
+	if l.isPoured() {
+		slices.SortStableFunc(found, func(a, b *ingredient.Ingredient) int { return liquidFirst(a) - liquidFirst(b) })
+	}
+	return found[:min(len(found), maxChoices)]
+}
+
+const (
+	mostCut  = 2 // letters taken off a word that is looked for by its beginning
+	searched = 8 // ingredients looked at for a word
+)
+
+func liquidFirst(i *ingredient.Ingredient) int {
+	if i.Role == ingredient.Liquid {
+		return 0
+	}
+	return 1
+}
+
+// isPoured tells whether the line is measured as liquids are.
+func (l *line) isPoured() bool {
+	for _, m := range l.measures {
+		switch m.term.Unit {
+		case quantity.Millilitre, quantity.Centilitre, quantity.Decilitre, quantity.Litre, quantity.FluidOunce, quantity.Pint, quantity.Quart, quantity.Carton, quantity.Bottle:
+			return true
+		}
+	}
+	return false
 }
 
 // explain tells of every word what it was read as.
@@ -208,6 +238,24 @@ func (l *line) explain(out *Reading) {
 // Standard reads with the catalogue that ships with the product and the common
 // measures.
 func Standard() Reader { return Reader{Catalogue: ingredient.Standard()} }
+
+// Amount reads how much there is of an ingredient, as it stands on a pack or in a field:
+// "2 x 400 ml", "1 bag (500 g)".
+func (r Reader) Amount(text string, of *ingredient.Ingredient) (quantity.Amount, error) {
+	amount, refusal := r.Measures.ParseAmount(text)
+	if refusal == nil || fault.Code(refusal) != "not-an-amount" {
+		return amount, refusal
+	}
+	read, err := r.ReadAs(text, of)
+	if err != nil || read.Lines[0].Amount.IsOpen() {
+		return quantity.Amount{}, refusal
+	}
+	t := read.Lines[0].Amount.Terms()[0]
+	if t.Unit == quantity.Piece && !t.HasPack() { // "a big one" says nothing
+		return quantity.Amount{}, refusal
+	}
+	return read.Lines[0].Amount, nil
+}
 
 // ReadAs reads a line whose ingredient the cook has settled: its amounts are found anew
 // with what is known of that one, and what was written beside them is kept as a note.

@@ -4,6 +4,7 @@ import (
 	"testing"
 
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 
 	"plushladle/core/reading"
 )
@@ -26,5 +27,22 @@ func TestANameAloneIsFound(t *testing.T) {
 	for _, name := range []string{"", "moon dust", "raw", "   ", "the of"} {
 		_, ok := reading.Standard().Name(name)
 		assert.False(t, ok, name)
+	}
+}
+
+// How much a pack holds is read as in a line, and refused where it says nothing.
+func TestAPackIsRead(t *testing.T) {
+	t.Parallel()
+	coconut, _ := reading.Standard().Name("coconut milk")
+	for text, want := range map[string]string{
+		"2 x 400 ml": "2 x 400 mL", "2 tins of 400 ml": "2 (400 mL) cans", "1 bag (500 g)": "1 (500 g) sachet", "500g": "500 g", "a 400 ml tin": "1 (400 mL) can",
+	} {
+		got, err := reading.Standard().Amount(text, coconut)
+		require.NoError(t, err, text)
+		assert.Equal(t, want, got.String(), text)
+	}
+	for _, text := range []string{"lots", "a big one", "-2 x 400 ml"} {
+		_, err := reading.Standard().Amount(text, coconut)
+		assert.Error(t, err, text)
 	}
 }

@@ -55,7 +55,7 @@ type Reckoning struct {
 // LineReckoning is one line at the drink's size.
 type LineReckoning struct {
 	Understood bool
-	Kept       bool // as a note
+	Kept       bool              // as a note
 	Err        error             // why it does not count; nil where it does
 	MassG      float64           // at this size
 	VolumeML   float64           // as it lies in the measure

@@ -1,6 +1,7 @@
 package reckon
 
 import (
+	"cmp"
 	"errors"
 
 	"plushladle/core/fault"
@@ -40,7 +41,7 @@ func (b *Batch) contribution(w Weighed, r *Reckoning, sweetG float64) say.Text {
 	}
 	switch i.Role {
 	case ingredient.Base:
-		return soakWords(w, b.Made.Layout.KeepsSoak())
+		return soakWords(w, b.Made.Layout.KeepsSoak(), b.Method.SoakHours)
 	case ingredient.Liquid:
 		return b.liquidWords(w)
 	case ingredient.Sweetener:
@@ -53,19 +54,20 @@ func (b *Batch) contribution(w Weighed, r *Reckoning, sweetG float64) say.Text {
 	return usualWords(w, r)
 }
 
-func soakWords(w Weighed, kept bool) say.Text {
+func soakWords(w Weighed, kept bool, saidH float64) say.Text {
 	i := w.Line.Ingredient
+	hours := cmp.Or(saidH, i.SoakH.Ideal)
 	switch {
 	case w.Line.Unsoaked || !i.HasSoak || i.SoakH.Ideal == 0:
 		return say.Of("goes-in-dry")
 	case kept:
-		return say.Of("soak-and-keep", i.SoakH.Ideal)
-	case i.SoakH.Ideal < 1:
-		return say.Of("soak-minutes", i.SoakH.Ideal*60)
+		return say.Of("soak-and-keep", hours)
+	case hours < 1:
+		return say.Of("soak-minutes", hours*60)
 	case !i.NeedsSoak():
 		return say.Of("dry-or-soak", i.SoakH.Ideal)
 	}
-	return say.Of("soak-and-drain", i.SoakH.Ideal)
+	return say.Of("soak-and-drain", hours)
 }
 
 func (b *Batch) liquidWords(w Weighed) say.Text {

@@ -3,7 +3,10 @@ package app
 import (
 	"errors"
 
+	"plushladle/core/reckon"
+	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
+	"plushladle/internal/wording"
 )
 
 // Refused is what is not done until it is said that it is meant, or not at all.
@@ -12,6 +15,17 @@ type Refused struct {
 	Field   string // what the cook would set to have it done all the same; empty where nothing would
 	Message string // beside that field
 	Value   any
+}
+
+// WithoutLines asks before something is done with a drink some of whose lines no figure
+// counts: how much it gives, how long it keeps and what it contains may be wrong. It is
+// nil where none is missing, or where it is said that it is meant.
+func WithoutLines(f kitchen.Recipe, r *reckon.Reckoning, anyway bool) error {
+	names := f.Lacking(r)
+	if len(names) == 0 || anyway {
+		return nil
+	}
+	return &Refused{Text: "Not every line is counted.", Field: "anyway", Value: names, Message: wording.WithoutLines(names)}
 }
 
 func (r *Refused) Error() string { return r.Text }

@@ -43,7 +43,19 @@ func SheetOf(d *reckon.Drink, r *reckon.Reckoning) Sheet {
 	s.nutrition, s.servingML = r.PerServing, r.Servings.SizeML
 	s.Steps = steps(d, r)
 	s.Notes = notes(r)
+	if lacking := lackingOf(d, r); len(lacking) > 0 {
+		s.Notes = append([]string{wording.WithoutLines(lacking)}, s.Notes...)
+	}
 	return s
+}
+
+// lackingOf are the lines that no figure counts.
+func lackingOf(d *reckon.Drink, r *reckon.Reckoning) []string {
+	var out []string
+	for _, n := range r.Lacks() {
+		out = append(out, strings.TrimSpace(d.Lines[n].Amount.String()+" "+d.Lines[n].Name))
+	}
+	return out
 }
 
 // ingredientLine is the line as it is measured at this size. It is read back

@@ -266,6 +266,16 @@ func Shortened(text string) string {
 	return strings.TrimSpace(string(runes[:shownRunes])) + " …"
 }
 
+// Lacking are the lines that no figure of the reckoned recipe counts, as the cook wrote
+// them.
+func (f Recipe) Lacking(r *reckon.Reckoning) []string {
+	out := []string{}
+	for _, n := range r.Lacks() {
+		out = append(out, Shortened(f.Lines[n].Text()))
+	}
+	return out
+}
+
 // ReadLine reads a whole line as people write it: "1 1/2 cups hazelnuts, soaked".
 // Where the line holds several ingredients, it is the first.
 func ReadLine(text string, ways Setup) (Line, error) {

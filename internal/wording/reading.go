@@ -25,6 +25,19 @@ func Doubt(r reading.Reading) string {
 	return ""
 }
 
+// WithoutLines is what is asked before a drink is planned, made or printed whose figures
+// leave lines out.
+func WithoutLines(lines []string) string {
+	return fmt.Sprintf("The figures leave out %s: how much it gives, how long it keeps and what it contains may be wrong.", listed(lines))
+}
+
+func listed(all []string) string {
+	if len(all) < 2 {
+		return strings.Join(all, "")
+	}
+	return strings.Join(all[:len(all)-1], ", ") + " and " + all[len(all)-1]
+}
+
 // Slips are the words that were taken for another.
 func Slips(slips []reading.Slip) string {
 	told := make([]string, len(slips))

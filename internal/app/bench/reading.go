@@ -6,6 +6,7 @@ import (
 
 	"plushladle/core/fault"
 	"plushladle/core/reading"
+	"plushladle/core/reckon"
 	"plushladle/internal/exchange"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/wording"
@@ -40,22 +41,20 @@ func (s Service) ReadLine(in TypedLine) (ReadLine, error) {
 	if err != nil {
 		return ReadLine{}, err
 	}
-	read, err := readAs(in, ways)
+	read, err := reading.Reading{}, error(nil)
+	if in.As == "" {
+		read, err = ways.Lines().Read(in.Text)
+	} else {
+		of, ok := ways.Catalogue.Find(in.As)
+		if !ok {
+			return ReadLine{}, fault.New("as", in.As, "not-in-catalogue-choose")
+		}
+		read, err = ways.Lines().ReadAs(in.Text, of)
+	}
 	if err != nil {
 		return ReadLine{}, fault.In("text", err)
 	}
 	return presentReading(read), nil
-}
-
-func readAs(in TypedLine, ways kitchen.Setup) (reading.Reading, error) {
-	if in.As == "" {
-		return ways.Lines().Read(in.Text)
-	}
-	of, ok := ways.Catalogue.Find(in.As)
-	if !ok {
-		return reading.Reading{}, fault.New("as", in.As, "not-in-catalogue-choose")
-	}
-	return ways.Lines().ReadAs(in.Text, of)
 }
 
 func presentReading(read reading.Reading) ReadLine {
@@ -92,10 +91,10 @@ func toldOf(read reading.Reading) string {
 
 // ask adds to the figures what is asked about the lines, and which of them no figure
 // counts. A line that was settled, or that the cook keeps as a note, is not asked about.
-func (r *Reckoning) ask(f kitchen.Recipe, lacks []int, ways kitchen.Setup) {
-	r.Missing = []string{}
-	for _, n := range lacks {
-		r.Missing = append(r.Missing, kitchen.Shortened(f.Lines[n].Text()))
+func (r *Reckoning) ask(f kitchen.Recipe, of *reckon.Reckoning, ways kitchen.Setup) {
+	r.Missing = f.Lacking(of)
+	if len(r.Missing) > 0 {
+		r.MissingTold = wording.WithoutLines(r.Missing)
 	}
 	for n := range r.Lines {
 		line := f.Lines[n]

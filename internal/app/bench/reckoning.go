@@ -51,6 +51,7 @@ type Reckoning struct {
 	SteamG      float64       `json:"steamG" doc:"water boiled away"`
 	FoamG       float64       `json:"foamG" doc:"skimmed off"`
 	Missing     []string      `json:"missing" doc:"the lines that no figure counts, as written"`
+	MissingTold string        `json:"missingTold" doc:"what that means; empty where none is missing"`
 	Assumptions []string      `json:"assumptions"`
 	Process     []ProcessStep `json:"process" doc:"how it is made, step by step"`
 	Unapplied   []string      `json:"unapplied" doc:"changes of the cook's whose step is not there now"`

@@ -54,7 +54,7 @@ func (s Service) ReckonRecipe(name string, f kitchen.Recipe, madeOn time.Time) (
 	if err != nil {
 		return Reckoning{}, err
 	}
-	out.ask(f, r.Lacks(), ways)
+	out.ask(f, r, ways)
 	return out, nil
 }
 

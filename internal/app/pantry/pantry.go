@@ -274,7 +274,7 @@ func (s Service) PackG(i *ingredient.Ingredient, pack string, ways kitchen.Setup
 	if err != nil {
 		return 0, err
 	}
-	amount, err := ways.Reader.ParseAmount(pack)
+	amount, err := ways.Lines().Amount(pack, i)
 	if err != nil {
 		return 0, fault.In("pack", err)
 	}

@@ -43,6 +43,7 @@ type PlanItem struct {
 	ML      float64         `json:"ml"`
 	ReadyBy time.Time       `json:"readyBy"`
 	Fridge  bool            `json:"fridge" doc:"it soaks in the fridge, since the bench left no time that fits"`
+	Missing []string        `json:"missing" doc:"lines that no figure counts"`
 	Made    bool            `json:"made" doc:"all that needs hands is done"`
 	BatchID int64           `json:"batchID" doc:"once it is bottled; 0 before"`
 	BowlID  int64           `json:"bowlID" doc:"the bowl its base is drawn from; 0 for none"`
@@ -202,7 +203,7 @@ func (p *Plan) add(item store.PlanItem, d *reckon.Drink, r *reckon.Reckoning, l 
 	if !slices.ContainsFunc(item.Steps, func(s plan.ItemStep) bool { return s.DoneAt != nil }) {
 		out.Ready = l.readyList(d, r, needs)
 	}
-	out.ForWhom, out.Trouble = bench.PresentForWhom(r.ForWhom), troubleOf(item)
+	out.ForWhom, out.Trouble, out.Missing = bench.PresentForWhom(r.ForWhom), troubleOf(item), item.Recipe.Lacking(r)
 	if r.Drink != nil {
 		out.ML = r.Drink.VolumeML
 		p.VolumeML += out.ML
@@ -233,7 +234,7 @@ func unreckoned(item store.PlanItem, err error) PlanItem {
 	item.Trouble = troubleNothing
 	return PlanItem{
 		ID: item.ID, DrinkID: item.DrinkID, Name: item.DrinkName, ReadyBy: item.ReadyBy, Fridge: item.Fridge, BatchID: item.BatchID, BowlID: item.BowlID,
-		Steps: inWords(WithUsed(item.Steps, nil)), Blocks: blocksOf(item), ForWhom: []bench.ForWhom{}, Trouble: troubleOf(item) + ": " + wording.Error(err),
+		Steps: inWords(WithUsed(item.Steps, nil)), Blocks: blocksOf(item), ForWhom: []bench.ForWhom{}, Missing: []string{}, Trouble: troubleOf(item) + ": " + wording.Error(err),
 	}
 }
 

@@ -23,6 +23,7 @@ type NewItem struct {
 	ReadyBy  string `json:"readyBy" maxLength:"40" doc:"by the kitchen's clock, 2026-11-28T09:00, or with an offset; not looked at where it starts now"`
 	StartNow bool   `json:"startNow,omitempty" doc:"begun at once, and ready as soon as it can be"`
 	BowlID   int64  `json:"bowlID,omitempty" minimum:"0" doc:"the bowl its base is drawn from; 0 for none"`
+	Anyway   bool   `json:"anyway,omitempty" doc:"also where a line is not counted"`
 	// VolumeML sizes it otherwise than on the Bench.
 	VolumeML float64 `json:"volumeML,omitempty" minimum:"0" maximum:"1000000" doc:"how much of it; 0 for the size on the Bench"`
 }
@@ -48,6 +49,9 @@ func (s Service) PlanDrink(in NewItem) (Plan, error) {
 			return Plan{}, err
 		}
 	}
+	if err := s.askAboutLines(item, in.Anyway); err != nil {
+		return Plan{}, err
+	}
 	items = append(items, item)
 	if in.StartNow {
 		err = s.startNow(items)
@@ -58,6 +62,19 @@ func (s Service) PlanDrink(in NewItem) (Plan, error) {
 		return Plan{}, err
 	}
 	return s.KeepPlan(items, len(items)-1)
+}
+
+// askAboutLines asks before a drink is planned that lacks lines.
+func (s Service) askAboutLines(item store.PlanItem, anyway bool) error {
+	d, _, err := s.Read(item.DrinkName, item.Recipe)
+	if err != nil {
+		return err
+	}
+	r, err := d.Reckon()
+	if err != nil {
+		return err
+	}
+	return app.WithoutLines(item.Recipe, r, anyway)
 }
 
 // startNow sets the last of the items to begin at once.

@@ -26,6 +26,7 @@ type BottleLabel struct {
 	Dilution  string   `json:"dilution" doc:"how it is let down, and what goes into the glass; empty where it is drunk as it is"`
 	Shake     string   `json:"shake"`
 	Allergens []string `json:"allergens"`
+	Missing   []string `json:"missing" doc:"lines of the drink that no figure counts"`
 	Path      string   `json:"path" doc:"of the bottle's page; its QR code holds it with the kitchen's own address"`
 	QR        string   `json:"qr" doc:"the path of the code's picture"`
 }
@@ -60,7 +61,7 @@ func (s Service) label(kept *store.Bottle) (BottleLabel, error) {
 	}
 	out := BottleLabel{
 		BottleID: b.ID, Name: b.DrinkName, MadeOn: b.MadeOn, UseBy: b.UseBy, VolumeML: b.LeftML,
-		Servings: servingWords(b.Servings, b.ServingML), Shake: "Shake first", Allergens: b.Allergens,
+		Servings: servingWords(b.Servings, b.ServingML), Shake: "Shake first", Allergens: b.Allergens, Missing: []string{},
 		Path: fmt.Sprintf("/shelf/%d", b.ID), QR: fmt.Sprintf("/api/bottles/%d/qr.png", b.ID),
 	}
 	d, _, err := s.Read(b.DrinkName, kept.Batch.Version.Recipe)
@@ -69,7 +70,7 @@ func (s Service) label(kept *store.Bottle) (BottleLabel, error) {
 	}
 	r, err := d.Reckon()
 	if err == nil {
-		out.Dilution = served(&d, r, b.ServingML)
+		out.Dilution, out.Missing = served(&d, r, b.ServingML), kept.Batch.Version.Recipe.Lacking(r)
 	}
 	return out, nil
 }

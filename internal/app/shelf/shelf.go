@@ -24,6 +24,7 @@ type NewBatch struct {
 	MadeOn     string      `json:"madeOn" maxLength:"10"`
 	MeasuredML *float64    `json:"measuredML,omitempty" minimum:"1" maximum:"1000000" doc:"what it gave, if it was measured"`
 	Bottles    []NewBottle `json:"bottles" minItems:"1" maxItems:"60"`
+	Anyway     bool        `json:"anyway,omitempty" doc:"also where a line is not counted"`
 }
 
 func (s Service) MakeBatch(id int64, in NewBatch) ([]Bottle, error) {
@@ -44,6 +45,9 @@ func (s Service) MakeBatch(id int64, in NewBatch) ([]Bottle, error) {
 		return nil, err
 	}
 	if err := CanBeMade(in.Bottles, in.MeasuredML, r); err != nil {
+		return nil, err
+	}
+	if err := app.WithoutLines(drink.Draft, r, in.Anyway); err != nil {
 		return nil, err
 	}
 	made := store.NewBatch{DrinkID: id, MadeOn: madeOn.Format(app.DateLayout), ForecastML: r.Drink.VolumeML, MeasuredML: in.MeasuredML}

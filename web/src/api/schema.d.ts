@@ -1776,6 +1776,8 @@ export interface components {
             /** @description how it is let down, and what goes into the glass; empty where it is drunk as it is */
             dilution: string;
             madeOn: string;
+            /** @description lines of the drink that no figure counts */
+            missing: string[];
             name: string;
             /** @description of the bottle's page; its QR code holds it with the kitchen's own address */
             path: string;
@@ -2604,6 +2606,8 @@ export interface components {
             name: string;
         };
         NewBatch: {
+            /** @description also where a line is not counted */
+            anyway?: boolean;
             bottles: components["schemas"]["NewBottle"][];
             madeOn: string;
             /**
@@ -2629,6 +2633,8 @@ export interface components {
             name: string;
         };
         NewItem: {
+            /** @description also where a line is not counted */
+            anyway?: boolean;
             /**
              * Format: int64
              * @description the bowl its base is drawn from; 0 for none
@@ -3038,6 +3044,8 @@ export interface components {
             id: number;
             /** @description all that needs hands is done */
             made: boolean;
+            /** @description lines that no figure counts */
+            missing: string[];
             /** Format: double */
             ml: number;
             name: string;
@@ -3326,6 +3334,8 @@ export interface components {
             lowML: number;
             /** @description the lines that no figure counts, as written */
             missing: string[];
+            /** @description what that means; empty where none is missing */
+            missingTold: string;
             per100mL: components["schemas"]["Nutrition"];
             perServing: components["schemas"]["Nutrition"];
             /** @description how it is made, step by step */

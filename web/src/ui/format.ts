@@ -7,6 +7,12 @@ const whole = number(0)
 const tenth = number(1, 1)
 const fewFigures = new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 2 })
 
+/** inWords joins what is listed: "a, b and c". */
+export function inWords(all: string[]): string {
+  if (all.length < 2) return all.join('')
+  return `${all.slice(0, -1).join(', ')} and ${all[all.length - 1]}`
+}
+
 export const toWhole = (v: number) => whole.format(v)
 export const toTenth = (v: number) => tenth.format(v)
 const moreFigures = new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 3 })

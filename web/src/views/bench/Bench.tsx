@@ -6,6 +6,7 @@ import { useDrinks, useKitchen, useReckoning } from '../../api/hooks'
 import type { Drink, Recipe, Reckoning } from '../../api/schema'
 import { strainers } from '../../app/choices'
 import { Button } from '../../ui/Button'
+import { Confirm } from '../../ui/Confirm'
 import { Notice } from '../../ui/Notice'
 import { Select } from '../../ui/Select'
 import { Tray } from '../../ui/Tray'
@@ -13,6 +14,7 @@ import { DetailsDialog } from './DetailsDialog'
 import { Dials } from './Dials'
 import { DrinksMenu, DrinkTitle } from './DrinkTitle'
 import { JugDrawing } from './JugDrawing'
+import { Lacking } from './Lacking'
 import { Lines } from './Lines'
 import { MadeDialog } from './MadeDialog'
 import { ProcessStrip } from './ProcessStrip'
@@ -88,6 +90,22 @@ function useAskedSize(edits: Edits) {
 
 type Sheet = 'made' | 'version' | 'details'
 
+/** useAskFirst asks before something is done with a drink that lacks lines. */
+function useAskFirst(r?: Reckoning) {
+  const [then, setThen] = useState<() => void>()
+  const first = (act: () => void) => (r && r.missing.length > 0 ? setThen(() => act) : act())
+  const question = then && r && (
+    <Confirm
+      title="Not every line is counted"
+      text={r.missingTold}
+      confirm="Go on without it"
+      onConfirm={then}
+      onClose={() => setThen(undefined)}
+    />
+  )
+  return { first, question }
+}
+
 function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) {
   const bench = useDraft(drink)
   const reckoning = useReckoning(bench.draft.name, bench.draft.recipe)
@@ -101,6 +119,8 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
   useBenchKeys(bench, () => addRef.current?.focus())
   useAskedSize(bench.edits)
   const r = reckoning.data
+  const ask = useAskFirst(r)
+  const openWork = (of: WorkSheet) => (of === 'export' ? ask.first(() => setWork(of)) : setWork(of))
   const refused = reckoning.error instanceof Refused ? reckoning.error : undefined
   const writeAtSize = async () => {
     const body = { name: bench.draft.name, recipe: bench.draft.recipe, madeOn: '' }
@@ -125,7 +145,7 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
         <div className="min-w-0 md:row-span-2 xl:row-span-1">
           <Lines bench={bench} reckoning={r} addRef={addRef} onSwap={setSwap} />
         </div>
-        <Yield bench={bench} r={r} onWorking={setFigure} onWork={setWork} />
+        <Yield bench={bench} r={r} onWorking={setFigure} onWork={openWork} />
         {r && <Dials r={r} bench={turnable} onDetails={() => setSheet('details')} onWorking={setFigure} />}
       </div>
       {r && (
@@ -141,10 +161,11 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
         <Button onClick={() => setSheet('version')} disabled={bench.kept.isVersion > 0 && bench.state.is === 'saved'}>
           Keep version
         </Button>
-        <Button primary disabled={!r?.reckoned} onClick={() => setSheet('made')}>
+        <Button primary disabled={!r?.reckoned} onClick={() => ask.first(() => setSheet('made'))}>
           Made it
         </Button>
       </Strip>
+      {ask.question}
       {figure && <WorkingDialog bench={bench} figure={figure} onClose={() => setFigure(undefined)} />}
       {sheet === 'made' && r && <MadeDialog bench={bench} expected={r} onClose={() => setSheet(undefined)} />}
       {sheet === 'version' && <VersionDialog bench={bench} onClose={() => setSheet(undefined)} />}
@@ -188,6 +209,9 @@ function Yield({ bench, r, onWorking, onWork }: YieldProps) {
   return (
     <div className="grid min-w-0 gap-3">
       <Jug r={r} />
+      <div className="text-center">
+        <Lacking r={r?.reckoned ? r : undefined} />
+      </div>
       {r?.reckoned && (
         <button
           type="button"

@@ -2,6 +2,7 @@ import type { Dial, Reckoning } from '../../api/schema'
 import { Notice } from '../../ui/Notice'
 import { Tray } from '../../ui/Tray'
 import { DialRow } from './DialRow'
+import { Lacking } from './Lacking'
 import type { Turnable } from './useTurn'
 import { WorkingButton } from './WorkingButton'
 import type { Figure } from './WorkingDialog'
@@ -15,6 +16,7 @@ export function Dials({ r, bench, onDetails, onWorking }: Props) {
   const others = r.cautions.length - raised.length
   return (
     <Tray label="Dials" className="flex min-w-0 flex-col gap-3">
+      <Lacking r={r} />
       {r.dials.map((d) =>
         d.name === 'Keeps' ? (
           <Keeping key={d.name} d={d} r={r} onWorking={onWorking} />

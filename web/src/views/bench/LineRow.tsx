@@ -8,6 +8,7 @@ import { classes } from '../../ui/classes'
 import { ErrorText } from '../../ui/Field'
 import { toGrams, toTwoFigures } from '../../ui/format'
 import { Menu, MenuCheck, MenuHead, MenuItem, MenuRule } from '../../ui/Menu'
+import { LineQuestion } from './LineQuestion'
 import type { Edits } from './useDraft'
 
 const swatchOf: Record<string, string> = {
@@ -69,7 +70,8 @@ export const LineRow = memo(function LineRow({ line, figure, edits, sized, above
         </div>
       </div>
       {figure?.stock && <p className="pl-4.5 text-fine leading-tight text-mute">{figure.stock}</p>}
-      <ErrorText id={cell.errorID}>{figure?.error}</ErrorText>
+      {figure && <LineQuestion line={line} figure={figure} edits={edits} />}
+      <ErrorText id={cell.errorID}>{figure?.question ? undefined : figure?.error}</ErrorText>
     </li>
   )
 })
@@ -84,7 +86,13 @@ function NameCell({ line, figure, edits, errorID, onTyping }: CellProps & { onTy
     onTyping(is ? line.key : undefined)
   }
   const wrong = figure?.errorField === 'ingredient'
-  const details = [figure?.contributes, line.stage, figure?.note, line.note].filter(Boolean)
+  const details = [
+    line.isNote && 'a note, not counted',
+    figure?.contributes,
+    line.stage,
+    figure?.note,
+    line.note,
+  ].filter(Boolean)
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: only watches whether the input inside has the focus
     <div className="min-w-0 grow max-sm:w-[85%]" onFocus={() => attend(true)} onBlur={() => attend(false)}>
@@ -100,7 +108,10 @@ function NameCell({ line, figure, edits, errorID, onTyping }: CellProps & { onTy
         describedBy={wrong ? errorID : undefined}
         inputClass="w-full rounded bg-transparent font-bold leading-tight"
       />
-      <p className="truncate text-fine leading-tight text-mute" title={details.join(' · ')}>
+      <p
+        className="truncate text-fine leading-tight text-mute"
+        title={[line.written && `Written: ${line.written}`, ...details].filter(Boolean).join(' · ')}
+      >
         {details.join(' · ')}
       </p>
     </div>
@@ -161,6 +172,9 @@ function LineMenu({ line, figure, edits, above, below, onSwap }: MenuProps) {
         Swap for another
       </MenuItem>
       <MenuItem onSelect={() => edits.removeLine(line.key)}>Remove</MenuItem>
+      {line.isNote && (
+        <MenuItem onSelect={() => edits.setLine(line.key, { isNote: false })}>Read it as an ingredient</MenuItem>
+      )}
       {figure?.role === 'base' && (
         <MenuCheck checked={line.unsoaked} onChange={() => edits.setLine(line.key, { unsoaked: !line.unsoaked })}>
           Goes in unsoaked

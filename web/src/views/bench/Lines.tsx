@@ -1,14 +1,10 @@
-import { Plus } from 'lucide-react'
-import { memo, type Ref, useRef, useState } from 'react'
-import { answer, api, Refused } from '../../api/client'
-import { useSuggestions } from '../../api/hooks'
+import { type Ref, useRef, useState } from 'react'
 import type { Reckoning } from '../../api/schema'
-import { Combobox } from '../../ui/Combobox'
-import { ErrorText } from '../../ui/Field'
 import { Tray } from '../../ui/Tray'
+import { AddLine } from './AddLine'
 import { groupLines } from './groups'
 import { LineRow } from './LineRow'
-import type { BenchDraft, Edits } from './useDraft'
+import type { BenchDraft } from './useDraft'
 
 type Props = {
   bench: BenchDraft
@@ -56,48 +52,3 @@ export function Lines({ bench, reckoning, addRef, onSwap }: Props) {
     </Tray>
   )
 }
-
-const AddLine = memo(function AddLine({ edits, inputRef }: { edits: Edits; inputRef: Ref<HTMLInputElement> }) {
-  const [text, setText] = useState('')
-  const [error, setError] = useState<string>()
-  const suggestions = useSuggestions(text)
-  const add = async (line: string) => {
-    if (line.trim() === '') return
-    setText('')
-    setError(undefined)
-    try {
-      edits.addLine(await answer(api.POST('/api/lines', { body: { text: line } })))
-    } catch (e) {
-      setText((typedSince) => typedSince || line)
-      setError(e instanceof Refused ? e.message : 'The line could not be read.')
-    }
-  }
-  return (
-    <div className="mt-1 border-t border-line pt-2">
-      <div className="flex items-center gap-2.5">
-        <Plus size={18} aria-hidden className="text-mute" />
-        <Combobox
-          label="Add a line"
-          placeholder="Add a line: 1 1/2 cups hazelnuts, soaked"
-          value={text}
-          onType={setText}
-          onPick={(s) => setText(s.line)}
-          onEnter={() => add(text)}
-          items={suggestions.data ?? []}
-          textOf={(s) => s.line}
-          show={(s) => s.name}
-          invalid={error !== undefined}
-          describedBy="add-line-error"
-          inputClass="min-h-10 w-full rounded bg-transparent"
-          inputRef={inputRef}
-        />
-        {text.trim() !== '' && (
-          <button type="button" className="min-h-10 px-2 font-bold text-rim" onClick={() => add(text)}>
-            Add
-          </button>
-        )}
-      </div>
-      <ErrorText id="add-line-error">{error}</ErrorText>
-    </div>
-  )
-})

@@ -46,6 +46,7 @@ export function MadeDialog({
         madeOn: day,
         measuredML: measured.trim() === '' ? undefined : asMeasure(measured, 'mL'),
         bottles: toBottles(bottles),
+        anyway: expected.missing.length > 0, // it was asked before this was opened
       },
       { onSuccess: () => go('/shelf') },
     )

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react'
 import type { Reckoning } from '../../api/schema'
 import { toMoney, toTenth, toWhole } from '../../ui/format'
+import { Lacking } from './Lacking'
 import type { Figure as FigureName } from './WorkingDialog'
 
 type Props = {
@@ -40,6 +41,7 @@ export function Strip({ r, currency, shopPrice, onWorking, children }: Props) {
         value={known?.keeps.known && days(known.keeps.wholeDays)}
         words={known?.keeps.known ? `in the fridge, ${known.keeps.freezerDays} frozen` : 'in the fridge'}
       />
+      <Lacking r={known} />
       <div className="ml-auto flex flex-wrap gap-2 px-2">{children}</div>
     </section>
   )

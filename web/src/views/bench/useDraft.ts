@@ -42,12 +42,22 @@ function editsOf(change: Dispatch<Change>) {
     setName: (name: string) => change({ type: 'edit', edit: (d) => ({ ...d, name }), field: 'name' }),
     setRecipe: (f: Partial<Recipe>, field = '') => recipe(() => f, field),
     setLine: (key: string, line: Partial<Line>, field = '') =>
-      lines((all) => all.map((l) => (l.key === key ? { ...l, ...line } : l)), field && key + field),
-    addLine: (line: Line) => lines((all) => [...all, { ...line, key: newKey() }]),
+      lines((all) => all.map((l) => (l.key === key ? { ...l, ...asSettled(line) } : l)), field && key + field),
+    addLines: (more: Line[]) => lines((all) => [...all, ...more.map((l) => ({ ...l, key: newKey() }))]),
+    replaceLine: (key: string, by: Line[]) =>
+      lines((all) =>
+        all.flatMap((l) =>
+          l.key === key ? by.map((b, n) => ({ ...b, key: n === 0 ? key : newKey(), settled: true })) : [l],
+        ),
+      ),
     removeLine: (key: string) => lines((all) => all.filter((l) => l.key !== key)),
     swapLines: (key: string, other: string) => lines((all) => swapped(all, key, other)),
   }
 }
+
+/** asSettled marks a line as settled where the cook changed what it says: it is no longer read from what was written. */
+const asSettled = (line: Partial<Line>): Partial<Line> =>
+  line.ingredient === undefined && line.amount === undefined ? line : { ...line, settled: true, isNote: false }
 
 const newKey = () => Math.random().toString(36).slice(2, 12)
 

@@ -3,6 +3,7 @@ import { answer, api, Refused } from '../../api/client'
 import { useDrinks, usePlanChange } from '../../api/hooks'
 import type { Bowl, NewItem } from '../../api/schema'
 import { Button } from '../../ui/Button'
+import { Confirm } from '../../ui/Confirm'
 import { Dialog } from '../../ui/Dialog'
 import { ErrorText, Field } from '../../ui/Field'
 import { Select } from '../../ui/Select'
@@ -30,10 +31,20 @@ export function AddDrink({ bowls, onClose }: { bowls: Bowl[]; onClose: () => voi
   const add = usePlanChange((body: NewItem) => answer(api.POST('/api/plan/items', { body })))
   const id = chosen || String(drinks.data?.[0]?.id ?? '')
   const refused = add.error instanceof Refused ? add.error : undefined
+  const [asked, setAsked] = useState<{ text: string; again: () => void }>()
+  const send = (body: NewItem) =>
+    add.mutate(body, {
+      onSuccess: onClose,
+      onError: (e) => {
+        if (e instanceof Refused && e.fields.anyway) {
+          setAsked({ text: e.fields.anyway, again: () => send({ ...body, anyway: true }) })
+        }
+      },
+    })
   const submit = (e: FormEvent) => {
     e.preventDefault()
     const body = { drinkID: Number(id), readyBy, startNow: start === 'now', bowlID: Number(bowl) }
-    add.mutate(body, { onSuccess: onClose })
+    send(body)
   }
   return (
     <Dialog onClose={onClose} title="Plan a drink" intro="At the size it has on the Bench.">
@@ -68,6 +79,15 @@ export function AddDrink({ bowls, onClose }: { bowls: Bowl[]; onClose: () => voi
         <ErrorText id="add-error">
           {refused && !(start === 'by' && refused.fields.readyBy) ? refused.message : undefined}
         </ErrorText>
+        {asked && (
+          <Confirm
+            title="Not every line is counted"
+            text={asked.text}
+            confirm="Plan it without"
+            onConfirm={asked.again}
+            onClose={() => setAsked(undefined)}
+          />
+        )}
         <div className="flex justify-end">
           <Button primary type="submit" disabled={id === '' || add.isPending}>
             Plan it

@@ -1,6 +1,6 @@
 import type { ItemStep, Plan, PlanItem } from '../../api/schema'
 import { classes } from '../../ui/classes'
-import { hoursFromMidnight, toClock, toMillilitres, toWeekday } from '../../ui/format'
+import { hoursFromMidnight, inWords, toClock, toMillilitres, toWeekday } from '../../ui/format'
 import { Tray } from '../../ui/Tray'
 import { NotFor } from '../whom/NotFor'
 import { BlockMark } from './BlockMark'
@@ -36,6 +36,9 @@ export function Strip({ plan, onTry, onProblem }: Props) {
                   {item.fridge && ' · soaks in the fridge'}
                   {item.made && ' · made'}
                 </p>
+                {item.missing.length > 0 && (
+                  <p className="text-fine font-bold text-hibiscus-deep">Without {inWords(item.missing)}</p>
+                )}
                 <NotFor whom={item.forWhom} />
                 {item.trouble && <p className="text-fine font-bold text-hibiscus-deep">{item.trouble}</p>}
               </div>

@@ -123,6 +123,7 @@ function LabelCard({ label }: { label: BottleLabel }) {
           <p>
             <b>{label.shake}.</b> {label.dilution && `${label.dilution}. `}
             {label.allergens.length > 0 && <b>Contains {label.allergens.join(', ')}.</b>}
+            {label.missing.length > 0 && <b> Not counted: {label.missing.join(', ')}.</b>}
           </p>
         </div>
         <img src={label.qr} alt={`Code of bottle ${label.bottleID}'s page`} className="label-code" />

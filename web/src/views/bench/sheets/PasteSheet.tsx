@@ -1,70 +1,147 @@
 import { useState } from 'react'
 import { answer, api } from '../../../api/client'
-import type { Line } from '../../../api/schema'
+import type { Line, PastedLine } from '../../../api/schema'
 import { Button } from '../../../ui/Button'
+import { Check } from '../../../ui/Check'
 import { Sheet } from '../../../ui/Dialog'
 import { TextArea } from '../../../ui/TextArea'
 import type { BenchDraft } from '../useDraft'
+import { linesOf, offered, type Settled, toSettle } from './pasted'
+import { ReviewLine } from './ReviewLine'
 import { useAsk } from './useAsk'
 
-const newKey = () => Math.random().toString(36).slice(2, 12)
+const example = 'Porch milk\nServes 4\n1 1/2 cups sesame seeds\n4 cups water\nMethod\nSoak the seeds overnight …'
 
-/** PasteSheet reads a recipe as it was copied. Every line is kept; what was not understood is settled on the Bench. */
+/** PasteSheet reads a whole recipe. What needs a decision stands first, and nothing is lost. */
 export function PasteSheet({ bench, onClose }: { bench: BenchDraft; onClose: () => void }) {
   const [text, setText] = useState('')
+  const [settled, setSettled] = useState<Record<string, Settled>>({})
+  const [left, setLeft] = useState<string[]>([]) // offers that are not taken
   const body = { text }
   const read = useAsk('paste', body, () => answer(api.POST('/api/pastes', { body })), text.trim() !== '')
+  const page = text.trim() === '' ? undefined : read.data
+  const lines = page ? page.lines.filter((l) => l.kind === 'ingredient') : []
+  const asked = lines.filter((l) => toSettle(l, settled))
+  const settle = (line: PastedLine, how: Settled) => setSettled({ ...settled, [line.text]: how })
+  const takeFile = async (file?: File) => file && setText(await file.text())
   const take = (replace: boolean) => {
     if (!read.now) return
-    const lines: Line[] = read.now.lines.map((l) => ({ ...l.line, key: newKey() }))
+    const fresh: Line[] = linesOf(lines, settled)
+    const { recipe } = bench.draft
     if (replace && read.now.name) bench.setName(read.now.name)
-    bench.setRecipe({ lines: replace ? lines : [...bench.draft.recipe.lines, ...lines] })
+    bench.setRecipe({
+      ...(replace
+        ? offered(
+            read.now.offers.filter((o) => !left.includes(o.kind)),
+            recipe,
+          )
+        : {}),
+      lines: replace ? fresh : [...recipe.lines, ...fresh],
+    })
     onClose()
   }
-  const unsettled = read.data?.lines.filter((l) => !l.understood).length ?? 0
   return (
-    <Sheet
-      title="Paste a recipe"
-      intro="A list of ingredients, one a line, or a schema.org Recipe as JSON-LD."
-      onClose={onClose}
-    >
-      <TextArea
-        label="The recipe"
-        rows={8}
-        value={text}
-        placeholder={'# Porch milk\n1 1/2 cups sesame seeds, soaked overnight\n4 cups water'}
-        error={text.trim() === '' ? undefined : read.refused?.message}
-        onChange={(e) => setText(e.target.value)}
-      />
-      {read.data && text.trim() !== '' && (
+    <Sheet title="Paste a recipe" intro="The whole page: title, ingredients and method." onClose={onClose}>
+      {/* biome-ignore lint/a11y/noStaticElementInteractions: a file may be dropped here; it can be chosen below as well */}
+      <div
+        onDragOver={(e) => e.preventDefault()}
+        onDrop={(e) => {
+          if (e.dataTransfer.files.length === 0) return
+          e.preventDefault()
+          takeFile(e.dataTransfer.files[0])
+        }}
+      >
+        <TextArea
+          label="The recipe"
+          rows={page ? 4 : 8}
+          value={text}
+          placeholder={example}
+          error={text.trim() === '' ? undefined : read.refused?.message}
+          onChange={(e) => setText(e.target.value)}
+        />
+        <label className="mt-1 block text-note text-mute">
+          Or a file:{' '}
+          <input
+            type="file"
+            aria-label="A file with the recipe"
+            accept=".txt,.md,.html,.htm,.json,text/*,application/json"
+            className="min-h-9"
+            onChange={(e) => takeFile(e.target.files?.[0])}
+          />
+        </label>
+      </div>
+      {page && (
         <>
+          <p role="status" className="text-note text-mute">
+            {page.name && <b className="block text-lead text-ink">{page.name}</b>}
+            {lines.length} {lines.length === 1 ? 'ingredient' : 'ingredients'}
+            {page.servings > 0 && `, serves ${page.servings}`}
+            {asked.length > 0 ? `. ${asked.length} to settle first.` : '. Nothing to settle.'}
+          </p>
           <ul aria-label="As it was read" className="grid gap-1.5">
-            {read.data.lines.map((l, n) => (
-              // biome-ignore lint/suspicious/noArrayIndexKey: the same line may stand there twice
-              <li key={`${n}-${l.text}`} className="border-t border-line pt-1.5">
-                <p className={l.understood ? 'font-bold' : 'font-bold text-hibiscus-deep'}>
-                  {l.understood ? `${l.line.amount} ${l.line.ingredient}` : l.text}
-                </p>
-                <p className="text-fine text-mute">
-                  {l.problem || (l.understood && l.text !== `${l.line.amount} ${l.line.ingredient}` ? l.text : '')}
-                </p>
-              </li>
+            {[...asked, ...lines.filter((l) => !asked.includes(l))].map((l) => (
+              <ReviewLine key={l.lines[0]?.key} line={l} settled={settled[l.text]} onSettle={(how) => settle(l, how)} />
             ))}
           </ul>
-          <p role="status" className="text-mute">
-            {read.data.lines.length} lines read
-            {unsettled > 0 && `, ${unsettled} to settle on the Bench`}.
-          </p>
+          <Offers offers={page.offers} left={left} onLeft={setLeft} />
+          <Rest lines={page.lines} />
           <div className="flex flex-wrap gap-2">
-            <Button primary disabled={!read.now} onClick={() => take(true)}>
+            <Button primary disabled={!read.now || lines.length === 0} onClick={() => take(true)}>
               Make it this drink
             </Button>
-            <Button disabled={!read.now} onClick={() => take(false)}>
+            <Button disabled={!read.now || lines.length === 0} onClick={() => take(false)}>
               Add to what is here
             </Button>
           </div>
         </>
       )}
     </Sheet>
+  )
+}
+
+type OffersProps = {
+  offers: { kind: string; words: string; sentence: string }[]
+  left: string[]
+  onLeft: (kinds: string[]) => void
+}
+
+/** Offers are what the method says, each beside its sentence; chilling and keeping are only told. */
+function Offers({ offers, left, onLeft }: OffersProps) {
+  if (offers.length === 0) return null
+  return (
+    <section aria-label="From the method" className="grid gap-1.5 border-t border-line pt-2">
+      <h3 className="text-lead">From the method</h3>
+      {offers.map((o) => (
+        <div key={o.kind}>
+          {o.kind === 'chill' || o.kind === 'keep' ? (
+            <b>{o.words}</b>
+          ) : (
+            <Check
+              label={o.words}
+              checked={!left.includes(o.kind)}
+              onChange={(on) => onLeft(on ? left.filter((k) => k !== o.kind) : [...left, o.kind])}
+            />
+          )}
+          <p className="text-fine text-mute">“{o.sentence}”</p>
+        </div>
+      ))}
+    </section>
+  )
+}
+
+/** Rest is what is no ingredient. It is shown, so that nothing seems lost. */
+function Rest({ lines }: { lines: PastedLine[] }) {
+  const rest = lines.filter((l) => l.kind !== 'ingredient' && l.kind !== 'title')
+  if (rest.length === 0) return null
+  return (
+    <details className="text-note text-mute">
+      <summary className="min-h-9 cursor-pointer">The rest of the page, kept as notes</summary>
+      <ul className="grid gap-1">
+        {rest.map((l, n) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: the same line may stand there twice
+          <li key={`${n}-${l.text}`}>{l.text}</li>
+        ))}
+      </ul>
+    </details>
   )
 }

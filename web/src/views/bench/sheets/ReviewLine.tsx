@@ -1,0 +1,52 @@
+import { answer, api } from '../../../api/client'
+import type { PastedLine } from '../../../api/schema'
+import { Choice, Choices } from '../../../ui/Choices'
+import { needsSettling, type Settled } from './pasted'
+
+type Props = { line: PastedLine; settled?: Settled; onSettle: (how: Settled) => void }
+
+/** ReviewLine is a line as written, and how it is read, side by side. */
+export function ReviewLine({ line, settled, onSettle }: Props) {
+  const told = settled?.told ?? (line.understood ? line.told : '')
+  return (
+    <li className="grid gap-1 border-t border-line pt-1.5">
+      <div className="grid grid-cols-2 gap-3">
+        <p className="text-note text-mute">{line.text}</p>
+        <p className={told ? 'text-note font-bold' : 'text-note font-bold text-hibiscus-deep'}>
+          {told || line.problem || line.question}
+          {line.mended && <span className="block text-fine font-normal text-mute">{line.mended}</span>}
+        </p>
+      </div>
+      {needsSettling(line) && settled === undefined && (
+        <>
+          {told !== '' && <p className="text-note text-hibiscus-deep">{line.question}</p>}
+          <Answers line={line} onSettle={onSettle} />
+        </>
+      )}
+    </li>
+  )
+}
+
+function Answers({ line, onSettle }: Props) {
+  const readAs = async (as: string) => {
+    const read = await answer(api.POST('/api/lines', { body: { text: line.text, as } }))
+    onSettle({ lines: read.lines, told: read.told })
+  }
+  const asNote = () => onSettle({ lines: line.lines.map((l) => ({ ...l, isNote: true })), told: 'kept as a note' })
+  return (
+    <Choices label={`About ${line.text}`}>
+      {line.understood ? (
+        <Choice onPick={() => onSettle({ lines: line.lines, told: line.told })}>It is right</Choice>
+      ) : (
+        <>
+          {line.choices.map((name) => (
+            <Choice key={name} onPick={() => readAs(name)}>
+              {name}
+            </Choice>
+          ))}
+          <Choice onPick={asNote}>Keep as a note</Choice>
+        </>
+      )}
+    </Choices>
+  )
+}
