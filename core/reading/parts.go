@@ -194,6 +194,7 @@ func (l *line) readShared(out *Reading, names []piece, doubtful bool) error {
 			return err
 		}
 		line.Amount = amount
+		out.Amounts = append(out.Amounts, amount)
 		out.add(line, near)
 	}
 	if doubtful {
@@ -415,6 +416,7 @@ func (l *line) choose(out *Reading, s *segment, of *ingredient.Ingredient) (quan
 			return a, err
 		}
 		l.mark(n, next, AsCheck)
+		out.Amounts = append(out.Amounts, a)
 		switch {
 		case !found:
 			best, found, bestAt, bestTo = a, true, n, next
@@ -431,6 +433,9 @@ func (l *line) choose(out *Reading, s *segment, of *ingredient.Ingredient) (quan
 		n = next
 	}
 	if length != nil {
+		if a, err := quantity.Sum(length.about, length.term); err == nil {
+			out.Amounts = append(out.Amounts, a)
+		}
 		best, found = withLength(best, found, length, of)
 	}
 	if found && bestTo > bestAt {

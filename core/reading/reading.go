@@ -104,8 +104,9 @@ type Reading struct {
 	About   string                   // what the doubt is about: the unit, the other amount
 	Choices []*ingredient.Ingredient // what an unread line may mean, the likeliest first
 	Slips   []Slip
-	Instead string // what the cook wrote for another choice
-	Parts   []Part // every word of the line, in its order
+	Instead string            // what the cook wrote for another choice
+	Amounts []quantity.Amount // as written, in their order; the line has the one that says most
+	Parts   []Part            // every word of the line, in its order
 }
 
 // IsRead tells whether every line of the reading has its ingredient.
