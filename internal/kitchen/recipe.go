@@ -45,6 +45,8 @@ type Recipe struct {
 	PerDay    float64 `json:"perDay" minimum:"0" maximum:"1000" doc:"cups a day, where sized by days"`
 	RawC      float64 `json:"rawC" minimum:"0" maximum:"100" doc:"the cook's own limit of a drink marked raw, °C; 0 where it is not"`
 	WarmsC    float64 `json:"warmsC" minimum:"0" maximum:"60" doc:"what a minute in the blender warms by, °C; 0 for the usual"`
+	// Notes are what else stood on the page it was pasted from: headings, method, tips.
+	Notes []string `json:"notes,omitempty" maxItems:"400"`
 	// Process are the cook's changes to how it is made; the rest follows from the lines.
 	Process []StepChange `json:"process,omitempty" maxItems:"60"`
 	// Portions are what the finished base is divided into; absent where it stays one.
@@ -179,8 +181,8 @@ func (f Recipe) portions(ways Setup) []recipe.Portion {
 	for _, p := range f.Portions {
 		portion := recipe.Portion{Name: p.Name, ML: p.ML}
 		for _, text := range p.Lines {
-			if line, err := ways.Lines().Line(text); err == nil && line.Ingredient != nil {
-				portion.Lines = append(portion.Lines, line)
+			if read, err := ways.Lines().Read(text); err == nil && read.IsRead() {
+				portion.Lines = append(portion.Lines, read.Lines...)
 			}
 		}
 		out = append(out, portion)

@@ -363,14 +363,14 @@ func (b *bench) readLines(texts []string, field string) ([]recipe.Line, error) {
 		if strings.TrimSpace(text) == "" {
 			continue
 		}
-		line, err := b.ways.Lines().Line(text)
+		read, err := b.ways.Lines().Read(text)
 		if err != nil {
 			return nil, fault.In(fmt.Sprintf("%s[%d]", field, n), err)
 		}
-		if line.Ingredient == nil {
+		if !read.IsRead() {
 			return nil, fault.New(fmt.Sprintf("%s[%d]", field, n), text, "names-nothing")
 		}
-		lines = append(lines, line)
+		lines = append(lines, read.Lines...)
 	}
 	return lines, nil
 }

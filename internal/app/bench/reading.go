@@ -2,6 +2,7 @@ package bench
 
 import (
 	"fmt"
+	"math"
 	"strings"
 
 	"plushladle/core/fault"
@@ -118,11 +119,13 @@ type Paste struct {
 
 // Pasted is what was read of it. No line is lost.
 type Pasted struct {
-	Name     string       `json:"name"`
-	Servings float64      `json:"servings" doc:"0 where it is not said"`
-	YieldML  float64      `json:"yieldML" doc:"0 where it is not said"`
-	Lines    []PastedLine `json:"lines" doc:"all lines of the page, in their order"`
-	Offers   []Offer      `json:"offers" doc:"what the method says of how it is made"`
+	Name      string       `json:"name"`
+	Servings  float64      `json:"servings" doc:"0 where it is not said"`
+	ServingML float64      `json:"servingML" doc:"of what was read of it, parted into so many; 0 where it cannot be told"`
+	Notes     []string     `json:"notes" doc:"what is no ingredient, kept with the drink"`
+	YieldML   float64      `json:"yieldML" doc:"0 where it is not said"`
+	Lines     []PastedLine `json:"lines" doc:"all lines of the page, in their order"`
+	Offers    []Offer      `json:"offers" doc:"what the method says of how it is made"`
 }
 
 // PastedLine is one line of the page: as written, and as read.
@@ -158,7 +161,7 @@ func (s Service) Paste(in Paste) (Pasted, error) {
 	if len(page.Items) == 0 {
 		return Pasted{}, fault.New("text", "", "paste-has-no-lines")
 	}
-	out := Pasted{Name: page.Title, Servings: page.Servings, YieldML: page.YieldML, Lines: make([]PastedLine, len(page.Items)), Offers: []Offer{}}
+	out := Pasted{Name: page.Title, Servings: page.Servings, YieldML: page.YieldML, Lines: make([]PastedLine, len(page.Items)), Offers: []Offer{}, Notes: []string{}}
 	for n, item := range page.Items {
 		out.Lines[n] = PastedLine{Kind: string(item.Kind), Text: item.Text, ReadLine: presentReading(item.Reading)}
 		if item.Problem != nil {
@@ -168,10 +171,33 @@ func (s Service) Paste(in Paste) (Pasted, error) {
 			out.Lines[n].Lines[k].Key = fmt.Sprintf("pasted-%d-%d", n, k)
 		}
 	}
+	for _, item := range page.Items {
+		if item.Kind != reading.Ingredient && item.Kind != reading.Title {
+			out.Notes = append(out.Notes, item.Text)
+		}
+	}
+	out.ServingML = s.servingOf(page, ways)
 	for _, o := range page.Offers {
 		out.Offers = append(out.Offers, presentOffer(o))
 	}
 	return out, nil
+}
+
+// servingOf is what one serving holds, where the page says how many it makes.
+func (s Service) servingOf(page reading.Page, ways kitchen.Setup) float64 {
+	if page.Servings <= 0 {
+		return 0
+	}
+	d := reckon.New(page.Title)
+	d.System, d.FridgeC = ways.System, ways.FridgeC
+	for _, item := range page.Items {
+		d.Lines = append(d.Lines, item.Reading.Lines...)
+	}
+	r, err := d.Reckon()
+	if err != nil || r.Drink == nil || len(r.Lacks()) > 0 {
+		return 0
+	}
+	return math.Round(r.Drink.VolumeML / page.Servings)
 }
 
 // presentOffer is an offer with what it changes in a drink. Chilling and keeping change

@@ -2942,8 +2942,15 @@ export interface components {
             /** @description all lines of the page, in their order */
             lines: components["schemas"]["PastedLine"][];
             name: string;
+            /** @description what is no ingredient, kept with the drink */
+            notes: string[];
             /** @description what the method says of how it is made */
             offers: components["schemas"]["Offer"][];
+            /**
+             * Format: double
+             * @description of what was read of it, parted into so many; 0 where it cannot be told
+             */
+            servingML: number;
             /**
              * Format: double
              * @description 0 where it is not said
@@ -3227,6 +3234,7 @@ export interface components {
              */
             kind?: "" | "milk" | "creamer" | "cream" | "horchata" | "nog" | "concentrate" | "chocolate" | "brewed" | "cooler";
             lines: components["schemas"]["Line"][];
+            notes?: string[];
             /**
              * Format: double
              * @description the pan's diameter; 0 for a common one

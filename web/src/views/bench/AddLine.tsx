@@ -4,6 +4,7 @@ import { answer, api, Refused } from '../../api/client'
 import { useSuggestions } from '../../api/hooks'
 import { Combobox } from '../../ui/Combobox'
 import { ErrorText } from '../../ui/Field'
+import { explain } from './sheets/explain'
 import { useAsk } from './sheets/useAsk'
 import type { Edits } from './useDraft'
 
@@ -52,7 +53,7 @@ export const AddLine = memo(function AddLine({ edits, inputRef }: { edits: Edits
           </button>
         )}
       </div>
-      <p id="add-line-read" className="min-h-5 pl-7 text-fine text-mute">
+      <p id="add-line-read" className="min-h-5 pl-7 text-fine text-mute" title={told ? explain(told.words) : undefined}>
         {told?.told}
         {told?.mended && ` (${told.mended})`}
       </p>

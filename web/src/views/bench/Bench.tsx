@@ -88,6 +88,23 @@ function useAskedSize(edits: Edits) {
   }, [asked, at, edits, go])
 }
 
+/** PageNotes are what else stood on the page that the drink was pasted from. */
+function PageNotes({ notes, onForget }: { notes?: string[]; onForget: () => void }) {
+  if (!notes || notes.length === 0) return null
+  return (
+    <details className="rounded-tray border-tray border-rim bg-enamel px-5 py-2">
+      <summary className="min-h-9 cursor-pointer font-bold">From the page it came from</summary>
+      <ul className="grid gap-1 py-2 text-note">
+        {notes.map((text, n) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: the same words may stand there twice
+          <li key={`${n}-${text}`}>{text}</li>
+        ))}
+      </ul>
+      <Button onClick={onForget}>Throw these notes away</Button>
+    </details>
+  )
+}
+
 type Sheet = 'made' | 'version' | 'details'
 
 /** useAskFirst asks before something is done with a drink that lacks lines. */
@@ -148,6 +165,7 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
         <Yield bench={bench} r={r} onWorking={setFigure} onWork={openWork} />
         {r && <Dials r={r} bench={turnable} onDetails={() => setSheet('details')} onWorking={setFigure} />}
       </div>
+      <PageNotes notes={bench.draft.recipe.notes} onForget={() => bench.setRecipe({ notes: [] })} />
       {r && (
         <ProcessStrip
           steps={r.process}

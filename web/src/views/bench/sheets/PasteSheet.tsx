@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { answer, api } from '../../../api/client'
 import type { Line, PastedLine } from '../../../api/schema'
 import { Button } from '../../../ui/Button'
@@ -12,9 +12,15 @@ import { useAsk } from './useAsk'
 
 const example = 'Porch milk\nServes 4\n1 1/2 cups sesame seeds\n4 cups water\nMethod\nSoak the seeds overnight …'
 
+/** What was pasted last stays, so that it can be taken up again after an undo. */
+let lastPasted = ''
+
 /** PasteSheet reads a whole recipe. What needs a decision stands first, and nothing is lost. */
 export function PasteSheet({ bench, onClose }: { bench: BenchDraft; onClose: () => void }) {
-  const [text, setText] = useState('')
+  const [text, setText] = useState(lastPasted)
+  useEffect(() => {
+    lastPasted = text
+  }, [text])
   const [settled, setSettled] = useState<Record<string, Settled>>({})
   const [left, setLeft] = useState<string[]>([]) // offers that are not taken
   const body = { text }
@@ -37,6 +43,8 @@ export function PasteSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
           )
         : {}),
       lines: replace ? fresh : [...recipe.lines, ...fresh],
+      notes: replace ? read.now.notes : [...(recipe.notes ?? []), ...read.now.notes],
+      ...(replace && read.now.servingML > 0 ? { servingML: read.now.servingML } : {}),
     })
     onClose()
   }

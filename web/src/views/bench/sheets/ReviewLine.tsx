@@ -1,6 +1,7 @@
 import { answer, api } from '../../../api/client'
 import type { PastedLine } from '../../../api/schema'
 import { Choice, Choices } from '../../../ui/Choices'
+import { explain } from './explain'
 import { needsSettling, type Settled } from './pasted'
 
 type Props = { line: PastedLine; settled?: Settled; onSettle: (how: Settled) => void }
@@ -11,7 +12,9 @@ export function ReviewLine({ line, settled, onSettle }: Props) {
   return (
     <li className="grid gap-1 border-t border-line pt-1.5">
       <div className="grid grid-cols-2 gap-3">
-        <p className="text-note text-mute">{line.text}</p>
+        <p className="text-note text-mute" title={explain(line.words)}>
+          {line.text}
+        </p>
         <p className={told ? 'text-note font-bold' : 'text-note font-bold text-hibiscus-deep'}>
           {told || line.problem || line.question}
           {line.mended && <span className="block text-fine font-normal text-mute">{line.mended}</span>}
