@@ -146,15 +146,30 @@ func TestARecipeIsPastedAndSettled(t *testing.T) {
 	p.sees("6 ingredients, serves 4. 1 to settle first", "1 litre chilled oaty", "Is it one of these?", "cinnammon read as cinnamon", "Blend for 90 seconds", "Strain through a cloth", "Keeps for 3 days", "The rest of the page")
 	look(p, "paste")
 	p.click("button", "Oat milk, carton, unsweetened")
-	p.sees("Nothing to settle", "1 L · Oat milk, carton, unsweetened")
+	p.sees("Nothing to settle", "1 L · Oat milk, carton, unsweetened", "Always read “oaty” as Oat milk, carton, unsweetened")
 	p.click("button", "Make it this drink")
 	p.holds("Name of the drink", "Canal morning")
 	p.holds("Amount of Oat milk, carton, unsweetened", "1 L")
 	p.sees("soak 6 h, drain, rinse")
 	p.seesNot("Without ")
+	p.sees("From the page it came from")
 	p.click("button", "Undo")
 	p.click("button", "Undo")
 	p.holds("Name of the drink", "Pecan flask creamer")
+	p.work("Paste a recipe", "Canal morning")
+}
+
+// A recipe in a file comes in by being dropped.
+func TestARecipeFileIsDropped(t *testing.T) {
+	t.Parallel()
+	p := visit(t, demoKitchen(t))
+	p.work("Paste a recipe", "The recipe")
+	require.True(t, evaluate[bool](p, `(() => {
+		const data = new DataTransfer()
+		data.items.add(new File(['<html><body><h1>Lock keeper</h1><ul><li>1 cup almonds</li><li>4 cups water</li></ul></body></html>'], 'a.html', { type: 'text/html' }))
+		return !document.querySelector('[role=dialog] textarea').dispatchEvent(new DragEvent('drop', { bubbles: true, cancelable: true, dataTransfer: data }))
+	})`))
+	p.sees("Lock keeper", "2 ingredients. Nothing to settle")
 }
 
 // What is typed is read as one types. A line that is not read stands at its place with
@@ -177,8 +192,15 @@ func TestALineIsReadAsItIsTyped(t *testing.T) {
 	p.click("button", "Made it")
 	p.sees("Not every line is counted")
 	p.click("button", "Cancel")
+	p.fill("Add a line", "1 cup chilled oaty")
+	p.press(kb.Enter)
+	p.sees("Without 1 cup oat flour and 1 cup chilled oaty.")
 	p.click("button", "Keep as a note")
-	p.seesNot("Without 1 cup oat flour.")
+	p.sees("Without 1 cup chilled oaty.")
+	p.click("button", "Rolled oats")
+	p.click("button", "Always read “oaty” as Rolled oats")
+	p.sees("From now on oaty is Rolled oats")
+	p.seesNot("Without ")
 	p.sees("a note, not counted")
 	p.fill("Add a line", "1 cup almonds (300 g)")
 	p.press(kb.Enter)
@@ -188,6 +210,10 @@ func TestALineIsReadAsItIsTyped(t *testing.T) {
 	p.reload()
 	p.sees("a note, not counted")
 	p.seesNot("two amounts that do not agree")
+	p.click("link", "Pantry")
+	p.sees("Your own words", "oaty is Rolled oats")
+	p.click("button", "Forget oaty")
+	p.seesNot("Your own words")
 }
 
 // look takes a picture where LOOK names a folder.

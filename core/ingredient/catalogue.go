@@ -100,16 +100,21 @@ func (c *Catalogue) With(more ...*Ingredient) *Catalogue {
 	if len(more) == 0 {
 		return c
 	}
-	wider := &Catalogue{
-		rows: slices.Clone(c.rows), byName: maps.Clone(c.byName), exact: maps.Clone(c.exact),
-		names: maps.Clone(c.names), spellings: maps.Clone(c.spellings),
-	}
+	wider := c.copied()
 	for _, i := range more {
 		if _, taken := wider.byName[fold(i.Name)]; !taken {
 			_ = wider.add(i) // no name of it is taken
 		}
 	}
 	return wider
+}
+
+// copied is a catalogue that can be added to without changing c.
+func (c *Catalogue) copied() *Catalogue {
+	return &Catalogue{
+		rows: slices.Clone(c.rows), byName: maps.Clone(c.byName), exact: maps.Clone(c.exact),
+		names: maps.Clone(c.names), spellings: maps.Clone(c.spellings),
+	}
 }
 
 func (c *Catalogue) add(i *Ingredient) error {

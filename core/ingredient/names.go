@@ -145,6 +145,28 @@ func (c *Catalogue) alsoCalled(i *Ingredient, names []string) error {
 	return nil
 }
 
+// Taught is a name that a kitchen taught, for the ingredient of the name Of.
+type Taught struct{ Name, Of string }
+
+// Taught is the catalogue with names that a kitchen taught. One that is taken already, or
+// whose ingredient is gone, is left out.
+func (c *Catalogue) Taught(names []Taught) *Catalogue {
+	if len(names) == 0 {
+		return c
+	}
+	wider := c.copied()
+	for _, n := range names {
+		key := fold(n.Name)
+		i, ok := c.Find(n.Of)
+		if _, taken := wider.byName[key]; taken || !ok || key == "" {
+			continue
+		}
+		wider.byName[key] = i
+		wider.index(i, n.Name, nil)
+	}
+	return wider
+}
+
 // learn keeps the words of a name, all of which may stand beside the others.
 func (i *Ingredient) learn(name string) {
 	for _, w := range strings.Fields(fold(name)) {

@@ -104,6 +104,7 @@ type Reading struct {
 	About   string                   // what the doubt is about: the unit, the other amount
 	Choices []*ingredient.Ingredient // what an unread line may mean, the likeliest first
 	Slips   []Slip
+	Teach   string // of a line that was settled: its words that no name has, to be taught
 	Instead string            // what the cook wrote for another choice
 	Amounts []quantity.Amount // as written, in their order; the line has the one that says most
 	Parts   []Part            // every word of the line, in its order
@@ -220,6 +221,38 @@ func (l *line) isPoured() bool {
 	return false
 }
 
+// unnamed is what the cook calls the ingredient: the words beside the name that nothing
+// is called. Where they are words of the kitchen, flour or butter, they mean it only
+// together with the others.
+func (s *segment) unnamed(of *ingredient.Ingredient) string {
+	var own, all []string
+	plain := true
+	for _, at := range s.words {
+		if s.places[at-s.from] != head || describes(s.line.tokens[at].word) && !identity[s.line.tokens[at].word] {
+			continue
+		}
+		written := strings.ToLower(s.line.raw(at))
+		all = append(all, written)
+		if s.part(of, at) == AsUnread {
+			own = append(own, written)
+			plain = plain && !s.line.knows(s.line.tokens[at].word)
+		}
+	}
+	switch {
+	case len(own) == 0:
+		return ""
+	case !plain:
+		own = all
+	}
+	if len(own) > maxTaught || !plain && len(own) < 2 {
+		return ""
+	}
+	return strings.Join(own, " ")
+}
+
+// maxTaught is how many words a name may have that is offered to be taught.
+const maxTaught = 4
+
 // explain tells of every word what it was read as.
 func (l *line) explain(out *Reading) {
 	out.Parts = out.Parts[:0]
@@ -274,6 +307,7 @@ func (r Reader) ReadAs(text string, of *ingredient.Ingredient) (Reading, error) 
 	if err != nil {
 		return out, err
 	}
+	out.Teach = s.unnamed(of)
 	line := s.write(match{of: of})
 	line.Name, line.Amount = of.Name, amount
 	out.add(line, nil)

@@ -46,3 +46,17 @@ func TestAPackIsRead(t *testing.T) {
 		assert.Error(t, err, text)
 	}
 }
+
+// What is offered to be taught is what the cook calls the thing, never a word that means
+// something else beside others.
+func TestWhatIsTaughtIsTheCooksOwnWord(t *testing.T) {
+	t.Parallel()
+	oats, _ := reading.Standard().Name("rolled oats")
+	for line, teach := range map[string]string{
+		"1 litre chilled oaty": "oaty", "1 cup oat flour": "oat flour", "1 cup flour": "", "2 cups rolled oats": "", "1 cup grandmas oaty mix": "grandmas oaty mix",
+	} {
+		read, err := reading.Standard().ReadAs(line, oats)
+		require.NoError(t, err)
+		assert.Equal(t, teach, read.Teach, line)
+	}
+}

@@ -76,8 +76,17 @@ func (s *Kitchen) readWays() (kitchen.Setup, error) {
 			own = append(own, i)
 		}
 	}
-	ways.Catalogue = ways.Catalogue.With(own...)
+	ways.Catalogue = ways.Catalogue.With(own...).Taught(taught(larder.Names))
 	return ways, nil
+}
+
+// taught are the names the cook taught, as the core takes them.
+func taught(names []store.TaughtName) []ingredient.Taught {
+	out := make([]ingredient.Taught, len(names))
+	for n, t := range names {
+		out[n] = ingredient.Taught{Name: t.Name, Of: t.Ingredient}
+	}
+	return out
 }
 
 func readerOf(measures []store.OwnMeasure) quantity.Reader {

@@ -31,6 +31,10 @@ type removedMeasureInput struct {
 	Anyway bool   `query:"anyway" doc:"also where drinks use it: they keep it, and it is no longer offered"`
 }
 
+type nameInput struct {
+	Name string `path:"name" maxLength:"80"`
+}
+
 type allergensInput struct {
 	Typed string `query:"typed" maxLength:"60" doc:"a word, or the beginning of one; empty for all"`
 }
@@ -55,6 +59,10 @@ func (s *server) pantryOperations(api huma.API) {
 	act(s, api, post, "/api/pantry/measures", "keep-measure", "Calibrate a measure of the cook's own by weight", undoable, pantry.Of, bodied(pantry.Service.KeepMeasure))
 	act(s, api, remove, "/api/pantry/measures/{name}", "remove-measure", "Forget a measure", undoable, pantry.Of, func(p pantry.Service, in *removedMeasureInput) (pantry.Pantry, error) {
 		return p.RemoveMeasure(in.Name, in.Anyway)
+	})
+	act(s, api, post, "/api/pantry/names", "teach-name", "Read a name as an ingredient from now on", undoable, pantry.Of, bodied(pantry.Service.TeachName))
+	act(s, api, remove, "/api/pantry/names/{name}", "forget-name", "Forget a name that was taught", undoable, pantry.Of, func(p pantry.Service, in *nameInput) (pantry.Pantry, error) {
+		return p.ForgetName(in.Name)
 	})
 	act(s, api, post, "/api/pantry/drinkers", "add-drinker", "Add someone who drinks here", undoable, pantry.Of, bodied(pantry.Service.AddDrinker))
 	act(s, api, put, "/api/pantry/drinkers/{id}", "change-drinker", "Change someone who drinks here", undoable, pantry.Of, on(pantry.Service.ChangeDrinker))

@@ -7,6 +7,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"plushladle/internal/app/bench"
+	"plushladle/internal/app/pantry"
 	"plushladle/internal/app/planning"
 	"plushladle/internal/app/shelf"
 	"plushladle/internal/kitchen"
@@ -26,6 +27,14 @@ func TestALineIsSettled(t *testing.T) {
 	read = call[bench.ReadLine](c, "POST", "/api/lines", bench.TypedLine{Text: "1 litre (4 cups) chilled oaty", As: "Oat milk, carton, unsweetened"})
 	assert.True(t, read.Understood)
 	assert.Equal(t, []string{"1 L", "Oat milk, carton, unsweetened"}, []string{read.Lines[0].Amount, read.Lines[0].Ingredient})
+	assert.Equal(t, "oaty", read.Teach)
+
+	p := call[pantry.Pantry](c, "POST", "/api/pantry/names", pantry.TaughtName{Name: "Oaty", Ingredient: "Oat milk, carton, unsweetened"})
+	assert.Equal(t, []pantry.TaughtName{{Name: "oaty", Ingredient: "Oat milk, carton, unsweetened"}}, p.Names)
+	assert.Equal(t, "1 L · Oat milk, carton, unsweetened", call[bench.ReadLine](c, "POST", "/api/lines", bench.TypedLine{Text: "1 litre chilled oaty"}).Told)
+	assert.Equal(t, "body.name", c.refused("POST", "/api/pantry/names", pantry.TaughtName{Name: "Honey", Ingredient: "Water"}).Errors[0].Location)
+	assert.Empty(t, call[pantry.Pantry](c, "DELETE", "/api/pantry/names/oaty", nil).Names)
+	assert.False(t, call[bench.ReadLine](c, "POST", "/api/lines", bench.TypedLine{Text: "1 litre chilled oaty"}).Understood)
 	assert.Equal(t, "body.as", c.refused("POST", "/api/lines", bench.TypedLine{Text: "1 cup x", As: "moon dust"}).Errors[0].Location)
 
 	read = call[bench.ReadLine](c, "POST", "/api/lines", bench.TypedLine{Text: "1 tsp each cinnammon and nutmeg"})

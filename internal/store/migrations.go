@@ -244,6 +244,11 @@ var migrations = []*gormigrate.Migration{
 		`ALTER TABLE versions RENAME COLUMN formula TO recipe`,
 		`ALTER TABLE plan_items RENAME COLUMN formula TO recipe`,
 	))},
+	{ID: "0012-taught-names", Migrate: statements(
+		`CREATE TABLE taught_names (
+			name TEXT PRIMARY KEY,
+			ingredient TEXT NOT NULL)`,
+	)},
 }
 
 func inTurn(all ...gormigrate.MigrateFunc) gormigrate.MigrateFunc {

@@ -236,6 +236,13 @@ type OwnMeasure struct {
 	Retired bool // no longer offered, and kept for the drinks that are measured with it
 }
 
+// TaughtName is a name that the cook taught the kitchen: lines with it are read as the
+// ingredient.
+type TaughtName struct {
+	Name       string `gorm:"primaryKey"`
+	Ingredient string // the name of its row
+}
+
 // Drinker is someone who drinks here.
 type Drinker struct {
 	ID      int64 `gorm:"primaryKey"`

@@ -19,6 +19,7 @@ type Larder struct {
 	Prices      []Price
 	Measures    []OwnMeasure
 	Drinkers    []Drinker
+	Names       []TaughtName
 }
 
 // Larder reads it all.
@@ -27,7 +28,8 @@ func (s *Store) Larder() (Larder, error) {
 	prices, err2 := list[Price](s.db.Order("ingredient"))
 	measures, err3 := list[OwnMeasure](s.db.Order("name"))
 	drinkers, err4 := list[Drinker](s.db.Order("id"))
-	return Larder{ingredients, prices, measures, drinkers}, errors.Join(err1, err2, err3, err4)
+	names, err5 := list[TaughtName](s.db.Order("name"))
+	return Larder{ingredients, prices, measures, drinkers, names}, errors.Join(err1, err2, err3, err4, err5)
 }
 
 // KeepIngredient adds a row of the cook's own, or changes it where id is not 0
@@ -126,6 +128,16 @@ func (s *Store) RemoveMeasure(name string, inUse bool) error {
 		return removed(s.db.Model(&OwnMeasure{}).Where("name = ?", name).Update("retired", true))
 	}
 	return removed(s.db.Delete(&OwnMeasure{}, "name = ?", name))
+}
+
+// TeachName keeps a name for an ingredient, the last one taught.
+func (s *Store) TeachName(n TaughtName) error {
+	return s.db.Clauses(clause.OnConflict{UpdateAll: true}).Create(&n).Error
+}
+
+// ForgetName forgets it.
+func (s *Store) ForgetName(name string) error {
+	return removed(s.db.Delete(&TaughtName{}, "name = ?", name))
 }
 
 // KeepDrinker adds someone who drinks here, or changes them where id is not 0

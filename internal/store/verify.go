@@ -34,7 +34,7 @@ func (s *Store) lookThrough() error {
 		each(s.db, "plan_items", (*PlanItem).wrong), each(s.db, "weighings", (*Weighing).wrong), each(s.db, "bowls", (*Bowl).wrong),
 		each(s.db, "timers", (*Timer).wrong), each(s.db, "stock", (*Stock).wrong), each(s.db, "own_ingredients", (*OwnIngredient).wrong),
 		each(s.db, "prices", (*Price).wrong), each(s.db, "own_measures", (*OwnMeasure).wrong), each(s.db, "drinkers", (*Drinker).wrong),
-		each(s.db, "packs", (*Pack).wrong), each(s.db, "rhythms", (*Rhythm).wrong),
+		each(s.db, "packs", (*Pack).wrong), each(s.db, "rhythms", (*Rhythm).wrong), each(s.db, "taught_names", (*TaughtName).wrong),
 	)
 }
 
@@ -187,6 +187,13 @@ func (p *Price) wrong() string {
 func (m *OwnMeasure) wrong() string {
 	_, err := quantity.Calibrated(m.Name, m.WaterG)
 	return said(err)
+}
+
+func (n *TaughtName) wrong() string {
+	if n.Name == "" || n.Ingredient == "" {
+		return "name or ingredient is empty"
+	}
+	return ""
 }
 
 func (d *Drinker) wrong() string { return said(d.Drinker.Core().Check()) }

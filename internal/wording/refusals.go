@@ -147,6 +147,7 @@ var refusals = map[string]refusal{
 	"printed-not-a-date":            {"is not a date", "use the form 2026-11-24, or leave it empty"},
 	"pack-not-in-catalogue":         {"is not in the catalogue", "name an ingredient the Pantry knows, or add a row of your own there first"},
 	"reason-needed":                 {"a reason is needed", `say it in a few words, such as "past its date" or "smelled sour"`},
+	"name-says-nothing":             {"is no name", "write the word that stands in your recipes"},
 	"name-in-catalogue":             {"is in the catalogue already, as %[1]s", "use another name, such as one with its maker's"},
 	"price-needed":                  {"a pack has a price", "use a price above 0, or forget the price"},
 	"pack-holds-nothing":            {"holds nothing", "say what is in a pack: 500 g, 1 L or 1 piece"},

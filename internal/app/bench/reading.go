@@ -27,6 +27,7 @@ type ReadLine struct {
 	Choices    []string       `json:"choices" doc:"ingredients it may mean, the likeliest first"`
 	Words      []WordsRead    `json:"words" doc:"every word, and what it was read as"`
 	Told       string         `json:"told" doc:"how it is read, in short"`
+	Teach      string         `json:"teach" doc:"what the cook calls it, of a line that was settled; empty where there is nothing to teach"`
 	Mended     string         `json:"mended" doc:"what was taken for a slip; empty where nothing was"`
 }
 
@@ -61,7 +62,7 @@ func (s Service) ReadLine(in TypedLine) (ReadLine, error) {
 func presentReading(read reading.Reading) ReadLine {
 	out := ReadLine{
 		Lines: kitchen.LinesOf(read), Understood: read.IsRead(), Question: wording.Doubt(read), Choices: []string{}, Words: []WordsRead{},
-		Told: toldOf(read), Mended: wording.Slips(read.Slips),
+		Told: toldOf(read), Teach: read.Teach, Mended: wording.Slips(read.Slips),
 	}
 	for _, c := range read.Choices {
 		out.Choices = append(out.Choices, c.Name)

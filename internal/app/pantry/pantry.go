@@ -21,6 +21,7 @@ import (
 type Pantry struct {
 	Ingredients []PantryRow     `json:"ingredients"`
 	Measures    []OwnMeasure    `json:"measures"`
+	Names       []TaughtName    `json:"names" doc:"that the cook taught, each with what it is read as"`
 	Drinkers    []PantryDrinker `json:"drinkers"`
 	Currency    string          `json:"currency"`
 }
@@ -53,6 +54,12 @@ type OwnMeasure struct {
 	Replace bool    `json:"replace,omitempty" doc:"it takes the place of one of that name"`
 }
 
+// TaughtName is a name that lines are read by, and the ingredient it stands for.
+type TaughtName struct {
+	Name       string `json:"name" minLength:"2" maxLength:"80"`
+	Ingredient string `json:"ingredient" minLength:"1" maxLength:"200"`
+}
+
 // PantryDrinker is someone who drinks here.
 type PantryDrinker struct {
 	ID int64 `json:"id"`
@@ -69,11 +76,14 @@ func (s Service) Pantry() (Pantry, error) {
 	if err != nil {
 		return Pantry{}, err
 	}
-	out := Pantry{Measures: []OwnMeasure{}, Drinkers: make([]PantryDrinker, len(larder.Drinkers)), Currency: settings.Currency}
+	out := Pantry{Measures: []OwnMeasure{}, Names: []TaughtName{}, Drinkers: make([]PantryDrinker, len(larder.Drinkers)), Currency: settings.Currency}
 	for _, m := range larder.Measures {
 		if !m.Retired {
 			out.Measures = append(out.Measures, OwnMeasure{Name: m.Name, WaterG: m.WaterG})
 		}
+	}
+	for _, n := range larder.Names {
+		out.Names = append(out.Names, TaughtName(n))
 	}
 	for n, d := range larder.Drinkers {
 		out.Drinkers[n] = PantryDrinker{d.ID, d.Drinker, d.Revision}
@@ -316,6 +326,40 @@ func (s Service) KeepMeasure(in OwnMeasure) (Pantry, error) {
 		return Pantry{}, err
 	}
 	return s.pantryChanged()
+}
+
+// TeachName has lines with a name read as an ingredient from now on. A name that ships
+// with the product keeps its meaning.
+func (s Service) TeachName(in TaughtName) (Pantry, error) {
+	ways, err := s.Setup()
+	if err != nil {
+		return Pantry{}, err
+	}
+	of, ok := ways.Catalogue.Find(in.Ingredient)
+	if !ok {
+		return Pantry{}, fault.New("ingredient", in.Ingredient, "not-in-catalogue-choose")
+	}
+	name := ingredient.Fold(in.Name)
+	if i, taken := ingredient.Standard().Find(name); taken || name == "" {
+		if i == nil {
+			return Pantry{}, fault.New("name", in.Name, "name-says-nothing")
+		}
+		return Pantry{}, fault.New("name", in.Name, "name-in-catalogue", i.Name)
+	}
+	if err := s.store.TeachName(store.TaughtName{Name: name, Ingredient: of.Name}); err != nil {
+		return Pantry{}, err
+	}
+	s.Changed()
+	return s.Pantry()
+}
+
+// ForgetName has a name that was taught mean nothing again.
+func (s Service) ForgetName(name string) (Pantry, error) {
+	if err := s.store.ForgetName(name); err != nil {
+		return Pantry{}, err
+	}
+	s.Changed()
+	return s.Pantry()
 }
 
 func (s Service) RemoveMeasure(name string, anyway bool) (Pantry, error) {

@@ -11,6 +11,7 @@ type Store interface {
 	KeepDrinker(id int64, d kitchen.Drinker, revision int) (int64, error)
 	KeepIngredient(id int64, row kitchen.OwnRow, revision int) (int64, error)
 	KeepMeasure(m store.OwnMeasure) error
+	ForgetName(name string) error
 	Larder() (store.Larder, error)
 	RemoveDrinker(id int64) error
 	RemoveIngredient(id int64, ingredientID string, inUse bool) error
@@ -19,6 +20,7 @@ type Store interface {
 	RenameIngredient(from, to string) error
 	SetPrice(p store.Price) error
 	SetStock(ingredient string, massG float64) error
+	TeachName(n store.TaughtName) error
 	Settings() (store.Settings, error)
 	Stock() (map[string]float64, error)
 }

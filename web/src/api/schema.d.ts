@@ -758,6 +758,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pantry/names": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read a name as an ingredient from now on */
+        post: operations["teach-name"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pantry/names/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Forget a name that was taught */
+        delete: operations["forget-name"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/pantry/prices/{ingredient}": {
         parameters: {
             query?: never;
@@ -2859,6 +2893,8 @@ export interface components {
             drinkers: components["schemas"]["PantryDrinker"][];
             ingredients: components["schemas"]["PantryRow"][];
             measures: components["schemas"]["OwnMeasure"][];
+            /** @description that the cook taught, each with what it is read as */
+            names: components["schemas"]["TaughtName"][];
         };
         PantryDrinker: {
             /** @enum {string} */
@@ -2975,6 +3011,8 @@ export interface components {
             problem: string;
             /** @description what is asked about it; empty where nothing is */
             question: string;
+            /** @description what the cook calls it, of a line that was settled; empty where there is nothing to teach */
+            teach: string;
             text: string;
             /** @description how it is read, in short */
             told: string;
@@ -3171,6 +3209,8 @@ export interface components {
             mended: string;
             /** @description what is asked about it; empty where nothing is */
             question: string;
+            /** @description what the cook calls it, of a line that was settled; empty where there is nothing to teach */
+            teach: string;
             /** @description how it is read, in short */
             told: string;
             /** @description every one of them is in the catalogue */
@@ -3820,6 +3860,10 @@ export interface components {
             /** @description the lines that were not understood, as they stand */
             refused: components["schemas"]["Refused"][];
         };
+        TaughtName: {
+            ingredient: string;
+            name: string;
+        };
         TemperatureFile: {
             /** @description time and °C, a line each */
             csv: string;
@@ -4273,6 +4317,7 @@ export type Suggestion = components['schemas']['Suggestion'];
 export type Swap = components['schemas']['Swap'];
 export type Swapped = components['schemas']['Swapped'];
 export type TakenIn = components['schemas']['TakenIn'];
+export type TaughtName = components['schemas']['TaughtName'];
 export type TemperatureFile = components['schemas']['TemperatureFile'];
 export type Thermo = components['schemas']['Thermo'];
 export type Timer = components['schemas']['Timer'];
@@ -5935,6 +5980,72 @@ export interface operations {
                 /** @description also where drinks use it: they keep it, and it is no longer offered */
                 anyway?: boolean;
             };
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    Undo?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Pantry"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "teach-name": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TaughtName"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    Undo?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Pantry"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "forget-name": {
+        parameters: {
+            query?: never;
             header?: never;
             path: {
                 name: string;

@@ -24,6 +24,7 @@ const undoable: [method: string, path: RegExp, words: string][] = [
   ['DELETE', /^\/api\/pantry\/ingredients\/\d+$/, 'Ingredient removed.'],
   ['DELETE', /^\/api\/pantry\/prices\//, 'Price removed.'],
   ['DELETE', /^\/api\/pantry\/measures\//, 'Measure removed.'],
+  ['DELETE', /^\/api\/pantry\/names\//, 'Name forgotten.'],
   ['DELETE', /^\/api\/pantry\/drinkers\/\d+$/, 'Taken off the list.'],
   ['POST', /^\/api\/thermometer\/readings$/, 'Readings imported.'],
 ]

@@ -9,6 +9,7 @@ import { ErrorText } from '../../ui/Field'
 import { toGrams, toTwoFigures } from '../../ui/format'
 import { Menu, MenuCheck, MenuHead, MenuItem, MenuRule } from '../../ui/Menu'
 import { LineQuestion } from './LineQuestion'
+import type { Lesson } from './Teach'
 import type { Edits } from './useDraft'
 
 const swatchOf: Record<string, string> = {
@@ -44,10 +45,12 @@ type Props = {
   below?: string
   onTyping: (key?: string) => void
   onSwap: (key: string) => void
+  onLesson: (lesson: Lesson) => void
 }
 
 /** LineRow is one line: what, how much, what it does, and its lock. */
-export const LineRow = memo(function LineRow({ line, figure, edits, sized, above, below, onTyping, onSwap }: Props) {
+export const LineRow = memo(function LineRow(props: Props) {
+  const { line, figure, edits, sized, above, below, onTyping, onSwap, onLesson } = props
   const cell = { line, figure, edits, errorID: `error-${line.key}` }
   const swatch = swatchOf[figure?.role ?? ''] ?? 'bg-line'
   return (
@@ -70,7 +73,7 @@ export const LineRow = memo(function LineRow({ line, figure, edits, sized, above
         </div>
       </div>
       {figure?.stock && <p className="pl-4.5 text-fine leading-tight text-mute">{figure.stock}</p>}
-      {figure && <LineQuestion line={line} figure={figure} edits={edits} />}
+      {figure && <LineQuestion line={line} figure={figure} edits={edits} onLesson={onLesson} />}
       <ErrorText id={cell.errorID}>{figure?.question ? undefined : figure?.error}</ErrorText>
     </li>
   )

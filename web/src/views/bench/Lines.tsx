@@ -4,6 +4,7 @@ import { Tray } from '../../ui/Tray'
 import { AddLine } from './AddLine'
 import { groupLines } from './groups'
 import { LineRow } from './LineRow'
+import { type Lesson, Teach } from './Teach'
 import type { BenchDraft } from './useDraft'
 
 type Props = {
@@ -17,6 +18,7 @@ type Props = {
 export function Lines({ bench, reckoning, addRef, onSwap }: Props) {
   const roles = useRef(new Map<string, string>())
   const [typing, setTyping] = useState<string>()
+  const [lesson, setLesson] = useState<Lesson>()
   const groups = groupLines(bench.draft.recipe.lines, reckoning, roles.current, typing)
   return (
     <Tray label="Ingredients" className="min-w-0">
@@ -43,11 +45,17 @@ export function Lines({ bench, reckoning, addRef, onSwap }: Props) {
                 below={g.rows[n + 1]?.line.key}
                 onTyping={setTyping}
                 onSwap={onSwap}
+                onLesson={setLesson}
               />
             ))}
           </ul>
         </div>
       ))}
+      {lesson && (
+        <div className="py-1.5">
+          <Teach key={lesson.name} {...lesson} />
+        </div>
+      )}
       <AddLine edits={bench.edits} inputRef={addRef} />
     </Tray>
   )

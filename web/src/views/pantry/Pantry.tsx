@@ -6,6 +6,7 @@ import { Drinkers } from './Drinkers'
 import { Everything } from './Everything'
 import { Ingredients } from './Ingredients'
 import { Measures } from './Measures'
+import { Names } from './Names'
 
 /** Pantry is what the kitchen has: ingredients and prices, measures, and who drinks. */
 export function Pantry() {
@@ -29,6 +30,7 @@ export function Pantry() {
         <div className="grid gap-4">
           <Drawer kitchen={kitchen.data} />
           <Measures measures={pantry.data.measures} />
+          <Names names={pantry.data.names} />
           <Drinkers drinkers={pantry.data.drinkers} />
           <Everything />
         </div>

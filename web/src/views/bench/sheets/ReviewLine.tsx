@@ -1,6 +1,7 @@
 import { answer, api } from '../../../api/client'
 import type { PastedLine } from '../../../api/schema'
 import { Choice, Choices } from '../../../ui/Choices'
+import { Teach } from '../Teach'
 import { explain } from './explain'
 import { needsSettling, type Settled } from './pasted'
 
@@ -26,6 +27,11 @@ export function ReviewLine({ line, settled, onSettle }: Props) {
           <Answers line={line} onSettle={onSettle} />
         </>
       )}
+      {settled?.teach && (
+        <div>
+          <Teach {...settled.teach} />
+        </div>
+      )}
     </li>
   )
 }
@@ -33,7 +39,11 @@ export function ReviewLine({ line, settled, onSettle }: Props) {
 function Answers({ line, onSettle }: Props) {
   const readAs = async (as: string) => {
     const read = await answer(api.POST('/api/lines', { body: { text: line.text, as } }))
-    onSettle({ lines: read.lines, told: read.told })
+    onSettle({
+      lines: read.lines,
+      told: read.told,
+      teach: read.teach ? { name: read.teach, ingredient: as } : undefined,
+    })
   }
   const asNote = () => onSettle({ lines: line.lines.map((l) => ({ ...l, isNote: true })), told: 'kept as a note' })
   return (

@@ -23,6 +23,7 @@ const pasted = (text: string, more: Partial<PastedLine> = {}): PastedLine => ({
   choices: [],
   words: [],
   told: text,
+  teach: '',
   mended: '',
   ...more,
 })

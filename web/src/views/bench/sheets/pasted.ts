@@ -1,7 +1,7 @@
 import type { Line, Offer, PastedLine, Recipe } from '../../../api/schema'
 
 /** Settled is what the cook made of a line that was not read for certain. */
-export type Settled = { lines: Line[]; told: string }
+export type Settled = { lines: Line[]; told: string; teach?: { name: string; ingredient: string } }
 
 /** needsSettling tells whether a line asks for a decision. */
 export const needsSettling = (l: PastedLine) => !l.understood || l.question !== '' || l.problem !== ''
