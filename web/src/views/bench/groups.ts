@@ -19,7 +19,8 @@ const groupOf: Record<string, string> = {
   other: 'Fat and pinch',
 }
 
-const groupNames = ['Base', 'Sweet', 'Spice and flavour', 'Fat and pinch', 'To settle']
+/** What needs a decision comes first, what was only just typed and what is kept as a note last. */
+const groupNames = ['To settle', 'Base', 'Sweet', 'Spice and flavour', 'Fat and pinch', 'New', 'Notes']
 
 /** groupLines puts the lines under their heads. roles remembers what a line last was, so that it stays put while its name is typed anew. */
 export function groupLines(
@@ -32,7 +33,10 @@ export function groupLines(
   for (const { line, figure } of rows) {
     if (figure?.role && line.key !== typing) roles.set(line.key, figure.role)
   }
-  const nameOf = (row: Row) => groupOf[roles.get(row.line.key) ?? ''] ?? 'To settle'
+  const nameOf = ({ line, figure }: Row) => {
+    if (line.isNote) return 'Notes'
+    return groupOf[roles.get(line.key) ?? ''] ?? (figure ? 'To settle' : 'New')
+  }
   return groupNames
     .map((name) => ({ name, figure: headFigure(name, r), rows: rows.filter((row) => nameOf(row) === name) }))
     .filter((g) => g.rows.length > 0)
