@@ -158,6 +158,11 @@ func (s *segment) account(m *match) {
 			m.unread = append(m.unread, at)
 		}
 	}
+	for _, at := range m.words[:len(m.name.Words)] {
+		if s.line.isNegated(at) { // "milk-free" names no milk
+			m.unread = append(m.unread, at)
+		}
+	}
 }
 
 // part is what one word is beside an ingredient.
@@ -165,6 +170,8 @@ func (s *segment) part(of *ingredient.Ingredient, at int) As {
 	t := &s.line.tokens[at]
 	w := t.word
 	switch where := s.places[at-s.from]; {
+	case s.line.isNegated(at):
+		return negatedPart(of, w)
 	case w == "unsweetened":
 		if of.Fits("sweetened") && !of.Fits("unsweetened") {
 			return AsUnread
@@ -180,20 +187,14 @@ func (s *segment) part(of *ingredient.Ingredient, at int) As {
 	switch {
 	case prepared[w]:
 		return AsPrepared
-	case basesOnly[w] && of.Role == ingredient.Base:
+	case basesOnly[w] && of.Role == ingredient.Base && !of.Has(ingredient.TagRefused):
 		return AsPrepared
 	case sizes[w]:
 		return AsSize
 	case stops[w], neutrals[w], fills[w] != 0:
 		return AsNeutral
-	case w == "free" && freeOf[s.line.wordAt(at-1)] || w == "free" && s.line.isMark(at-1, '-') && freeOf[s.line.wordAt(at-2)]:
+	case w == "free" && s.line.isNegated(at-1), w == "free" && s.line.isNegated(at-2), w == "non":
 		return AsNeutral
-	case freeOf[w] && (s.line.isWord(at+1, "free") || s.line.isMark(at+1, '-') && s.line.isWord(at+2, "free")):
-		return AsNeutral
-	case w == "non" || s.line.isWord(at-1, "non") || s.line.isMark(at-1, '-') && s.line.isWord(at-2, "non"):
-		if w == "non" || w == "gmo" || w == "alcoholic" {
-			return AsNeutral
-		}
 	}
 	return AsUnread
 }
@@ -215,8 +216,33 @@ func (s *segment) shortPart(of *ingredient.Ingredient, w string) As {
 	return AsNote
 }
 
+// isNegated tells whether a word says what is not in it: "dairy-free", "non-dairy".
+func (l *line) isNegated(at int) bool {
+	if at < 0 || at >= len(l.tokens) || l.tokens[at].kind != word {
+		return false
+	}
+	behind, before := at+1, at-1
+	if l.isMark(behind, '-') {
+		behind++
+	}
+	if l.isMark(before, '-') {
+		before--
+	}
+	return l.isWord(behind, "free") || l.isWord(before, "non")
+}
+
+// negatedPart is what a word is that says what is not in it. What is free of dairy is no
+// milk of a cow, and what is free of sugar may be another syrup; gluten-free oats are
+// oats.
+func negatedPart(of *ingredient.Ingredient, w string) As {
+	if freeOf[w] && !of.Has(ingredient.TagDairy) {
+		return AsNeutral
+	}
+	return AsUnread
+}
+
 // freeOf is what an ingredient may be free of and stay what it is.
-var freeOf = setOf("gluten", "dairy", "alcohol", "gmo", "additive", "preservative", "soy", "nut", "lactose", "cruelty", "pesticide")
+var freeOf = setOf("alcoholic", "gluten", "dairy", "alcohol", "gmo", "additive", "preservative", "soy", "nut", "lactose", "cruelty", "pesticide")
 
 // fits tells whether a word, or one that says the same, may stand beside the
 // ingredient's name.

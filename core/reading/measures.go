@@ -112,6 +112,9 @@ func (l *line) noAmount(at, next int) int {
 		behind++
 	}
 	switch {
+	case l.isMark(behind, '%') && behind == at+1 && l.tokens[at].numeral != "": // "2% milk": part of the name
+		l.tokens[at].kind, l.tokens[at].word = word, l.tokens[at].numeral
+		return behind + 1
 	case l.isMark(behind, '%'):
 		return l.pass(at, behind+1)
 	case l.isMark(behind, '°'):
@@ -296,6 +299,9 @@ func (l *line) unit(at int) (quantity.Unit, int, bool) {
 	if l.isWord(at, "thumb") && l.isMark(at+1, '-') && l.isWord(at+2, "size", "sized") {
 		return quantity.Thumb, at + 3, true
 	}
+	if l.tokens[at].word == "in" && l.isNumber(at-1) && (l.isMark(at+1, ')') || l.isWord(at+1, "piece", "stick", "knob", "length", "long")) {
+		return quantity.Inch, at + 1, true
+	}
 	if raw := l.raw(at); raw == "T" || raw == "t" {
 		u, _ := quantity.UnitOf(raw)
 		return u, at + 1, true
@@ -307,7 +313,7 @@ func (l *line) unit(at int) (quantity.Unit, int, bool) {
 }
 
 // mayBeTwo are the words that begin a unit of two.
-var mayBeTwo = setOf("fl", "fluid", "tea", "table", "thumb")
+var mayBeTwo = setOf("fl", "fluid", "tea", "table", "thumb", "dessert")
 
 // own is the measure of the cook's own that a word names. It comes before all others:
 // a mug that was weighed is no longer anybody's mug.

@@ -58,7 +58,10 @@ func (l *line) mayCount(at int) bool {
 	if at == 0 || l.tokens[at-1].kind == mark && l.tokens[at-1].mark != '-' {
 		return true
 	}
-	if l.isWord(at-1, "of", "plus", "and", "or", "to", "about", "around", "roughly", "approx", "approximately", "between", "just", "only", "x", "another", "optional", "from") {
+	if l.isWord(at-1, "of", "plus", "or", "to", "about", "around", "roughly", "approx", "approximately", "between", "just", "only", "x", "another", "optional", "from") {
+		return true
+	}
+	if l.isWord(at-1, "and") && l.isWord(at, "a", "an") { // and not "half and half"
 		return true
 	}
 	if l.tokens[at-1].kind == number {

@@ -46,8 +46,10 @@ func (l *line) joint(n int) string {
 		return ""
 	}
 	switch {
-	case l.isWord(n, "and", "plus"), l.isMark(n, '&'), l.isMark(n, '+'), l.isMark(n, '/') && t.kind == mark:
+	case l.isWord(n, "and", "plus"), l.isMark(n, '&'), l.isMark(n, '+'):
 		return "and"
+	case l.isMark(n, '/'):
+		return "/"
 	case l.isWord(n, "or"):
 		return "or"
 	case l.isMark(n, ','), l.isMark(n, ';'):
@@ -140,7 +142,7 @@ func (l *line) namesOne(p piece) bool {
 // noted.
 func (l *line) readGroups(out *Reading, groups []piece) error {
 	for n, g := range groups {
-		if g.by == "or" && n > 0 {
+		if n > 0 && (g.by == "or" || g.by == "/") {
 			l.instead(out, g.from)
 			return nil
 		}
@@ -227,7 +229,7 @@ func (l *line) readJoined(out *Reading, pieces []piece) (bool, error) {
 	names := l.named(pieces, false)
 	joined := false
 	for _, p := range names[min(1, len(names)):] {
-		joined = joined || p.by == "and"
+		joined = joined || p.by == "and" || p.by == "/"
 	}
 	if len(names) < 2 || !joined {
 		return false, nil
@@ -237,6 +239,9 @@ func (l *line) readJoined(out *Reading, pieces []piece) (bool, error) {
 		m, _ := l.segmentOf(p.from, p.to).findMatch()
 		doubtful = doubtful || m.of.Role == ingredient.Base || m.of.Role == ingredient.Sweetener || m.of.Role == ingredient.Liquid
 	}
+	if doubtful && names[1].by == "/" { // "maple syrup/honey": one or the other; of spices, both
+		return l.readEither(out, pieces)
+	}
 	return true, l.readShared(out, names, doubtful && len(l.measures) > 0)
 }
 
@@ -244,7 +249,7 @@ func (l *line) readJoined(out *Reading, pieces []piece) (bool, error) {
 // last word belongs to both.
 func (l *line) readSharedNoun(out *Reading, pieces []piece) (bool, error) {
 	first, second := pieces[0], pieces[1]
-	if len(pieces) > 2 && pieces[2].by != "," || second.by != "and" {
+	if len(pieces) > 2 && pieces[2].by != "," || second.by != "and" && second.by != "/" {
 		return false, nil
 	}
 	m, ok := l.withNounOf(first, second)
@@ -255,6 +260,9 @@ func (l *line) readSharedNoun(out *Reading, pieces []piece) (bool, error) {
 	other, near := s.findMatch()
 	if other.of == nil {
 		return false, nil
+	}
+	if second.by == "/" {
+		return l.readEither(out, pieces)
 	}
 	amount, err := l.firstAmount()
 	if err != nil {
@@ -408,6 +416,11 @@ func (l *line) choose(out *Reading, s *segment, of *ingredient.Ingredient) (quan
 		if m.isLength() {
 			length = m
 			l.mark(n, n+1, AsSize)
+			n++
+			continue
+		}
+		if found && m.to < s.to && l.tokens[m.to].tail { // "+ 250 ml for rinsing"
+			l.mark(n, n+1, AsPurpose)
 			n++
 			continue
 		}

@@ -151,6 +151,8 @@ func tokens(text string) []token {
 			if at < len(text) && text[at] == '.' { // of an abbreviation
 				at++
 			}
+		case (r == '"' || r == '”' || r == '″') && !gap && len(list) > 0 && list[len(list)-1].kind == number:
+			at = add(token{kind: word, word: "inch", from: at}, size)
 		case r == '(' || r == '[' || r == '{':
 			depth++
 			at = add(token{kind: mark, mark: '(', from: at}, size)
