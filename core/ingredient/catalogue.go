@@ -125,7 +125,7 @@ func (c *Catalogue) add(i *Ingredient) error {
 		}
 		c.byName[key] = i
 	}
-	i.folded, i.fits = nil, map[string]bool{}
+	i.folded, i.fits, i.nots = nil, map[string]bool{}, map[string]bool{}
 	for _, name := range append([]string{i.Name}, i.Aliases...) {
 		i.folded = append(i.folded, []rune(fold(name)))
 		c.index(i, name, nil)

@@ -215,6 +215,7 @@ type Ingredient struct {
 	tags        Tag
 	folded      [][]rune        // its name and aliases, for the search
 	fits        map[string]bool // words that may stand beside its name
+	nots        map[string]bool // words that may not
 }
 
 // Equal puts forms of one thing on one scale: GramsPerUnit of this one do the

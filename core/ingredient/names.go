@@ -51,6 +51,7 @@ func NearestOf(word string, list []string) (string, bool) {
 			continue
 		}
 		switch d := distance(typed, []rune(known)); {
+		case d > 1 && !sameEnds(word, known):
 		case d < best:
 			best, nearest = d, known
 		case d != best || nearest == known || d > allowed:
@@ -61,6 +62,12 @@ func NearestOf(word string, list []string) (string, bool) {
 		}
 	}
 	return nearest, nearest != ""
+}
+
+// sameEnds tells whether two words begin with the same two letters and end with the same
+// one, as they do where the slips are inside: "cinammon", and not vanillin for vanilla.
+func sameEnds(a, b string) bool {
+	return a[:2] == b[:min(2, len(b))] && a[len(a)-1] == b[len(b)-1]
 }
 
 // minSlip is the shortest word that is taken for a slip of another, letters.
@@ -97,7 +104,7 @@ func (c *Catalogue) index(i *Ingredient, name string, when []string) {
 
 // readNames adds the names of names.csv: "also" is another name, "when" a name that
 // holds where the line shows one of the words behind it, "fits" the words that may
-// stand beside the ingredient's name.
+// stand beside the ingredient's name, "not" those that may not.
 func (c *Catalogue) readNames(text string) error {
 	records, err := csv.NewReader(strings.NewReader(text)).ReadAll()
 	if err != nil {
@@ -118,6 +125,10 @@ func (c *Catalogue) readNames(text string) error {
 			when := strings.Split(record[3], ";")
 			for _, w := range words {
 				c.index(i, w, when)
+			}
+		case "not":
+			for _, w := range words {
+				i.nots[Singular(fold(w))] = true
 			}
 		case "fits":
 			for _, w := range words {
@@ -173,6 +184,10 @@ func (i *Ingredient) learn(name string) {
 		i.fits[Singular(w)] = true
 	}
 }
+
+// Isnt tells whether a word beside the name makes another thing of it, though it makes
+// none of others: soya chunks are no beans.
+func (i *Ingredient) Isnt(word string) bool { return i.nots[word] }
 
 // Fits tells whether a word, in the singular, may stand beside the ingredient's
 // name without making another thing of it.

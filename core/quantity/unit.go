@@ -210,7 +210,7 @@ func (u Unit) Size(s System) float64 { return units[u].size[s] }
 // unitWords are the ways each unit is written, in lower case and without
 // full stops. T and t are told apart before this table is asked.
 var unitWords = map[string]Unit{
-	"piece": Piece, "pieces": Piece, "whole": Piece, "pc": Piece, "pcs": Piece, "no": Piece, "nos": Piece, "cone": Piece, "cones": Piece, "block": Piece, "blocks": Piece, "stalk": Piece, "stalks": Piece, "cube": Piece, "cubes": Piece, "blade": Piece, "blades": Piece, "keping": Piece,
+	"piece": Piece, "pieces": Piece, "whole": Piece, "pc": Piece, "pcs": Piece, "no": Piece, "nos": Piece, "cone": Piece, "cones": Piece, "block": Piece, "blocks": Piece, "stalk": Piece, "stalks": Piece, "cube": Piece, "cubes": Piece, "blade": Piece, "blades": Piece, "keping": Piece, "tukda": Piece, "helai": Piece, "kuntum": Piece, "butir": Piece,
 	"mg": Milligram, "milligram": Milligram, "milligrams": Milligram,
 	"g": Gram, "gr": Gram, "gram": Gram, "grams": Gram, "gramme": Gram, "grammes": Gram, "gm": Gram, "gms": Gram, "grm": Gram, "grms": Gram, "grs": Gram,
 	"kg": Kilogram, "kgs": Kilogram, "kilogramme": Kilogram, "kilogrammes": Kilogram, "kilo": Kilogram, "kilos": Kilogram, "kilogram": Kilogram, "kilograms": Kilogram,
@@ -219,9 +219,9 @@ var unitWords = map[string]Unit{
 	"ml": Millilitre, "mls": Millilitre, "mil": Millilitre, "mils": Millilitre, "ccs": Millilitre, "millilitre": Millilitre, "millilitres": Millilitre, "milliliter": Millilitre, "milliliters": Millilitre, "cc": Millilitre,
 	"cl": Centilitre, "centilitre": Centilitre, "centilitres": Centilitre, "centiliter": Centilitre, "centiliters": Centilitre,
 	"dl": Decilitre, "decilitre": Decilitre, "decilitres": Decilitre, "deciliter": Decilitre, "deciliters": Decilitre,
-	"l": Litre, "lt": Litre, "lts": Litre, "ltrs": Litre, "lit": Litre, "ls": Litre, "litre": Litre, "litres": Litre, "liter": Litre, "liters": Litre, "ltr": Litre,
-	"tsp": Teaspoon, "tspn": Teaspoon, "teasp": Teaspoon, "tea spoon": Teaspoon, "tea spoons": Teaspoon, "teaspoonsful": Teaspoon, "tl": Teaspoon, "cdta": Teaspoon, "cdtas": Teaspoon, "cucharadita": Teaspoon, "cucharaditas": Teaspoon, "tsps": Teaspoon, "teaspoon": Teaspoon, "teaspoons": Teaspoon, "teaspoonful": Teaspoon, "teaspoonfuls": Teaspoon,
-	"tbsp": Tablespoon, "tb": Tablespoon, "tbspn": Tablespoon, "tblspn": Tablespoon, "tablesp": Tablespoon, "tblsps": Tablespoon, "table spoon": Tablespoon, "table spoons": Tablespoon, "tablespoonsful": Tablespoon, "el": Tablespoon, "cda": Tablespoon, "cdas": Tablespoon, "cucharada": Tablespoon, "cucharadas": Tablespoon, "tbsps": Tablespoon, "tbs": Tablespoon, "tbl": Tablespoon, "tblsp": Tablespoon, "tablespoon": Tablespoon, "tablespoons": Tablespoon, "tablespoonful": Tablespoon, "tablespoonfuls": Tablespoon,
+	"l": Litre, "litro": Litre, "litros": Litre, "lt": Litre, "lts": Litre, "ltrs": Litre, "lit": Litre, "ls": Litre, "litre": Litre, "litres": Litre, "liter": Litre, "liters": Litre, "ltr": Litre,
+	"tsp": Teaspoon, "tspn": Teaspoon, "teasp": Teaspoon, "tea spoon": Teaspoon, "tea spoons": Teaspoon, "teaspoonsful": Teaspoon, "tl": Teaspoon, "cdta": Teaspoon, "cdita": Teaspoon, "cditas": Teaspoon, "sdt": Teaspoon, "cdtas": Teaspoon, "cucharadita": Teaspoon, "cucharaditas": Teaspoon, "tsps": Teaspoon, "teaspoon": Teaspoon, "teaspoons": Teaspoon, "teaspoonful": Teaspoon, "teaspoonfuls": Teaspoon,
+	"tbsp": Tablespoon, "tb": Tablespoon, "tbspn": Tablespoon, "tblspn": Tablespoon, "tablesp": Tablespoon, "tblsps": Tablespoon, "table spoon": Tablespoon, "table spoons": Tablespoon, "tablespoonsful": Tablespoon, "el": Tablespoon, "cda": Tablespoon, "sdm": Tablespoon, "cdas": Tablespoon, "cucharada": Tablespoon, "cucharadas": Tablespoon, "tbsps": Tablespoon, "tbs": Tablespoon, "tbl": Tablespoon, "tblsp": Tablespoon, "tablespoon": Tablespoon, "tablespoons": Tablespoon, "tablespoonful": Tablespoon, "tablespoonfuls": Tablespoon,
 	"fl oz": FluidOunce, "floz": FluidOunce, "fl ounce": FluidOunce, "fl ounces": FluidOunce, "fluid oz": FluidOunce, "fluid ounce": FluidOunce, "fluid ounces": FluidOunce, "fl ozs": FluidOunce, "flozs": FluidOunce,
 	"cup": Cup, "cups": Cup, "c": Cup, "cupful": Cup, "cupfuls": Cup, "cupsful": Cup, "taza": Cup, "tazas": Cup, "cawan": Cup,
 	"pint": Pint, "pints": Pint, "pt": Pint, "pts": Pint,
@@ -233,7 +233,7 @@ var unitWords = map[string]Unit{
 	"capful": Capful, "capfuls": Capful,
 	"drizzle": Drizzle, "drizzles": Drizzle,
 	"shake": Shake, "shakes": Shake,
-	"inch": Inch, "inches": Inch, "cm": Centimetre, "cms": Centimetre, "centimetre": Centimetre, "centimetres": Centimetre, "centimeter": Centimetre, "centimeters": Centimetre,
+	"inch": Inch, "inches": Inch, "ruas": Inch, "cm": Centimetre, "cms": Centimetre, "centimetre": Centimetre, "centimetres": Centimetre, "centimeter": Centimetre, "centimeters": Centimetre,
 	"thumb": Thumb, "thumbs": Thumb, "knob": Thumb, "knobs": Thumb, "nub": Thumb, "thumb sized": Thumb,
 	"stick": Stick, "sticks": Stick, "quill": Stick, "quills": Stick, "raja": Stick, "rajas": Stick,
 	"bean": Bean, "beans": Bean,

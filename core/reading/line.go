@@ -364,6 +364,9 @@ func (s *segment) isInstead(at int) bool {
 	return false
 }
 
+// mostForeign is how many words of another language may stand before what they mean.
+const mostForeign = 3
+
 // bracketAsHead is the segment with the words of its bracket for its name, where what
 // stands before it is a word or two that may be another language's: "kaju (cashews)".
 func (s *segment) bracketAsHead() (*segment, bool) {
@@ -373,6 +376,8 @@ func (s *segment) bracketAsHead() (*segment, bool) {
 	outside, inside := 0, 0
 	for _, n := range s.words {
 		switch {
+		case s.places[n-s.from] == head && known[s.line.tokens[n].word] && !stops[s.line.tokens[n].word] && !neutrals[s.line.tokens[n].word]:
+			return nil, false // "coconut cream (gata)" is not what is in its bracket
 		case s.places[n-s.from] == head && !stops[s.line.tokens[n].word] && !neutrals[s.line.tokens[n].word]:
 			outside++
 		case s.line.tokens[n].depth > 0 && s.places[n-s.from] == short:
@@ -381,7 +386,7 @@ func (s *segment) bracketAsHead() (*segment, bool) {
 			other.words = append(other.words, n)
 		}
 	}
-	return &other, inside > 0 && outside <= 2
+	return &other, inside > 0 && outside <= mostForeign
 }
 
 // write makes the line of a recipe of a match. Where there is none, the line is what

@@ -172,6 +172,8 @@ func (s *segment) part(of *ingredient.Ingredient, at int) As {
 	switch where := s.places[at-s.from]; {
 	case s.line.isNegated(at):
 		return negatedPart(of, w)
+	case of.Isnt(w):
+		return AsUnread
 	case w == "unsweetened":
 		if of.Fits("sweetened") && !of.Fits("unsweetened") {
 			return AsUnread
