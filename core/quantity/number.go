@@ -213,6 +213,9 @@ func isExponent(s string) bool {
 	return digits != "" && digits[0] >= '0' && digits[0] <= '9'
 }
 
+// withoutMarks takes off what stands between thousands and nowhere else.
+var withoutMarks = strings.NewReplacer("'", "", "’", "", "\u00a0", "", "\u202f", "", "\u2009", "")
+
 // plainDecimal is a written number with a point, and nothing between
 // thousands. Where there is one comma, it stands between thousands only before
 // exactly three digits and behind one to three that do not begin with a zero:
@@ -220,7 +223,7 @@ func isExponent(s string) bool {
 // one. Of both kinds the last is the decimal one; several of one kind are all
 // between thousands.
 func plainDecimal(written string) (string, bool) {
-	written = strings.NewReplacer("'", "", "’", "", "\u00a0", "", "\u202f", "", "\u2009", "").Replace(written)
+	written = withoutMarks.Replace(written)
 	commas, points := strings.Count(written, ","), strings.Count(written, ".")
 	switch {
 	case commas > 0 && points > 0:

@@ -104,7 +104,7 @@ type Reading struct {
 	About   string                   // what the doubt is about: the unit, the other amount
 	Choices []*ingredient.Ingredient // what an unread line may mean, the likeliest first
 	Slips   []Slip
-	Teach   string // of a line that was settled: its words that no name has, to be taught
+	Teach   string            // of a line that was settled: its words that no name has, to be taught
 	Instead string            // what the cook wrote for another choice
 	Amounts []quantity.Amount // as written, in their order; the line has the one that says most
 	Parts   []Part            // every word of the line, in its order
@@ -261,8 +261,14 @@ func (l *line) explain(out *Reading) {
 		if t.kind == mark {
 			continue
 		}
+		if t.as == AsUnread && stops[t.word] {
+			t.as = AsNeutral
+		}
 		if last := len(out.Parts) - 1; last >= 0 && out.Parts[last].As == t.as {
-			out.Parts[last].Words += " " + l.raw(n)
+			if t.gap {
+				out.Parts[last].Words += " "
+			}
+			out.Parts[last].Words += l.raw(n)
 			continue
 		}
 		out.Parts = append(out.Parts, Part{Words: l.raw(n), As: t.as})

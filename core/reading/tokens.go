@@ -123,7 +123,7 @@ const maxTokens = 160
 
 // tokens parts a line into words, numbers and marks.
 func tokens(text string) []token {
-	list := make([]token, 0, 24)
+	list := make([]token, 0, 16)
 	gap, depth, clause := true, int8(0), int8(0)
 	add := func(t token, size int) int {
 		t.to, t.gap, t.depth, t.clause = t.from+size, gap, depth, clause

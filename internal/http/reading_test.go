@@ -32,6 +32,8 @@ func TestALineIsSettled(t *testing.T) {
 	p := call[pantry.Pantry](c, "POST", "/api/pantry/names", pantry.TaughtName{Name: "Oaty", Ingredient: "Oat milk, carton, unsweetened"})
 	assert.Equal(t, []pantry.TaughtName{{Name: "oaty", Ingredient: "Oat milk, carton, unsweetened"}}, p.Names)
 	assert.Equal(t, "1 L · Oat milk, carton, unsweetened", call[bench.ReadLine](c, "POST", "/api/lines", bench.TypedLine{Text: "1 litre chilled oaty"}).Told)
+	_, backup, _ := c.send(request("GET", "/api/backup.json", nil))
+	assert.Contains(t, string(backup), "oaty")
 	assert.Equal(t, "body.name", c.refused("POST", "/api/pantry/names", pantry.TaughtName{Name: "Honey", Ingredient: "Water"}).Errors[0].Location)
 	assert.Empty(t, call[pantry.Pantry](c, "DELETE", "/api/pantry/names/oaty", nil).Names)
 	assert.False(t, call[bench.ReadLine](c, "POST", "/api/lines", bench.TypedLine{Text: "1 litre chilled oaty"}).Understood)
