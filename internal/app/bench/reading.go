@@ -105,10 +105,14 @@ func (r *Reckoning) ask(f kitchen.Recipe, of *reckon.Reckoning, ways kitchen.Set
 			continue
 		}
 		read, err := ways.Lines().Read(line.Text())
-		if err != nil || r.Lines[n].Understood && read.Doubt == reading.Sure {
+		if err != nil {
 			continue
 		}
 		asked := presentReading(read)
+		r.Lines[n].Words = asked.Words
+		if r.Lines[n].Understood && read.Doubt == reading.Sure {
+			continue
+		}
 		r.Lines[n].Question, r.Lines[n].Choices = asked.Question, asked.Choices
 	}
 }

@@ -86,6 +86,8 @@ type LineFigure struct {
 
 	Question string   `json:"question" doc:"what is asked about how it was read; empty where nothing is"`
 	Choices  []string `json:"choices" doc:"ingredients it may mean, the likeliest first"`
+
+	Words []WordsRead `json:"words,omitempty" doc:"what the words of the line as written were read as"`
 }
 
 // RatioFigure is grinding liquid per 1 of dry base.

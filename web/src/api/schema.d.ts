@@ -2600,6 +2600,8 @@ export interface components {
             /** @description how to come to less than the spoons hold */
             stock: string;
             understood: boolean;
+            /** @description what the words of the line as written were read as */
+            words?: components["schemas"]["WordsRead"][];
         };
         MakingFigure: {
             /** Format: double */

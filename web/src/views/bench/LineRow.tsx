@@ -9,6 +9,7 @@ import { ErrorText } from '../../ui/Field'
 import { toGrams, toTwoFigures } from '../../ui/format'
 import { Menu, MenuCheck, MenuHead, MenuItem, MenuRule } from '../../ui/Menu'
 import { LineQuestion } from './LineQuestion'
+import { explain } from './sheets/explain'
 import type { Lesson } from './Teach'
 import type { Edits } from './useDraft'
 
@@ -113,7 +114,9 @@ function NameCell({ line, figure, edits, errorID, onTyping }: CellProps & { onTy
       />
       <p
         className="truncate text-fine leading-tight text-mute"
-        title={[line.written && `Written: ${line.written}`, ...details].filter(Boolean).join(' · ')}
+        title={[details.join(' · '), line.written && `Written: ${line.written}`, explain(figure?.words ?? [])]
+          .filter(Boolean)
+          .join('\n')}
       >
         {details.join(' · ')}
       </p>
