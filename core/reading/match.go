@@ -172,7 +172,7 @@ func (s *segment) part(of *ingredient.Ingredient, at int) As {
 	switch where := s.places[at-s.from]; {
 	case s.line.isNegated(at):
 		return negatedPart(of, w)
-	case of.Isnt(w):
+	case of.Isnt(w), (w == "vegan" || w == "plant") && !of.Vegan: // vegan condensed milk is none of a cow
 		return AsUnread
 	case w == "unsweetened":
 		if of.Fits("sweetened") && !of.Fits("unsweetened") {
