@@ -71,7 +71,7 @@ type compiler struct {
 }
 
 func newCompiler(d *reckon.Drink, r *reckon.Reckoning, k Room, where Soaking) *compiler {
-	c := &compiler{d: d, r: r, layout: &r.Made.Layout, method: d.Method.With(d.Changes), kitchen: k, where: where, soaking: make([]bool, len(d.Lines))}
+	c := &compiler{d: d, r: r, layout: &r.Made.Layout, method: d.AsSaid(), kitchen: k, where: where, soaking: make([]bool, len(d.Lines))}
 	for _, at := range [][]int{c.layout.Soaked, c.layout.InKept} {
 		for _, n := range at {
 			line := &r.Through[n]

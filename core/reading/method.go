@@ -2,8 +2,9 @@ package reading
 
 import (
 	"regexp"
-	"strconv"
 	"strings"
+
+	"plushladle/core/process"
 )
 
 // OfferKind is what a sentence of a method says of how the drink is made.
@@ -29,26 +30,20 @@ type Offer struct {
 	Sentence string
 }
 
-// spans find "8-12 hours", "90 secs", "2 to 3 days".
-var span = regexp.MustCompile(`(\d+(?:[.,]\d+)?|an?|one|two|three|four|five|six|eight|ten|twelve)(?:\s*(?:-|–|to|or)\s*(\d+(?:[.,]\d+)?))?\s*(seconds?|secs?|minutes?|mins?|hours?|hrs?|days?)\b`)
-
 // sentenceEnd parts the sentences of a step. A point before a digit is a decimal one.
 var sentenceEnd = regexp.MustCompile(`[.!?;]+(?:\s+|$)`)
-
-// overnightH is what "overnight" is taken for, in hours (common practice).
-const overnightH = 8
 
 // said are the words a sentence must have for an offer, and what it then says.
 var said = []struct {
 	kind  OfferKind
 	words *regexp.Regexp
-	unit  string
+	unit  process.TimeUnit
 }{
-	{OfferSoak, regexp.MustCompile(`\bsoak`), "h"},
-	{OfferBlend, regexp.MustCompile(`\b(?:blend|blitz|whizz|whiz|liquidi[sz]e|grind|pulse|process)\b`), "s"},
-	{OfferHeat, regexp.MustCompile(`\b(?:simmer|boil|cook|heat|warm)\b`), "min"},
-	{OfferChill, regexp.MustCompile(`\b(?:chill|refrigerate|cool)\b`), "h"},
-	{OfferKeep, regexp.MustCompile(`\b(?:keeps?|stored?|lasts?|good for|use within)\b`), "d"},
+	{OfferSoak, regexp.MustCompile(`\bsoak`), process.Hour},
+	{OfferBlend, regexp.MustCompile(`\b(?:blend|blitz|whizz|whiz|liquidi[sz]e|grind|pulse|process)\b`), process.Second},
+	{OfferHeat, regexp.MustCompile(`\b(?:simmer|boil|cook|heat|warm)\b`), process.Minute},
+	{OfferChill, regexp.MustCompile(`\b(?:chill|refrigerate|cool)\b`), process.Hour},
+	{OfferKeep, regexp.MustCompile(`\b(?:keeps?|stored?|lasts?|good for|use within)\b`), process.Day},
 }
 
 // offersIn finds what the steps and notes of a page say, one offer of a kind.
@@ -85,9 +80,10 @@ func offersOf(sentence string) []Offer {
 		}
 		o := Offer{Kind: s.kind, Sentence: strings.TrimSpace(sentence)}
 		var ok bool
-		o.Low, o.High, ok = spanIn(lower, s.unit)
-		if !ok && s.kind == OfferSoak && strings.Contains(lower, "overnight") {
-			o.Low, o.High, ok = overnightH, overnightH, true
+		if s.kind == OfferSoak {
+			o.Low, o.High, ok = process.SoakIn(lower)
+		} else {
+			o.Low, o.High, ok = process.SpanIn(lower, s.unit)
 		}
 		if s.kind == OfferHeat {
 			o.What = heatIn(lower)
@@ -97,43 +93,6 @@ func offersOf(sentence string) []Offer {
 		}
 	}
 	return offers
-}
-
-// perUnit is how many of a unit go into one of the offer's.
-var perUnit = map[string]map[byte]float64{
-	"h":   {'m': 1. / 60, 'h': 1, 'd': 24},
-	"s":   {'s': 1, 'm': 60},
-	"min": {'s': 1. / 60, 'm': 1, 'h': 60},
-	"d":   {'h': 1. / 24, 'd': 1},
-}
-
-// spanIn is the first time in a sentence, in the unit asked for.
-func spanIn(lower, unit string) (low, high float64, ok bool) {
-	for _, m := range span.FindAllStringSubmatch(lower, -1) {
-		factor := perUnit[unit][m[3][0]]
-		if factor == 0 {
-			continue
-		}
-		low = spanNumber(m[1]) * factor
-		high = low
-		if m[2] != "" {
-			high = spanNumber(m[2]) * factor
-		}
-		return low, max(low, high), low > 0
-	}
-	return 0, 0, false
-}
-
-// spanNumber is a number of a span, in digits or as a word.
-func spanNumber(text string) float64 {
-	if v, ok := cardinals[text]; ok {
-		return v
-	}
-	if text == "a" || text == "an" {
-		return 1
-	}
-	v, _ := strconv.ParseFloat(strings.ReplaceAll(text, ",", "."), 64)
-	return v
 }
 
 // strainers are the words for what a milk is strained through, the finest first.

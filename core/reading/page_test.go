@@ -83,7 +83,7 @@ func TestTheMethodIsReadForWhatTheProcessCanUse(t *testing.T) {
 	t.Parallel()
 	for sentence, want := range map[string]reading.Offer{
 		"Soak the almonds for 8–12 hours.":                        {Kind: reading.OfferSoak, Low: 8, High: 12},
-		"Leave to soak overnight.":                                {Kind: reading.OfferSoak, Low: 8, High: 8},
+		"Leave to soak overnight.":                                {Kind: reading.OfferSoak, Low: 8, High: 12},
 		"Soak in hot water for 30 minutes.":                       {Kind: reading.OfferSoak, Low: .5, High: .5},
 		"Blend on high for 90 secs":                               {Kind: reading.OfferBlend, Low: 90, High: 90},
 		"Blitz for 1 to 2 minutes until smooth.":                  {Kind: reading.OfferBlend, Low: 60, High: 120},

@@ -1,6 +1,7 @@
 package reckon
 
 import (
+	"cmp"
 	"math"
 	"strings"
 
@@ -121,8 +122,31 @@ const (
 
 // method is how the drink is made, in its kitchen.
 func (d *Drink) method() process.Method {
-	m := d.Method.With(d.Changes)
+	m := d.AsSaid()
 	m.JugML, m.FridgeC = d.JugML, d.FridgeC
+	return m
+}
+
+// AsSaid is the method with what the cook changed of it, and with what the lines say of
+// the soak where no change does: "soaked 6 h". What soaks together soaks as long as the
+// longest of it.
+func (d *Drink) AsSaid() process.Method {
+	m := d.Method.With(d.Changes)
+	if m.SoakHours > 0 {
+		return m
+	}
+	longest, isSaid := 0., false
+	for _, l := range d.Lines {
+		if l.Ingredient == nil || l.Unsoaked || l.Ingredient.Role != ingredient.Base || l.Ingredient.SoakH.Max == 0 {
+			continue
+		}
+		saidH := process.SaidSoakH(strings.ToLower(l.Note), l.Ingredient)
+		isSaid = isSaid || saidH > 0
+		longest = max(longest, cmp.Or(saidH, l.Ingredient.SoakH.Ideal))
+	}
+	if isSaid {
+		m.SoakHours = longest
+	}
 	return m
 }
 

@@ -346,3 +346,27 @@ func BenchmarkReckonTwelveLines(b *testing.B) {
 		}
 	}
 }
+
+// What the lines say of the soak is what every figure and step goes by; a change of the
+// cook's comes before it, and what soaks together soaks as long as the longest.
+func TestTheLinesSaySoak(t *testing.T) {
+	t.Parallel()
+	for _, tt := range []struct {
+		lines []string
+		hours float64
+	}{
+		{[]string{"1 cup almonds, soaked 6 h", "4 cups water"}, 6},
+		{[]string{"1 cup almonds", "4 cups water"}, 0},
+		{[]string{"1 cup cashews, soaked 2 hours", "1/2 cup almonds", "4 cups water"}, 12},
+		{[]string{"1 cup almonds, soaked 6 h", "1/2 cup cashews, soaked 4 h", "4 cups water"}, 6},
+	} {
+		d := drinkOf(t, tt.lines...)
+		assert.InDelta(t, tt.hours, d.AsSaid().SoakHours, 0, tt.lines)
+	}
+	d := drinkOf(t, "1 cup almonds, soaked 6 h", "4 cups water")
+	r, err := d.Reckon()
+	require.NoError(t, err)
+	assert.Equal(t, "soak-and-drain(6)", r.Contributions()[0].String())
+	d.Changes = []process.Change{{At: process.At{Kind: "soak", N: 1}, Do: process.Set, Params: map[string]float64{"hours": 9}}}
+	assert.InDelta(t, 9, d.AsSaid().SoakHours, 0)
+}
