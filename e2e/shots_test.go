@@ -29,7 +29,7 @@ func TestShots(t *testing.T) {
 	shoot("bench")
 	p.work("Paste a recipe", "The recipe")
 	p.paste("The recipe", recipePage)
-	p.sees("1 to settle first")
+	p.sees("1 needs attention")
 	shoot("paste")
 	p.click("button", "Close")
 	p.click("button", "4 more to know")

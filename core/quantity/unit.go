@@ -121,7 +121,7 @@ const (
 	capfulML      = 5   // from memory, until the cook calibrates it
 	drizzleML     = 5   // from memory, until the cook calibrates it
 	gramsPerShake = 0.3 // from memory, until the cook calibrates it
-	dropML        = 0.05
+	dropML        = 0.05 // common practice, no source: twenty to the millilitre
 	splashML      = 5   // common practice, no source: about a teaspoon
 	glugML        = 15  // common practice, no source: about a tablespoon
 	handfulML     = 120 // common practice, no source: about half a cup

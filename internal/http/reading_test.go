@@ -1,6 +1,7 @@
 package http
 
 import (
+	"fmt"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -66,12 +67,14 @@ func TestADrinkThatLacksALineIsAskedAbout(t *testing.T) {
 	for path, body := range map[string]any{"/api/plan/items": item, "/api/drinks/1/batches": batch} {
 		refused := c.refused("POST", path, body)
 		assert.Equal(t, "body.anyway", refused.Errors[0].Location, path)
-		assert.Contains(t, refused.Errors[0].Message, "leave out 1 cup oat flour", path)
+		assert.Contains(t, refused.Errors[0].Message, "1 cup oat flour is not counted", path)
 	}
 	item.Anyway, batch.Anyway = true, true
 	assert.Equal(t, []string{"1 cup oat flour"}, call[planning.Plan](c, "POST", "/api/plan/items", item).Items[0].Missing)
 	bottles := call[[]shelf.Bottle](c, "POST", "/api/drinks/1/batches", batch)
 	require.Len(t, bottles, 1)
+	labels := call[[]shelf.BottleLabel](c, "GET", fmt.Sprintf("/api/labels?ids=%d", bottles[0].ID), nil)
+	assert.Equal(t, []string{"1 cup oat flour"}, labels[0].Missing)
 
 	f.Lines[5].IsNote = true
 	r = call[bench.Reckoning](c, "POST", "/api/reckonings", bench.ToReckon{Recipe: f})

@@ -12,15 +12,15 @@ func Doubt(r reading.Reading) string {
 	switch r.Doubt {
 	case reading.Unread:
 		if len(r.Choices) == 0 {
-			return "This one is new here. Pick what it is, or keep it as a note."
+			return "This one is not in the list yet. Choose what it is, or keep it as a note."
 		}
 		return "Not sure what this is. Is it one of these?"
 	case reading.UnknownUnit:
 		return fmt.Sprintf("How much is a %q? Write it in spoons, cups or grams, or keep the line as a note.", r.About)
 	case reading.AmountsDiffer:
-		return fmt.Sprintf("The line says two amounts that do not agree. The figures use the first; it also says %s.", r.About)
+		return fmt.Sprintf("These two amounts do not match. The one shown is used; the line also says %s.", r.About)
 	case reading.EachOrTogether:
-		return "Read as that much of each. If it is for all together, change the amounts."
+		return "Read as this much of each one. If you meant all of them together, change the amounts."
 	}
 	return ""
 }
@@ -28,7 +28,11 @@ func Doubt(r reading.Reading) string {
 // WithoutLines is what is asked before a drink is planned, made or printed whose figures
 // leave lines out.
 func WithoutLines(lines []string) string {
-	return fmt.Sprintf("The figures leave out %s: how much it gives, how long it keeps and what it contains may be wrong.", listed(lines))
+	isNot := "is not"
+	if len(lines) > 1 {
+		isNot = "are not"
+	}
+	return fmt.Sprintf("%s %s counted, so the yield, the use-by date and the allergens may be wrong.", listed(lines), isNot)
 }
 
 func listed(all []string) string {

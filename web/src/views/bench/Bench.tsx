@@ -93,14 +93,14 @@ function PageNotes({ notes, onForget }: { notes?: string[]; onForget: () => void
   if (!notes || notes.length === 0) return null
   return (
     <details className="rounded-tray border-tray border-rim bg-enamel px-5 py-2">
-      <summary className="min-h-9 cursor-pointer font-bold">From the page it came from</summary>
+      <summary className="min-h-9 cursor-pointer font-bold">Notes from the recipe</summary>
       <ul className="grid gap-1 py-2 text-note">
         {notes.map((text, n) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: the same words may stand there twice
           <li key={`${n}-${text}`}>{text}</li>
         ))}
       </ul>
-      <Button onClick={onForget}>Throw these notes away</Button>
+      <Button onClick={onForget}>Delete these notes</Button>
     </details>
   )
 }
@@ -113,9 +113,9 @@ function useAskFirst(r?: Reckoning) {
   const first = (act: () => void) => (r && r.missing.length > 0 ? setThen(() => act) : act())
   const question = then && r && (
     <Confirm
-      title="Not every line is counted"
+      title="Some lines are not counted"
       text={r.missingTold}
-      confirm="Go on without it"
+      confirm="Carry on anyway"
       onConfirm={then}
       onClose={() => setThen(undefined)}
     />

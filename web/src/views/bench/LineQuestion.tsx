@@ -22,7 +22,7 @@ export function LineQuestion({ line, figure, edits, onLesson }: Props) {
       <p className="text-note text-hibiscus-deep">{figure.question}</p>
       <Choices label={`About ${textOf(line)}`}>
         {figure.understood ? (
-          <Choice onPick={() => edits.setLine(line.key, { settled: true })}>It is right</Choice>
+          <Choice onPick={() => edits.setLine(line.key, { settled: true })}>Looks right</Choice>
         ) : (
           <>
             {figure.choices.map((name) => (

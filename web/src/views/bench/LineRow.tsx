@@ -114,7 +114,7 @@ function NameCell({ line, figure, edits, errorID, onTyping }: CellProps & { onTy
       />
       <p
         className="truncate text-fine leading-tight text-mute"
-        title={[details.join(' · '), line.written && `Written: ${line.written}`, explain(figure?.words ?? [])]
+        title={[details.join(' · '), line.written && `You wrote: ${line.written}`, explain(figure?.words ?? [])]
           .filter(Boolean)
           .join('\n')}
       >

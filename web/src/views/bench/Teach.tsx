@@ -12,7 +12,7 @@ export function Teach({ name, ingredient }: Lesson) {
   if (taught)
     return (
       <p role="status" className="text-fine text-mute">
-        From now on {name} is {ingredient}. The Pantry lists your own words.
+        Saved. From now on “{name}” means {ingredient}. You can change this in the Pantry.
       </p>
     )
   return (

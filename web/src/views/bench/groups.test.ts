@@ -20,7 +20,7 @@ test('what needs a decision comes first, notes last, and a line just typed waits
   const lines = [line('almonds'), line('moon dust'), line('a thought', { isNote: true }), line('typed')]
   const r = reckoned([{ key: 'almonds', role: 'base' }, { key: 'moon dust' }, { key: 'a thought' }])
   expect(groupLines(lines, r, new Map()).map((g) => [g.name, ...g.rows.map((row) => row.line.key)])).toEqual([
-    ['To settle', 'moon dust'],
+    ['Needs attention', 'moon dust'],
     ['Base', 'almonds'],
     ['New', 'typed'],
     ['Notes', 'a thought'],

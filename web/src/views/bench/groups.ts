@@ -20,7 +20,7 @@ const groupOf: Record<string, string> = {
 }
 
 /** What needs a decision comes first, what was only just typed and what is kept as a note last. */
-const groupNames = ['To settle', 'Base', 'Sweet', 'Spice and flavour', 'Fat and pinch', 'New', 'Notes']
+const groupNames = ['Needs attention', 'Base', 'Sweet', 'Spice and flavour', 'Fat and pinch', 'New', 'Notes']
 
 /** groupLines puts the lines under their heads. roles remembers what a line last was, so that it stays put while its name is typed anew. */
 export function groupLines(
@@ -35,7 +35,7 @@ export function groupLines(
   }
   const nameOf = ({ line, figure }: Row) => {
     if (line.isNote) return 'Notes'
-    return groupOf[roles.get(line.key) ?? ''] ?? (figure ? 'To settle' : 'New')
+    return groupOf[roles.get(line.key) ?? ''] ?? (figure ? 'Needs attention' : 'New')
   }
   return groupNames
     .map((name) => ({ name, figure: headFigure(name, r), rows: rows.filter((row) => nameOf(row) === name) }))

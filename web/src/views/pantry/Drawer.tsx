@@ -46,7 +46,7 @@ export function Drawer({ kitchen }: { kitchen: SettingsNow }) {
   return (
     <Tray label="Drawer of measures">
       <h2 className="text-xl">Drawer of measures</h2>
-      <p className="pb-2 text-note text-mute">Amounts are given in the fewest of these.</p>
+      <p className="pb-2 text-note text-mute">Amounts use as few of these as possible.</p>
       <div className="flex flex-wrap gap-2">
         {[...usual, ...own].map((m) => (
           <Button

@@ -14,12 +14,12 @@ export function Names({ names }: { names: TaughtName[] }) {
   return (
     <Tray label="Your own words">
       <h2 className="text-xl">Your own words</h2>
-      <p className="pb-2 text-note text-mute">Lines with these words are read this way.</p>
+      <p className="pb-2 text-note text-mute">What you call things. Your recipes are read this way.</p>
       <ul>
         {names.map((n) => (
           <li key={n.name} className="flex items-center gap-2 border-t border-line">
             <span className="grow">
-              <b>{n.name}</b> is {n.ingredient}
+              <b>{n.name}</b> means {n.ingredient}
             </span>
             <IconButton label={`Forget ${n.name}`} onClick={() => forget.mutate(n.name)}>
               <Trash2 size={18} aria-hidden />

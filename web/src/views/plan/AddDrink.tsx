@@ -81,9 +81,9 @@ export function AddDrink({ bowls, onClose }: { bowls: Bowl[]; onClose: () => voi
         </ErrorText>
         {asked && (
           <Confirm
-            title="Not every line is counted"
+            title="Some lines are not counted"
             text={asked.text}
-            confirm="Plan it without"
+            confirm="Plan it anyway"
             onConfirm={asked.again}
             onClose={() => setAsked(undefined)}
           />

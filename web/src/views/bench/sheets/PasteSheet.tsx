@@ -49,7 +49,7 @@ export function PasteSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
     onClose()
   }
   return (
-    <Sheet title="Paste a recipe" intro="The whole page: title, ingredients and method." onClose={onClose}>
+    <Sheet title="Paste a recipe" intro="Paste the whole recipe: title, ingredients and method." onClose={onClose}>
       {/* biome-ignore lint/a11y/noStaticElementInteractions: a file may be dropped here; it can be chosen below as well */}
       <div
         onDragOver={(e) => e.preventDefault()}
@@ -68,7 +68,7 @@ export function PasteSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
           onChange={(e) => setText(e.target.value)}
         />
         <label className="mt-1 block text-note text-mute">
-          Or a file:{' '}
+          Or open a file:{' '}
           <input
             type="file"
             aria-label="A file with the recipe"
@@ -84,7 +84,7 @@ export function PasteSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
             {page.name && <b className="block text-lead text-ink">{page.name}</b>}
             {lines.length} {lines.length === 1 ? 'ingredient' : 'ingredients'}
             {page.servings > 0 && `, serves ${page.servings}`}
-            {asked.length > 0 ? `. ${asked.length} to settle first.` : '. Nothing to settle.'}
+            {asked.length > 0 ? `. ${asked.length} ${asked.length === 1 ? 'needs' : 'need'} attention.` : '. All read.'}
           </p>
           <ul aria-label="As it was read" className="grid gap-1.5">
             {[...asked, ...lines.filter((l) => !asked.includes(l))].map((l) => (
@@ -95,10 +95,10 @@ export function PasteSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
           <Rest lines={page.lines} />
           <div className="flex flex-wrap gap-2">
             <Button primary disabled={!read.now || lines.length === 0} onClick={() => take(true)}>
-              Make it this drink
+              Use this recipe
             </Button>
             <Button disabled={!read.now || lines.length === 0} onClick={() => take(false)}>
-              Add to what is here
+              Add to this drink
             </Button>
           </div>
         </>
@@ -143,7 +143,7 @@ function Rest({ lines }: { lines: PastedLine[] }) {
   if (rest.length === 0) return null
   return (
     <details className="text-note text-mute">
-      <summary className="min-h-9 cursor-pointer">The rest of the page, kept as notes</summary>
+      <summary className="min-h-9 cursor-pointer">Everything else, kept as notes</summary>
       <ul className="grid gap-1">
         {rest.map((l, n) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: the same line may stand there twice

@@ -49,7 +49,7 @@ function Answers({ line, onSettle }: Props) {
   return (
     <Choices label={`About ${line.text}`}>
       {line.understood ? (
-        <Choice onPick={() => onSettle({ lines: line.lines, told: line.told })}>It is right</Choice>
+        <Choice onPick={() => onSettle({ lines: line.lines, told: line.told })}>Looks right</Choice>
       ) : (
         <>
           {line.choices.map((name) => (
