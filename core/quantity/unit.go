@@ -118,17 +118,17 @@ const (
 	imperialTeaspoonML   = 5.919  // common practice: a third of the tablespoon
 	imperialCupML        = 284.130625
 
-	capfulML      = 5   // from memory, until the cook calibrates it
-	drizzleML     = 5   // from memory, until the cook calibrates it
-	gramsPerShake = 0.3 // from memory, until the cook calibrates it
+	capfulML      = 5    // from memory, until the cook calibrates it
+	drizzleML     = 5    // from memory, until the cook calibrates it
+	gramsPerShake = 0.3  // from memory, until the cook calibrates it
 	dropML        = 0.05 // common practice, no source: twenty to the millilitre
-	splashML      = 5   // common practice, no source: about a teaspoon
-	glugML        = 15  // common practice, no source: about a tablespoon
-	handfulML     = 120 // common practice, no source: about half a cup
-	shotML        = 30  // of espresso; common practice, no source
-	glassML       = 240 // common practice, no source, until the cook calibrates it
-	mugML         = 300 // common practice, no source, until the cook calibrates it
-	bowlML        = 150 // the katori of Indian kitchens; common practice, no source
+	splashML      = 5    // common practice, no source: about a teaspoon
+	glugML        = 15   // common practice, no source: about a tablespoon
+	handfulML     = 120  // common practice, no source: about half a cup
+	shotML        = 30   // of espresso; common practice, no source
+	glassML       = 240  // common practice, no source, until the cook calibrates it
+	mugML         = 300  // common practice, no source, until the cook calibrates it
+	bowlML        = 150  // the katori of Indian kitchens; common practice, no source
 )
 
 // unitInfo is what is known of a unit: how it is written and what it holds.
