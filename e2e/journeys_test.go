@@ -175,7 +175,7 @@ func TestEverythingCanBeDoneFromTheKeyboard(t *testing.T) {
 	p.shortcut("/")
 	p.until("the line to add to have the keyboard", func() bool { return p.focused() == "Add a line" })
 	p.typeIn("1 tsp rosew")
-	p.sees("Rosewater")
+	p.find("option", "Rosewater")
 	p.press(kb.ArrowDown)
 	p.press(kb.Enter)
 	p.holds("Add a line", "1 tsp Rosewater")

@@ -71,11 +71,13 @@ export function useReckoning(name: string, recipe: Recipe, madeOn = '') {
   return { data: query.data && last.current, error: query.error }
 }
 
+/** useSuggestions are the ingredients that fit what is typed. Until they are there the last ones stay that fit it too: what no longer does cannot be picked by a key pressed a moment too soon. */
 export function useSuggestions(typed: string) {
+  const lastWord = (/\S+\s*$/.exec(typed)?.[0] ?? '').trim().toLowerCase()
   return useQuery({
     queryKey: ['ingredients', typed],
     queryFn: ({ signal }) => answer(api.GET('/api/ingredients', { params: { query: { typed } }, signal })),
-    placeholderData: keepPreviousData,
+    placeholderData: (last) => last?.filter((s) => s.line.toLowerCase().includes(lastWord)),
     enabled: typed.trim() !== '',
   })
 }
