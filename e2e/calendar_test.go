@@ -32,7 +32,7 @@ func TestTheCalendarIsReadByAnother(t *testing.T) {
 	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	p.open("/plan")
-	p.sees("Next in the kitchen")
+	p.sees("Next")
 	script, err := os.ReadFile(icalPath)
 	require.NoError(t, err)
 	load := "globalThis.ical = (() => { const module = { exports: {} }; const exports = module.exports; " + string(script) + "; return module.exports })(); undefined"

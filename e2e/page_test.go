@@ -7,6 +7,7 @@ import (
 	_ "embed"
 	"encoding/json"
 	"fmt"
+	"os"
 	"strings"
 	"sync"
 	"testing"
@@ -21,7 +22,12 @@ import (
 )
 
 // patience is how long the page may take to show what is waited for.
-const patience = 20 * time.Second
+var patience = func() time.Duration {
+	if d, err := time.ParseDuration(os.Getenv("PATIENCE")); err == nil {
+		return d
+	}
+	return 20 * time.Second
+}()
 
 // page is a browser page driven by what a user sees: roles, names and text.
 type page struct {
@@ -90,7 +96,9 @@ func (p *page) expects(text string) { p.expected = append(p.expected, text) }
 
 func (p *page) do(steps ...chromedp.Action[chromedp.Void]) {
 	p.t.Helper()
-	require.NoError(p.t, chromedp.Do(p.ctx, steps...))
+	ctx, cancel := context.WithTimeout(p.ctx, 2*patience) // a step that waits for what never comes fails its own test
+	defer cancel()
+	require.NoError(p.t, chromedp.Do(ctx, steps...))
 }
 
 func (p *page) size(width, height int64) { p.do(chromedp.EmulateViewport(width, height)) }
@@ -312,7 +320,7 @@ func (p *page) dial(name string) string {
 func (p *page) work(item, sees string) {
 	p.t.Helper()
 	p.sees("Contains ")
-	p.click("button", "Work on it")
+	p.click("button", "Tools")
 	p.click("menuitem", item)
 	p.sees(sees)
 }

@@ -63,12 +63,12 @@ func TestScriptInTextIsShownAndNeverRun(t *testing.T) {
 		opens      []string // buttons
 	}{
 		{fmt.Sprintf("/bench/%d", drink), "moon " + script, []string{"Drinks", "Made it"}},
-		{fmt.Sprintf("/bench/%d", drink), "Elder " + script, []string{"Kitchen"}},
+		{fmt.Sprintf("/bench/%d", drink), "Elder " + script, []string{"Settings"}},
 		{fmt.Sprintf("/bench/%d/card", drink), "Nog " + script, nil},
 		{"/plan", "Nog " + script, nil},
 		{fmt.Sprintf("/cook/%d", item), "soak " + script, nil},
-		{fmt.Sprintf("/shelf/%d", bottle), "cox " + script, []string{"its story"}},
-		{fmt.Sprintf("/shelf/%d", bottle), "sour " + script, []string{"how it was made"}},
+		{fmt.Sprintf("/shelf/%d", bottle), "cox " + script, []string{"history"}},
+		{fmt.Sprintf("/shelf/%d", bottle), "sour " + script, []string{"batch"}},
 		{fmt.Sprintf("/labels?bottles=%d", bottle), "Nog " + script, nil},
 		{"/pantry", "Elder " + script, nil},
 	} {

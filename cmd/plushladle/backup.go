@@ -12,7 +12,7 @@ import (
 
 type backupCommand struct {
 	dataFlag
-	File string `arg:"" help:"the file to write"`
+	File string `arg:"" help:"file to write"`
 }
 
 // run writes everything in a kitchen as one JSON file, whole or not at all.
@@ -32,14 +32,14 @@ func (c *backupCommand) run(_ flags, s streams) int {
 	if err := store.WriteWhole(c.File, kitchen.Backup); err != nil {
 		return s.refuse("backup", err)
 	}
-	fmt.Fprintf(s.out, "all of it is in %s\n", c.File)
+	fmt.Fprintf(s.out, "everything is saved in %s\n", c.File)
 	return exitOK
 }
 
 type restoreCommand struct {
 	dataFlag
-	Copy bool   `help:"bring back the daily copy beside the kitchen's file: the newest, or that of a date such as 2026-11-24"`
-	File string `arg:"" optional:"" name:"backup" help:"the backup; with --copy its date, or nothing"`
+	Copy bool   `help:"restore a daily copy: the newest, or the one of a date such as 2026-11-24"`
+	File string `arg:"" optional:"" name:"backup" help:"the backup file; with --copy its date, or nothing"`
 }
 
 // run puts a backup in the place of everything in a kitchen. What was there is kept
@@ -56,7 +56,7 @@ func (c *restoreCommand) run(_ flags, s streams) int {
 	}
 	in, err := os.Open(c.File)
 	if err != nil {
-		return s.refuse("restore", fmt.Errorf("cannot read %s; name a backup that is there", c.File))
+		return s.refuse("restore", fmt.Errorf("cannot read %s; name an existing backup", c.File))
 	}
 	defer func() { _ = in.Close() }()
 	kitchen, err := store.Open(data, time.Now)
@@ -68,7 +68,7 @@ func (c *restoreCommand) run(_ flags, s streams) int {
 	if err != nil {
 		return s.refuse("restore", fmt.Errorf("%s was not restored, and nothing was changed: %w", c.File, err))
 	}
-	fmt.Fprintf(s.out, "%s is restored; what was there before is in %s\n", c.File, kept)
+	fmt.Fprintf(s.out, "%s is restored; what was there before is saved in %s\n", c.File, kept)
 	return exitOK
 }
 
@@ -78,9 +78,9 @@ func restoreCopy(data, date string, s streams) int {
 	if err != nil {
 		return s.refuse("restore", err)
 	}
-	fmt.Fprintf(s.out, "%s is brought back", copied)
+	fmt.Fprintf(s.out, "%s is restored", copied)
 	if _, err := os.Stat(kept); err == nil {
-		fmt.Fprintf(s.out, "; what was there before is in %s", kept)
+		fmt.Fprintf(s.out, "; what was there before is saved in %s", kept)
 	}
 	fmt.Fprintln(s.out)
 	return exitOK

@@ -19,7 +19,7 @@ func TestTheCommandsAreListed(t *testing.T) {
 	assert.Contains(t, out, "github.com/gofiber/fiber/v3")
 	code, out, _ = said("--help")
 	assert.Equal(t, exitOK, code)
-	assert.Contains(t, out, "put such a file, or a daily copy, in the place of everything")
+	assert.Contains(t, out, "replace everything with a backup or a daily copy")
 	code, _, _ = said()
 	assert.Equal(t, exitUsage, code, "nothing was asked for")
 	code, out, _ = said("--version")

@@ -21,14 +21,14 @@ var version = "dev"
 
 // commands are all there are, with their flags and what help says of them.
 type commands struct {
-	Serve      serveCommand      `cmd:"" help:"open the kitchen on this machine"`
-	Demo       demoCommand       `cmd:"" help:"open the demo kitchen, on a copy that is thrown away"`
-	Reckon     reckonCommand     `cmd:"" help:"reckon a drink from a list of ingredients"`
-	Backup     backupCommand     `cmd:"" help:"write everything in the kitchen as one JSON file"`
-	Restore    restoreCommand    `cmd:"" help:"put such a file, or a daily copy, in the place of everything there is"`
-	Passphrase passphraseCommand `cmd:"" help:"set what other devices show to come in"`
-	Licences   licencesCommand   `cmd:"" help:"print the licences of what it is built of"`
-	Version    versionCommand    `cmd:"" help:"say which version this is"`
+	Serve      serveCommand      `cmd:"" help:"start Plush Ladle on this computer"`
+	Demo       demoCommand       `cmd:"" help:"start the demo kitchen on a temporary copy"`
+	Reckon     reckonCommand     `cmd:"" help:"work out a drink from a list of ingredients"`
+	Backup     backupCommand     `cmd:"" help:"save everything in one JSON file"`
+	Restore    restoreCommand    `cmd:"" help:"replace everything with a backup or a daily copy"`
+	Passphrase passphraseCommand `cmd:"" help:"set the passphrase other devices sign in with"`
+	Licences   licencesCommand   `cmd:"" help:"print the licences of third-party software"`
+	Version    versionCommand    `cmd:"" help:"print the version"`
 }
 
 // Exit codes of all commands.
@@ -81,7 +81,7 @@ func run(args []string, s streams) int {
 	case helped:
 		return exitOK
 	case err != nil:
-		return s.refuse(nameIn(args), fmt.Errorf("%w; --help lists what there is", err))
+		return s.refuse(nameIn(args), fmt.Errorf("%w; run with --help for the list", err))
 	}
 	written := flags{}
 	for _, p := range parsed.Path {

@@ -19,7 +19,7 @@ type passphraseCommand struct{ dataFlag }
 
 // Help says how the passphrase is given.
 func (*passphraseCommand) Help() string {
-	return "The passphrase is asked for, or read as one line where it is piped in."
+	return "Asks for the passphrase, or reads it as one line from a pipe."
 }
 
 // run asks for a passphrase and keeps it in the place of the one there was; every
@@ -37,7 +37,7 @@ func (c *passphraseCommand) run(_ flags, s streams) int {
 	if err := askAndKeep(kitchen, s); err != nil {
 		return s.refuse("passphrase", err)
 	}
-	fmt.Fprintln(s.out, "the passphrase is kept; devices sign in with it from now on")
+	fmt.Fprintln(s.out, "the passphrase is saved; devices sign in with it from now on")
 	return exitOK
 }
 
@@ -48,9 +48,9 @@ func needsPassphrase(kitchen *store.Store, s streams) error {
 	if err != nil || hash != "" {
 		return err
 	}
-	fmt.Fprintln(s.err, "This kitchen is to be open beyond this machine. Other devices will have to show a passphrase.")
+	fmt.Fprintln(s.err, "Other devices will be able to use this kitchen, so it needs a passphrase.")
 	if err := askAndKeep(kitchen, s); err != nil {
-		return fmt.Errorf("a kitchen open beyond this machine needs a passphrase, set here or with 'plushladle passphrase': %w", err)
+		return fmt.Errorf("a kitchen open to other devices needs a passphrase; set it here or with 'plushladle passphrase': %w", err)
 	}
 	return nil
 }
@@ -77,22 +77,22 @@ func ask(s streams) (string, error) {
 	if !ok || !term.IsTerminal(int(file.Fd())) {
 		line, err := bufio.NewReader(s.in).ReadString('\n')
 		if err != nil && line == "" {
-			return "", errors.New("none was given")
+			return "", errors.New("no passphrase was given")
 		}
 		return strings.TrimRight(line, "\r\n"), nil
 	}
 	var typed [2]string
-	for n, question := range []string{"Passphrase: ", "The same again: "} {
+	for n, question := range []string{"Passphrase: ", "Repeat it: "} {
 		fmt.Fprint(s.err, question)
 		line, err := term.ReadPassword(int(file.Fd()))
 		fmt.Fprintln(s.err)
 		if err != nil {
-			return "", errors.New("none was given")
+			return "", errors.New("no passphrase was given")
 		}
 		typed[n] = string(line)
 	}
 	if typed[0] != typed[1] {
-		return "", errors.New("the two were not the same; nothing was changed")
+		return "", errors.New("the two did not match; nothing was changed")
 	}
 	return typed[0], nil
 }

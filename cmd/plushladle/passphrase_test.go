@@ -39,7 +39,7 @@ func TestAKitchenBeyondThisMachineAsksForItsPassphrase(t *testing.T) {
 	t.Cleanup(func() { _ = cmd.Process.Kill() })
 	line, err := bufio.NewReader(out).ReadString('\n')
 	require.NoError(t, err)
-	require.Contains(t, line, "open at http://127.0.0.1:", "an address to click on")
+	require.Contains(t, line, "running at http://127.0.0.1:", "an address to click on")
 	port := line[strings.LastIndex(line, ":"):]
 	ask := func(from, path, body string, cookies ...*http.Cookie) *http.Response {
 		method := map[bool]string{true: "GET", false: "POST"}[body == ""]

@@ -27,35 +27,35 @@ import (
 
 // reckonCommand reckons one drink, made the way its flags say.
 type reckonCommand struct {
-	System    string        `default:"us" help:"what a cup, spoon, fluid ounce is: us, metric, au or imperial"`
-	Kind      string        `help:"what kind of drink it is: milk, creamer, cream, horchata, nog, concentrate, chocolate, brewed or cooler (guessed, and said)"`
-	Strain    string        `default:"bag" help:"how it is strained: ${strainers}"`
-	Blend     time.Duration `help:"how long in the blender, such as 90s (by base)"`
-	Blender   string        `default:"regular" help:"in which blender: regular or high-speed"`
-	WaterTemp float64       `help:"temperature of the grinding liquid in °C (by the words of the line, else 15)"`
+	System    string        `default:"us" help:"cups, spoons and fluid ounces: us, metric, au or imperial"`
+	Kind      string        `help:"kind of drink: milk, creamer, cream, horchata, nog, concentrate, chocolate, brewed or cooler (guessed, and said)"`
+	Strain    string        `default:"bag" help:"strainer: ${strainers}"`
+	Blend     time.Duration `help:"blending time, such as 90s (by base)"`
+	Blender   string        `default:"regular" help:"blender: regular or high-speed"`
+	WaterTemp float64       `help:"temperature of the blending liquid in °C (from the line, else 15)"`
 	HotFill   bool          `help:"bottled at 85 °C or more"`
-	Process   string        `help:"a file with the cook's changes to the process, as JSON"`
-	Coarse    bool          `help:"crushed dry and infused cold, not ground fine"`
+	Process   string        `help:"JSON file with your changes to the method"`
+	Coarse    bool          `help:"ground dry and steeped cold, not blended fine"`
 	Heat      string        `help:"after straining: none, warm, under-boil, simmer or boil (by base: soy simmers 10 minutes)"`
 	Cook      time.Duration `help:"how long at that heat, such as 10m"`
 	Covered   bool          `help:"the pan is covered"`
-	Pan       string        `help:"the pan's diameter, such as 20cm (one that suits)"`
-	BrewUsed  string        `help:"share of the brewed part that goes in, such as 50% (all)"`
+	Pan       string        `help:"pan width, such as 20cm (one that fits)"`
+	BrewUsed  string        `help:"share of the brew that goes in, such as 50% (all)"`
 	Serving   string        `help:"serving size, such as 240ml (by kind)"`
 	Make      string        `help:"scale to this volume of drink, such as 1.5l"`
 	Servings  float64       `help:"scale to this many servings"`
 	Base      string        `help:"scale to this much dry base, such as 180g"`
 	Times     float64       `help:"scale by this factor"`
-	Sweetness float64       `help:"solve the sweetener for this, in g of sucrose equivalents per 100 mL"`
-	Fat       float64       `help:"solve the added fat for this, in % by mass"`
+	Sweetness float64       `help:"adjust the sweetener to this, in g of sucrose equivalents per 100 mL"`
+	Fat       float64       `help:"adjust the added fat to this, in % by mass"`
 	Swap      swaps         `sep:"none" help:"swap at equal sweetness, \"white sugar=maple syrup\" (repeatable)"`
-	School    string        `default:"cautious" help:"storage-life school: cautious or customary"`
+	School    string        `default:"cautious" help:"storage rule: cautious or customary"`
 	Fridge    float64       `default:"4" help:"fridge temperature in °C"`
 	Kitchen   float64       `default:"20" help:"kitchen temperature in °C"`
-	Scoops    string        `help:"the measures there are, \"1 cup,1/2 cup,1 tbsp\": amounts come in them (all)"`
+	Scoops    string        `help:"your spoons and cups, \"1 cup,1/2 cup,1 tbsp\": amounts are given in them (all)"`
 	JSON      bool          `name:"json" help:"print one JSON object instead of the table"`
 	Strict    bool          `help:"fail on a line that is not understood"`
-	File      string        `arg:"" help:"the ingredients, one a line, or a schema.org Recipe; - for standard input"`
+	File      string        `arg:"" help:"the ingredients, one per line, or a schema.org Recipe; - for standard input"`
 
 	given flags
 }
@@ -102,7 +102,7 @@ func (f *reckonCommand) drink() (reckon.Drink, []string, error) {
 			errs[n] = fault.In(name, errs[n])
 		}
 	}
-	return d, []string{"cost is not reckoned without pantry prices"}, firstError(errs[:])
+	return d, []string{"cost is not worked out without pantry prices"}, firstError(errs[:])
 }
 
 const mostProcessBytes = 1 << 20
@@ -329,11 +329,11 @@ func swapAll(d *reckon.Drink, swap string) ([]string, error) {
 		*d = swapped.Drink
 		notes = append(notes, fmt.Sprintf("%s swapped for %s at %s", of.Name, by.Name, wording.SwapWay(swapped.How)))
 		for _, change := range swapped.Changes {
-			notes = append(notes, "the swap: "+wording.Text(change))
+			notes = append(notes, "swap: "+wording.Text(change))
 		}
 	}
 	if len(notes) == 0 {
-		notes = append(notes, fmt.Sprintf("--swap: there is no %s in it", of.Name))
+		notes = append(notes, fmt.Sprintf("--swap: there is no %s in the drink", of.Name))
 	}
 	return notes, nil
 }
@@ -344,7 +344,7 @@ func turnTo(d *reckon.Drink, turn solve.Turn) ([]string, error) {
 	before := len(d.Lines)
 	turned, err := solve.Dials(d, turn)
 	if err != nil {
-		return []string{"the targets were not solved: " + wording.Error(err)}, nil
+		return []string{"the targets were not reached: " + wording.Error(err)}, nil
 	}
 	*d = turned.Drink
 	var notes []string
@@ -352,7 +352,7 @@ func turnTo(d *reckon.Drink, turn solve.Turn) ([]string, error) {
 		notes = append(notes, fmt.Sprintf("%s of %s was added to reach the target", line.Amount, line.Name))
 	}
 	for _, m := range turned.Missed {
-		notes = append(notes, fmt.Sprintf("%s of %.4g cannot be reached: %s; the nearest, %.4g, was taken", m.Dial, m.Wanted, m.Why, m.Nearest))
+		notes = append(notes, fmt.Sprintf("%s of %.4g cannot be reached: %s; it is set to %.4g, the nearest", m.Dial, m.Wanted, m.Why, m.Nearest))
 	}
 	return notes, nil
 }
@@ -393,7 +393,7 @@ func readFile(name string, stdin io.Reader) ([]byte, error) {
 func readLines(page reading.Page) (lines []recipe.Line, read []exchange.Read, notes []string) {
 	for n, item := range page.Items {
 		if item.Problem != nil {
-			notes = append(notes, "left out: "+wording.Error(item.Problem))
+			notes = append(notes, "not counted: "+wording.Error(item.Problem))
 		}
 		for _, l := range item.Reading.Lines {
 			lines = append(lines, l)
@@ -414,13 +414,13 @@ func (f *reckonCommand) reckon(d reckon.Drink, page reading.Page, notes []string
 		if line.Ingredient != nil {
 			understood++
 		} else if f.Strict {
-			fmt.Fprintf(s.err, "plushladle reckon: line %q is not understood; correct it, or leave --strict away\n", texts[n])
+			fmt.Fprintf(s.err, "plushladle reckon: line %q is not understood; correct it, or leave out --strict\n", texts[n])
 			return exitWrong
 		}
 		d.Lines = append(d.Lines, line)
 	}
 	if understood == 0 {
-		fmt.Fprintln(s.err, "plushladle reckon: no line was understood; write one ingredient a line, such as: 1 cup almonds")
+		fmt.Fprintln(s.err, "plushladle reckon: no line was understood; write one ingredient per line, such as: 1 cup almonds")
 		return exitWrong
 	}
 	solved, texts, said, err := f.solve(&d, texts)
@@ -429,7 +429,7 @@ func (f *reckonCommand) reckon(d reckon.Drink, page reading.Page, notes []string
 	}
 	r, err := solved.Reckon()
 	if err != nil { // a size that these lines cannot reach; its form was checked with the flags
-		said = append(said, "the size was not reached, and the amounts are as written: "+fieldless(err))
+		said = append(said, "the size was not reached, so the amounts are as written: "+fieldless(err))
 		solved.Size = recipe.Size{}
 		if r, err = solved.Reckon(); err != nil {
 			return s.refuse("reckon", err)
@@ -531,14 +531,14 @@ func printFigures(w io.Writer, out exchange.Reckoning) {
 	row("drink", "%.0f mL %s, likely %.0f to %.0f%s", out.Drink.ML, *out.Kind, out.Drink.LowML, out.Drink.HighML, without(out.Missing))
 	row("pulp", "%.0f g", *out.PulpG)
 	if out.Ratio != nil {
-		row("ratio", "1 : %.2g in cups, 1 : %.2g by weight", out.Ratio.ByVolume, out.Ratio.ByMass)
+		row("ratio", "1 : %.2g by cups, 1 : %.2g by weight", out.Ratio.ByVolume, out.Ratio.ByMass)
 	}
 	row("sweetness", "%.1f g/100 mL", out.Per100mL.SucroseEqG)
 	row("fat", "%.1f %%", *out.FatPct)
 	row("servings", "%.1f of %.0f mL", math.Floor(out.Servings.Count*10)/10, out.Servings.ML)
 	row("a serving", "%.0f kcal, %.1f g protein, %.1f g fat, %.1f g sugars (%.1f g free)", out.PerServing.Kcal, out.PerServing.ProteinG, out.PerServing.FatG, out.PerServing.SugarsG, out.PerServing.FreeSugarsG)
 	if out.Keeps.CautiousDays != nil {
-		row("keeps", "%.1f days cautious, %.1f by custom; frozen %d", *out.Keeps.CautiousDays, *out.Keeps.CustomaryDays, out.Keeps.FreezerDays)
+		row("keeps", "%.1f days by the cautious rule, %.1f by the traditional rule; frozen %d", *out.Keeps.CautiousDays, *out.Keeps.CustomaryDays, out.Keeps.FreezerDays)
 	}
 	for _, reason := range out.Keeps.Reasons {
 		row("", "%s", reason)

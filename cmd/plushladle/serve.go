@@ -27,12 +27,12 @@ const drainTime = 10 * time.Second
 
 // listenFlag is where serve and demo listen.
 type listenFlag struct {
-	Listen string `default:"127.0.0.1:8642" help:"address and port to listen on"`
+	Listen string `default:"127.0.0.1:8642" help:"address and port"`
 }
 
 // dataFlag is the kitchen's file.
 type dataFlag struct {
-	Data string `help:"the kitchen's file (plushladle.db in your configuration folder)"`
+	Data string `help:"kitchen file (plushladle.db in your configuration folder)"`
 }
 
 // file is the kitchen's file, the usual one where none is named.
@@ -93,7 +93,7 @@ func copyDaily(ctx context.Context, s *store.Store) {
 
 type demoCommand struct {
 	listenFlag
-	Data string `help:"the demo kitchen's file (a throwaway copy)"`
+	Data string `help:"demo kitchen file (a temporary copy)"`
 }
 
 // run opens the demo kitchen on a copy that is thrown away, unless a file is named.
@@ -152,7 +152,7 @@ func open(name, address, data string, begin begin, s streams) int {
 	defer end()
 	listener, err := net.Listen("tcp", address)
 	if err != nil {
-		return s.refuse(name, fmt.Errorf("cannot listen on %s: %w; name another address with --listen", address, err))
+		return s.refuse(name, fmt.Errorf("cannot listen on %s: %w; choose another address with --listen", address, err))
 	}
 	config := kitchenhttp.Config{Store: kitchen, Now: time.Now, Web: web.Dist(), Hosts: hostsOf(address), Beyond: beyond, Log: log}
 	if beyond {
@@ -161,9 +161,9 @@ func open(name, address, data string, begin begin, s streams) int {
 	app := kitchenhttp.New(config)
 	stop, cancel := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
 	defer cancel()
-	fmt.Fprintf(s.out, "Plush Ladle is open at http://%s\n", atHome(listener.Addr()))
+	fmt.Fprintf(s.out, "Plush Ladle is running at http://%s\n", atHome(listener.Addr()))
 	if config.URL != "" {
-		fmt.Fprintf(s.out, "Other devices find it, and show its passphrase, at %s\n", config.URL)
+		fmt.Fprintf(s.out, "Other devices can sign in at %s\n", config.URL)
 	}
 	return listen(stop, app, listener, log)
 }

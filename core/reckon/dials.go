@@ -9,20 +9,20 @@ import (
 
 // Dial is a figure on its scale, ready to be drawn.
 type Dial struct {
-	Name     string
+	Code     DialName
 	Value    float64
 	Further  float64 // a second figure on the same scale, such as days by custom; 0 for none
 	Unit     string
 	Position float64 // 0 at the left end of the scale, 1 at the right
 	FurtherP float64
-	Band     string // the name of the band the figure falls in; "" with no figure
+	Band     string // the code of the band the figure falls in; "" with no figure
 	Bands    []Band // shared; not to be changed
 	Known    bool
 }
 
-// Band is a named stretch of a dial, as positions.
+// Band is a stretch of a dial with a code of its own, as positions.
 type Band struct {
-	Name     string
+	Code     string
 	From, To float64
 }
 
@@ -37,7 +37,7 @@ type scale struct {
 var (
 	// Common practice, no source.
 	sweetnessScale = newScale(
-		[]string{"plain", "off dry", "light", "sweet", "dessert", "creamer", "syrup"},
+		[]string{"plain", "off-dry", "light", "sweet", "dessert", "creamer", "syrup"},
 		[]float64{0, 0.5, 2, 4, 8, 14, 40, 80},
 	)
 	// Source: 21 CFR 131.110 (3.25 %), 131.180 (10.5), 131.155 (18), 131.157 (30), 131.150 (36).
@@ -59,7 +59,7 @@ func newScale(names []string, edges []float64) scale {
 	s := scale{names: names, edges: edges, bands: make([]Band, len(names))}
 	width := 1 / float64(len(names))
 	for n, name := range names {
-		s.bands[n] = Band{Name: name, From: float64(n) * width, To: float64(n+1) * width}
+		s.bands[n] = Band{Code: name, From: float64(n) * width, To: float64(n+1) * width}
 	}
 	return s
 }
@@ -78,8 +78,8 @@ func (s scale) at(value float64) (position float64, band string) {
 	return 1, s.names[last]
 }
 
-func (s scale) dial(name, unit string, value float64, known bool) Dial {
-	d := Dial{Name: name, Unit: unit, Value: value, Bands: s.bands, Known: known}
+func (s scale) dial(code DialName, unit string, value float64, known bool) Dial {
+	d := Dial{Code: code, Unit: unit, Value: value, Bands: s.bands, Known: known}
 	if known {
 		d.Position, d.Band = s.at(value)
 	}
@@ -93,12 +93,12 @@ func (b *Batch) dials(r *Reckoning) []Dial {
 		ratio = r.Ratio.ByVolume
 	}
 	gPerL, level := b.spice(r)
-	spice := spiceScale.dial("Spice", "g/L", level, gPerL > 0)
+	spice := spiceScale.dial(SpiceDial, "g/L", level, gPerL > 0)
 	spice.Value = gPerL
 	return []Dial{
-		sweetnessScale.dial("Sweetness", "g/100 mL", r.Per100mL.SucroseEquivalentG, true),
-		fatScale.dial("Fat", "%", r.FatPct, true),
-		strengthScale.dial("Strength", "cups", ratio, ratio > 0),
+		sweetnessScale.dial(Sweetness, "g/100 mL", r.Per100mL.SucroseEquivalentG, true),
+		fatScale.dial(Fat, "%", r.FatPct, true),
+		strengthScale.dial(Strength, "cups", ratio, ratio > 0),
 		spice,
 		b.keepsDial(r),
 	}
@@ -163,7 +163,7 @@ func (b *Batch) keepsDial(r *Reckoning) Dial {
 	if r.Keeps.CustomaryDays > weekDays {
 		top = twoMonthDays
 	}
-	d := Dial{Name: "Keeps", Unit: "days", Known: r.Keeps.Known()}
+	d := Dial{Code: KeepsDial, Unit: "days", Known: r.Keeps.Known()}
 	if !d.Known {
 		return d
 	}
@@ -181,6 +181,7 @@ const (
 	Fat       DialName = "fat"       // % by mass
 	Strength  DialName = "strength"  // grinding liquid to 1 of dry base, by cups
 	SpiceDial DialName = "spice"     // g/L
+	KeepsDial DialName = "keeps"     // days in the fridge; shown, never set
 )
 
 var DialNames = [...]DialName{Sweetness, Fat, Strength, SpiceDial}

@@ -274,9 +274,9 @@ func TestDialsAndJug(t *testing.T) {
 	r := reckoned(t, d)
 	require.Len(t, r.Dials, 5)
 	for _, dial := range r.Dials {
-		assert.True(t, dial.Known, dial.Name)
-		assert.GreaterOrEqual(t, dial.Position, 0., dial.Name)
-		assert.LessOrEqual(t, dial.Position, 1., dial.Name)
+		assert.True(t, dial.Known, dial.Code)
+		assert.GreaterOrEqual(t, dial.Position, 0., dial.Code)
+		assert.LessOrEqual(t, dial.Position, 1., dial.Code)
 	}
 	assert.Equal(t, "creamer", r.Dials[2].Band)
 	assert.Equal(t, 1, r.Jug.Loads)

@@ -40,7 +40,7 @@ func NewStandIn(resolutionG float64, seed uint64) *StandIn {
 }
 
 // Name is what the cook knows it by.
-func (s *StandIn) Name() string { return "stand-in scale" }
+func (s *StandIn) Name() string { return "practice scale" }
 
 // Connect begins to read ten times a second.
 func (s *StandIn) Connect() (<-chan Reading, error) {

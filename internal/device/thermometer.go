@@ -52,7 +52,7 @@ func NewStandInFridge(setC, roomC float64, seed uint64) *StandInFridge {
 }
 
 // Name is what the cook knows it by.
-func (f *StandInFridge) Name() string { return "stand-in thermometer" }
+func (f *StandInFridge) Name() string { return "practice thermometer" }
 
 // Connect begins to read once a minute.
 func (f *StandInFridge) Connect() (<-chan Temperature, error) {

@@ -4,6 +4,7 @@ import (
 	"cmp"
 	"encoding/json"
 	"fmt"
+	"math"
 	"strings"
 
 	"plushladle/core/ingredient"
@@ -30,7 +31,7 @@ type Sheet struct {
 func SheetOf(d *reckon.Drink, r *reckon.Reckoning) Sheet {
 	s := Sheet{Name: d.Name}
 	if s.Name == "" {
-		s.Name = "A drink without a name"
+		s.Name = "Unnamed drink"
 	}
 	for n, l := range d.Lines {
 		s.Ingredients = append(s.Ingredients, ingredientLine(l, r.Lines[n]))
@@ -39,7 +40,7 @@ func SheetOf(d *reckon.Drink, r *reckon.Reckoning) Sheet {
 	if r.Drink == nil {
 		return s
 	}
-	s.Yield = fmt.Sprintf("%.0f mL, %.3g servings of %.0f mL", r.Drink.VolumeML, r.Servings.Count, r.Servings.SizeML)
+	s.Yield = fmt.Sprintf("%s, about %.0f servings of %.0f mL", wording.Volume(r.Drink.VolumeML), math.Max(1, math.Round(r.Servings.Count)), r.Servings.SizeML)
 	s.nutrition, s.servingML = r.PerServing, r.Servings.SizeML
 	s.Steps = steps(d, r)
 	s.Notes = notes(r)
@@ -90,7 +91,7 @@ func weight(g float64) string {
 }
 
 var stageWords = map[ingredient.Stage]string{
-	ingredient.Strained: "after straining", ingredient.Serve: "to serve", ingredient.Rinse: "to rinse the pulp", ingredient.Soak: "soaking water kept",
+	ingredient.Strained: "after straining", ingredient.Serve: "to serve", ingredient.Rinse: "to rinse the pulp", ingredient.Soak: "soaking water stays in",
 	ingredient.Brew: "to brew", ingredient.CookIt: "while cooking",
 }
 
@@ -122,7 +123,7 @@ func StepText(step plan.Step) string {
 		}
 	}
 	if len(in) > 0 {
-		parts = append(parts, "In: "+strings.Join(in, ", ")+".")
+		parts = append(parts, "Use "+strings.Join(in, ", ")+".")
 	}
 	for _, text := range wording.Texts([]say.Text{step.Right, step.Never, step.Caution}) {
 		if text != "" {
@@ -173,7 +174,7 @@ func one(name string) string {
 }
 
 func notes(r *reckon.Reckoning) []string {
-	contains := "Contains no listed allergen."
+	contains := "Contains no listed allergens."
 	if len(r.Allergens) > 0 {
 		contains = "Contains " + strings.Join(r.Allergens, ", ") + "."
 	}
@@ -182,7 +183,7 @@ func notes(r *reckon.Reckoning) []string {
 		out = append(out, wording.Text(r.Raw.Told()))
 	}
 	if r.Keeps.Known() {
-		out = append(out, fmt.Sprintf("Keeps %.2g days in the fridge by the cautious school, %.2g by custom. Shake first. Smell, fizz, slime or bulging: out, whatever the date.", r.Keeps.CautiousDays, r.Keeps.CustomaryDays))
+		out = append(out, fmt.Sprintf("Keeps %.0f days in the fridge by the cautious rule, %.0f by the traditional rule. Shake before use. If it smells off, fizzes, is slimy or bulges, throw it away whatever the date.", math.Floor(r.Keeps.CautiousDays), math.Floor(r.Keeps.CustomaryDays)))
 	}
 	for _, c := range r.Cautions {
 		text := wording.Text(c.Text)
@@ -191,7 +192,7 @@ func notes(r *reckon.Reckoning) []string {
 		}
 		out = append(out, text)
 	}
-	return append(out, "All figures are estimates. Local food-safety rules come first.")
+	return append(out, "All figures are estimates. Follow your local food safety rules first.")
 }
 
 // JSONLD is the sheet as a schema.org Recipe.
@@ -244,7 +245,7 @@ func (s Sheet) Markdown() string {
 	}
 	list("Ingredients", "-", s.measured())
 	list("Steps", "1.", s.Steps)
-	list("To know", "-", s.Notes)
+	list("Good to know", "-", s.Notes)
 	return b.String()
 }
 

@@ -44,7 +44,7 @@ func TestEverySheetTellsTheSameSteps(t *testing.T) {
 	for n, text := range sheet.Steps {
 		assert.Equal(t, text, recipe.RecipeInstructions[n].Text)
 	}
-	assert.Contains(t, sheet.Markdown(), "Bring it to the boil")
+	assert.Contains(t, sheet.Markdown(), "Bring to the boil")
 }
 
 // A count is said as people say it: one date, three dates, half a stick.

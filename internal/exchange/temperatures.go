@@ -64,7 +64,7 @@ func ReadTemperatures(text string, zone *time.Location) ([]Temperature, []Refuse
 		}
 		line, _ := in.FieldPos(0)
 		if err != nil {
-			refused = append(refused, Refused{n, strings.Join(fields, ","), "it is not a line of a table"})
+			refused = append(refused, Refused{n, strings.Join(fields, ","), "it is not a line of CSV"})
 			continue
 		}
 		if n == 1 && strings.EqualFold(strings.TrimSpace(fields[0]), temperatureHead[0]) {
@@ -84,11 +84,11 @@ func temperature(fields []string, zone *time.Location) (Temperature, string) {
 		return Temperature{}, "it needs a time and a temperature"
 	}
 	if len(fields) > 2 {
-		return Temperature{}, "it has more than a time and a temperature; write the temperature with a point: 4.8"
+		return Temperature{}, "it has more than a time and a temperature; write 4.8, not 4,8"
 	}
 	at, err := momentIn(strings.TrimSpace(fields[0]), zone)
 	if err != nil {
-		return Temperature{}, "its time is none: write 2026-11-24T15:00:00Z or 2026-11-24 15:00"
+		return Temperature{}, "the time cannot be read; write 2026-11-24T15:00:00Z or 2026-11-24 15:00"
 	}
 	written := strings.TrimSpace(fields[1])
 	for _, unit := range []string{"°C", "° C", "C"} {
@@ -96,10 +96,10 @@ func temperature(fields []string, zone *time.Location) (Temperature, string) {
 	}
 	c, err := strconv.ParseFloat(written, 64)
 	if err != nil || math.IsNaN(c) || math.IsInf(c, 0) {
-		return Temperature{}, "its temperature is no number of °C"
+		return Temperature{}, "the temperature is not a number"
 	}
 	if !keep.IsOfAFridge(c) {
-		return Temperature{}, "no fridge is at that many °C"
+		return Temperature{}, "no fridge is at that temperature"
 	}
 	return Temperature{at, c}, ""
 }
@@ -136,7 +136,7 @@ func plausible(readings []Temperature, refused []Refused) ([]Temperature, []Refu
 	if 2*warm <= len(readings) || warm == 0 {
 		return readings, refused
 	}
-	why := fmt.Sprintf("%d of the %d readings are above 20: they are of no fridge, or in °F; nothing was taken in", warm, len(readings))
+	why := fmt.Sprintf("%d of the %d readings are above 20: they are in °F, or not from a fridge. Nothing was imported", warm, len(readings))
 	return nil, append([]Refused{{1, "", why}}, refused...)
 }
 

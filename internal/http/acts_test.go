@@ -105,8 +105,8 @@ func TestAnotherTabsChangeIsNotLost(t *testing.T) {
 	p := c.refused("PUT", "/api/kitchen", mine)
 	assert.Equal(t, http.StatusConflict, p.Status)
 	said := fmt.Sprint(p.Errors)
-	assert.Contains(t, said, "You have 4; it was set to 2")
-	assert.Contains(t, said, "You have 900; it was set to 1500")
+	assert.Contains(t, said, "You entered 4, but it was set to 2")
+	assert.Contains(t, said, "You entered 900, but it was set to 1500")
 	assert.Equal(t, 2., call[app.SettingsNow](c, "GET", "/api/kitchen", nil).FridgeC)
 
 	rower := kitchen.Drinker{Name: "rower", Age: "adult", Allergens: []string{}, Dislikes: []string{}}
@@ -123,12 +123,12 @@ func TestAnotherTabsChangeIsNotLost(t *testing.T) {
 	price.Revision = 1
 	call[pantry.Pantry](c, "PUT", "/api/pantry/prices/almond", price)
 	p = c.refused("PUT", "/api/pantry/prices/almond", pantry.PackPrice{Price: 4, Pack: "500 g", Revised: pantry.Revised{Revision: 1}})
-	assert.Contains(t, fmt.Sprint(p.Errors), "You have 4; it was set to 3")
+	assert.Contains(t, fmt.Sprint(p.Errors), "You entered 4, but it was set to 3")
 
 	ways := call[planning.Rhythm](c, "PUT", "/api/rhythm", planning.RhythmWays{DrinkIDs: []int64{1}, PerDayML: 200, Days: anyDay, Revised: pantry.Revised{}}).RhythmWays
 	call[planning.Rhythm](c, "PUT", "/api/rhythm", planning.RhythmWays{DrinkIDs: []int64{1}, PerDayML: 300, Days: anyDay, Revised: pantry.Revised{Revision: ways.Revision}})
 	p = c.refused("PUT", "/api/rhythm", planning.RhythmWays{DrinkIDs: []int64{1}, PerDayML: 100, Days: anyDay, Revised: pantry.Revised{Revision: ways.Revision}})
-	assert.Contains(t, fmt.Sprint(p.Errors), "You have 100; it was set to 300")
+	assert.Contains(t, fmt.Sprint(p.Errors), "You entered 100, but it was set to 300")
 }
 
 // An address is asked as it can be, and says how.
@@ -287,7 +287,7 @@ func TestMarkingAheadAsksAndOneDrinkNeverBlocksAnother(t *testing.T) {
 	bad := c.refused("POST", "/api/plan/items/1/done", planning.Done{Step: last})
 	assert.Equal(t, http.StatusConflict, bad.Status)
 	assert.Contains(t, bad.Detail, "Fri 27 Nov")
-	assert.Contains(t, bad.Detail, "Put the almonds in to soak")
+	assert.Contains(t, bad.Detail, "Put the almonds in water to soak")
 	_, before, _ := c.send(request("GET", "/api/plan", nil))
 	status, answer, header := c.send(request("POST", "/api/plan/items/1/done", planning.Done{Step: last, Ahead: true}))
 	require.Equal(t, http.StatusOK, status, answer)
@@ -300,7 +300,7 @@ func TestMarkingAheadAsksAndOneDrinkNeverBlocksAnother(t *testing.T) {
 	call[bench.Drink](c, "PUT", "/api/drinks/2/draft", bench.Draft{Name: "Second milk", Recipe: almondMilk(), Revision: 1})
 	p = call[planning.Plan](c, "POST", "/api/plan/items", planning.NewItem{DrinkID: 2, ReadyBy: "2026-11-28T18:00"})
 	require.Len(t, p.Items, 2)
-	assert.Contains(t, p.Items[0].Trouble, "too little time")
+	assert.Contains(t, p.Items[0].Trouble, "not enough time")
 	assert.Empty(t, p.Items[1].Trouble)
 	c.refused("PUT", "/api/plan/items/1", planning.ReadyBy{ReadyBy: "2026-11-27T12:00"})
 	p = call[planning.Plan](c, "PUT", "/api/plan/items/1", planning.ReadyBy{ReadyBy: "2026-11-28T12:00"})

@@ -284,7 +284,7 @@ func TestABackupComesBackFromThePage(t *testing.T) {
 	assert.Contains(t, header.Get("Content-Disposition"), "plush-ladle-2026-11-24.json")
 	call[bench.Drink](c, "POST", "/api/drinks", bench.NewDrink{Name: "made since"})
 	p := c.refused("POST", restorePath, "a shopping list")
-	assert.Contains(t, p.Errors[0].Message, "not a backup")
+	assert.Contains(t, p.Errors[0].Message, "not a Plush Ladle backup")
 	assert.Len(t, call[[]bench.DrinkName](c, "GET", "/api/drinks", nil), 2, "nothing was changed")
 
 	restored := call[Restored](c, "POST", restorePath, before+strings.Repeat("\n", bodyLimit)) // larger than other requests may be

@@ -73,7 +73,7 @@ func (s *server) restore(c fiber.Ctx) error {
 		if store.IsFull(err) {
 			return s.problem(err)
 		}
-		return fiber.NewError(http.StatusBadRequest, "the file did not arrive in full; nothing was changed")
+		return fiber.NewError(http.StatusBadRequest, "the file did not arrive completely; nothing was changed")
 	}
 	if _, err := file.Seek(0, io.SeekStart); err != nil {
 		return err

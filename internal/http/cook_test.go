@@ -61,7 +61,7 @@ func TestTheStepInFront(t *testing.T) {
 	assert.Equal(t, 1, first.Place)
 	assert.Equal(t, -1, first.Undo)
 	assert.Empty(t, first.Wait)
-	assert.Contains(t, p.Items[0].Steps[first.Step].Title, "in to soak")
+	assert.Contains(t, p.Items[0].Steps[first.Step].Title, "in water to soak")
 
 	second := mark(first.Step, false)
 	assert.Contains(t, second.Wait, "Soak the almonds")
@@ -186,7 +186,7 @@ func TestCoolingIsWatched(t *testing.T) {
 	slow := call[cooking.CoolingFigure](c, "POST", path, fridge)
 	assert.False(t, slow.InTime)
 	assert.Equal(t, 100., slow.FromC)
-	assert.Contains(t, slow.Words, "Too slow: 21 °C only at about")
+	assert.Contains(t, slow.Words, "Too slow: it reaches 21 °C at about")
 	assert.NotEmpty(t, slow.Helps)
 	ice := call[cooking.CoolingFigure](c, "POST", path, cooking.CoolingWay{Bath: "ice bath", Vessels: 1})
 	assert.True(t, ice.InTime)
@@ -210,5 +210,5 @@ func TestCoolingIsWatched(t *testing.T) {
 	}
 	c.now = slow.Began.Add(6 * time.Hour)
 	still := 30.
-	assert.Contains(t, call[cooking.CoolingFigure](c, "POST", path, cooking.CoolingWay{Bath: "fridge", Vessels: 1, NowC: &still}).Words, "throw it out")
+	assert.Contains(t, call[cooking.CoolingFigure](c, "POST", path, cooking.CoolingWay{Bath: "fridge", Vessels: 1, NowC: &still}).Words, "Throw it away")
 }

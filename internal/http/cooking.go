@@ -26,7 +26,7 @@ func (s *server) cookingOperations(api huma.API) {
 	operation(s, api, post, "/api/scale/tare", "tare-scale", "Make what lies on the scale the new zero", cooking.Of, plain(cooking.Service.TareScale))
 	operation(s, api, post, "/api/scale/amount", "choose-amount", "Weigh another amount next", cooking.Of, bodied(cooking.Service.ChooseAmount))
 	operation(s, api, post, "/api/scale/take", "take-reading", "Take down what the scale shows as it is", cooking.Of, plain(cooking.Service.TakeReading))
-	operation(s, api, post, "/api/scale/stand-in", "drive-stand-in", "Pour onto the stand-in scale, or pull its plug", cooking.Of, bodied(cooking.Service.DriveStandIn))
+	operation(s, api, post, "/api/scale/stand-in", "drive-stand-in", "Pour onto the practice scale, or pull its plug", cooking.Of, bodied(cooking.Service.DriveStandIn))
 	operation(s, api, get, "/api/timers", "timers", "The timers that run, are held, or ring", cooking.Of, plain(cooking.Service.Timers))
 	act(s, api, post, "/api/timers", "start-timer", "Start a timer", !undoable, cooking.Of, bodied(cooking.Service.StartTimer))
 	told(s, api, post, "/api/timers/{id}/hold", "hold-timer", "Hold a timer, or let it run on", cooking.Of, byID(cooking.Service.HoldTimer))

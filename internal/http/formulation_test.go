@@ -243,7 +243,7 @@ func TestPantry(t *testing.T) {
 	c := newClient(t)
 	weight := 320.
 	p := call[pantry.Pantry](c, "POST", "/api/pantry/ingredients", kitchen.OwnRow{Name: "Towpath syrup", Role: "sweetener", Allergens: []string{"hazelnuts"}, Vegan: true})
-	assert.Contains(t, p.Ingredients[0].Lacks, "no figure of a drink counts it")
+	assert.Contains(t, p.Ingredients[0].Lacks, "its nutrition is not known")
 	own := kitchen.OwnRow{Name: "Towpath syrup", Role: "sweetener", GPerCup: &weight, Allergens: []string{}, Label: &kitchen.Label{CarbohydrateG: 70, SugarsG: 65}}
 	p = call[pantry.Pantry](c, "PUT", "/api/pantry/ingredients/1", own)
 	assert.Empty(t, p.Ingredients[0].Lacks)

@@ -23,7 +23,7 @@ func init() {
 			}
 		}
 		if message == "validation failed" {
-			message = "One entry was not accepted."
+			message = "Please correct one entry."
 		}
 		return made(status, message, errs...)
 	}
@@ -35,19 +35,19 @@ var plainWords = []struct {
 	is   *regexp.Regexp
 	says string
 }{
-	{regexp.MustCompile(`^expected number (?:<=|<) (\S+)$`), "Enter %s at most."},
+	{regexp.MustCompile(`^expected number (?:<=|<) (\S+)$`), "Enter at most %s."},
 	{regexp.MustCompile(`^expected number (?:>=|>) (\S+)$`), "Enter %s or more."},
-	{regexp.MustCompile(`^expected length <= (\d+)$`), "Use %s characters at most."},
+	{regexp.MustCompile(`^expected length <= (\d+)$`), "Use at most %s characters."},
 	{regexp.MustCompile(`^expected length >= (\d+)$`), "Enter something here."},
-	{regexp.MustCompile(`^expected array length <= (\d+)$`), "Use %s of them at most."},
+	{regexp.MustCompile(`^expected array length <= (\d+)$`), "Use at most %s."},
 	{regexp.MustCompile(`^expected array length >= (\d+)$`), "Add at least %s."},
 	{regexp.MustCompile(`^expected array items to be unique$`), "Name each only once."},
 	{regexp.MustCompile(`^expected value to be one of "(.*)"$`), "Choose one of %s."},
 	{regexp.MustCompile(`^expected (?:number|integer)$`), "Enter a number."},
 	{regexp.MustCompile(`^expected string to (?:match pattern|be) (.*)$`), "Enter %s."},
 	{regexp.MustCompile(`^expected required property (\S+) to be present$`), "%s is missing."},
-	{regexp.MustCompile(`^expected (?:string|boolean|object|array)$`), "This entry is of another kind than is taken here."},
-	{regexp.MustCompile(`^unexpected property$`), "This is not known here."},
+	{regexp.MustCompile(`^expected (?:string|boolean|object|array)$`), "This entry is not of the right kind."},
+	{regexp.MustCompile(`^unexpected property$`), "This is not known."},
 }
 
 func plainly(message string) string {

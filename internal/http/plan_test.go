@@ -62,8 +62,8 @@ func TestWhatDoesNotFitIsSaidAndNothingIsKept(t *testing.T) {
 	c.begun()
 	p := c.refused("POST", "/api/plan/items", planning.NewItem{DrinkID: 1, ReadyBy: "2026-11-24T15:00"})
 	assert.Equal(t, "body.readyBy", p.Errors[0].Location)
-	assert.Contains(t, p.Errors[0].Message, "too little time")
-	assert.Contains(t, p.Errors[0].Message, "it would fit")
+	assert.Contains(t, p.Errors[0].Message, "not enough time")
+	assert.Contains(t, p.Errors[0].Message, "it could be ready by")
 	c.now = time.Date(2026, 11, 24, 20, 0, 0, 0, time.UTC)
 	p = c.refused("POST", "/api/plan/items", planning.NewItem{DrinkID: 1, ReadyBy: "2026-11-25T09:00"})
 	assert.Contains(t, p.Errors[0].Message, "quiet hours")
@@ -72,7 +72,7 @@ func TestWhatDoesNotFitIsSaidAndNothingIsKept(t *testing.T) {
 	}
 	assert.Empty(t, call[planning.Plan](c, "GET", "/api/plan", nil).Items)
 	call[bench.Drink](c, "POST", "/api/drinks", bench.NewDrink{Name: "nothing yet"})
-	assert.Contains(t, c.refused("POST", "/api/plan/items", planning.NewItem{DrinkID: 2, ReadyBy: "2026-11-26T09:00"}).Errors[0].Message, "comes to nothing")
+	assert.Contains(t, c.refused("POST", "/api/plan/items", planning.NewItem{DrinkID: 2, ReadyBy: "2026-11-26T09:00"}).Errors[0].Message, "has no yield yet")
 	assert.Equal(t, http.StatusNotFound, c.refused("POST", "/api/plan/items", planning.NewItem{DrinkID: 9, ReadyBy: "2026-11-26T09:00"}).Status)
 }
 

@@ -48,17 +48,17 @@ func (s *server) problem(err error) error {
 	case errors.As(err, &empty):
 		return fieldProblem("ml", "cannot be poured: "+wording.Empty(empty.State == store.InUse, empty.State, empty.LeftML), "")
 	case errors.As(err, &tooLittle):
-		return fieldProblem("bowlID", wording.TooLittle(tooLittle.HasG, tooLittle.WantedG)+"; top it up, or draw less", "")
+		return fieldProblem("bowlID", wording.TooLittle(tooLittle.HasG, tooLittle.WantedG)+"; top it up, or use less", "")
 	case errors.As(err, &merge):
-		return fieldProblem("other", "cannot be poured together: "+wording.NotTogether(merge.Why, merge.TogetherML, merge.LargestML), "")
+		return fieldProblem("other", "cannot be combined: "+wording.NotTogether(merge.Why, merge.TogetherML, merge.LargestML), "")
 	case errors.Is(err, store.ErrFrozenOnce):
-		return fieldProblem("place", "cannot be the freezer: "+"a thawed bottle is not frozen again; use it up, or leave it in the fridge", "")
+		return fieldProblem("place", "cannot be the freezer: "+"a thawed bottle must not be frozen again; use it up, or leave it in the fridge", "")
 	case errors.Is(err, store.ErrNothingPoured):
-		return huma.Error409Conflict("There is nothing to take back: " + err.Error() + ".")
+		return huma.Error409Conflict("There is nothing to undo: " + err.Error() + ".")
 	case errors.Is(err, store.ErrBottled):
-		return huma.Error409Conflict("It is bottled already, here or on another device. Nothing was bottled twice.")
+		return huma.Error409Conflict("It is already bottled, here or on another device. Nothing was bottled twice.")
 	case errors.Is(err, device.ErrUnplugged):
-		return huma.Error409Conflict("The scale cannot be read: it is not plugged in. Plug it in, or type what you weigh.")
+		return huma.Error409Conflict("The scale is not plugged in. Plug it in, or type what you weigh.")
 	case errors.Is(err, store.ErrMade):
 		return huma.Error409Conflict("The drink cannot be removed: " + err.Error())
 	case errors.Is(err, store.ErrNameTaken):
@@ -66,21 +66,21 @@ func (s *server) problem(err error) error {
 	case errors.Is(err, store.ErrKeyReused):
 		return huma.Error422UnprocessableEntity("This request bears the idempotency key of another one; nothing was done.")
 	case errors.Is(err, store.ErrChangedSince):
-		return huma.Error409Conflict("It was changed since, so it cannot be taken back.")
+		return huma.Error409Conflict("It has been changed since, so it cannot be undone.")
 	case store.IsBusy(err):
-		return huma.ErrorWithHeaders(huma.Error503ServiceUnavailable("The kitchen is busy; nothing was changed. Try again in a moment."), http.Header{"Retry-After": {"1"}})
+		return huma.ErrorWithHeaders(huma.Error503ServiceUnavailable("Plush Ladle is busy and nothing was changed. Try again in a moment."), http.Header{"Retry-After": {"1"}})
 	case errors.Is(err, store.ErrNotFound):
-		return huma.Error404NotFound("It is not there any more; it may have been removed in another tab.")
+		return huma.Error404NotFound("It is no longer there. It may have been deleted in another tab.")
 	}
 	s.Log.Error("operation failed", "error", err)
 	if store.IsFull(err) {
-		return huma.NewError(http.StatusInsufficientStorage, "There is no room left on the kitchen's disk; nothing was changed. Make room and try again.")
+		return huma.NewError(http.StatusInsufficientStorage, "The disk is full and nothing was changed. Make room and try again.")
 	}
-	return huma.NewError(http.StatusInternalServerError, "The kitchen could not keep that; nothing was changed. Try again.")
+	return huma.NewError(http.StatusInternalServerError, "That could not be saved and nothing was changed. Try again.")
 }
 
 func fieldProblem(field, message, value string) error {
-	return huma.Error422UnprocessableEntity("One entry was not accepted.",
+	return huma.Error422UnprocessableEntity("Please correct one entry.",
 		&huma.ErrorDetail{Location: "body." + field, Message: message, Value: value})
 }
 
@@ -97,7 +97,7 @@ func bothProblem(c *app.ChangedSince) error {
 		if name != "revision" && !reflect.DeepEqual(a[name], b[name]) {
 			details = append(details, &huma.ErrorDetail{
 				Location: "body." + name, Value: b[name],
-				Message: fmt.Sprintf("You have %s; it was set to %s in another tab or on another device. Save again to keep yours.", shown(a[name]), shown(b[name])),
+				Message: fmt.Sprintf("You entered %s, but it was set to %s in another tab or on another device. Save again to use yours.", shown(a[name]), shown(b[name])),
 			})
 		}
 	}

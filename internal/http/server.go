@@ -117,7 +117,7 @@ func nothingThere(c fiber.Ctx) error {
 		}
 	}
 	if len(ways) == 0 {
-		return fiber.NewError(http.StatusNotFound, "there is nothing at this address")
+		return fiber.NewError(http.StatusNotFound, "there is no page at this address")
 	}
 	slices.Sort(ways)
 	c.Set("Allow", strings.Join(ways, ", "))
@@ -161,7 +161,7 @@ func Spec() ([]byte, error) {
 // problemHandler answers errors that no operation answered, as problem+json.
 func problemHandler(log *slog.Logger) fiber.ErrorHandler {
 	return func(c fiber.Ctx, err error) error {
-		status, detail := http.StatusInternalServerError, "something went wrong in the kitchen; try again"
+		status, detail := http.StatusInternalServerError, "something went wrong; try again"
 		var fiberError *fiber.Error
 		var said *huma.ErrorModel
 		switch {

@@ -35,7 +35,7 @@ func serveWeb(app *fiber.App, web fs.FS) {
 func sendFile(c fiber.Ctx, web fs.FS, name string) error {
 	data, err := fs.ReadFile(web, name)
 	if err != nil {
-		return fiber.NewError(http.StatusNotFound, "there is no such file")
+		return fiber.NewError(http.StatusNotFound, "file not found")
 	}
 	c.Set("Cache-Control", "no-cache")
 	if strings.HasPrefix(name, "assets/") {

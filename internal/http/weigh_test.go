@@ -117,7 +117,7 @@ func TestUnpluggedMidPourNothingIsLost(t *testing.T) {
 	close(c.scale.readings)
 	gone := func() cooking.ScaleNow { return call[cooking.ScaleNow](c, "GET", "/api/scale", nil) }
 	require.Eventually(t, func() bool { return !gone().Connected }, 5*time.Second, 5*time.Millisecond)
-	assert.Contains(t, gone().Note, "The scale is gone.")
+	assert.Contains(t, gone().Note, "The scale is disconnected.")
 	assert.InDelta(t, 130, gone().MassG, .01, "what lay on it is remembered")
 	now := call[cooking.ScaleNow](c, "POST", "/api/scale/connect", cooking.ForItem{ItemID: 1})
 	assert.Empty(t, now.Note)
@@ -251,7 +251,7 @@ func TestSoyIsNeverLeftRaw(t *testing.T) {
 	for n, s := range p.Items[1].Steps {
 		if s.Kind == "heat" {
 			refused := c.refused("POST", "/api/plan/items/2/done", planning.Done{Step: n, Skip: true})
-			assert.Contains(t, refused.Errors[0].Message, "never taken raw")
+			assert.Contains(t, refused.Errors[0].Message, "must not be drunk raw")
 			return
 		}
 	}
@@ -269,7 +269,7 @@ func TestABowlIsDrawnFrom(t *testing.T) {
 	assert.InDelta(t, 300*1.45, bowl.WetG, .01)
 	assert.Equal(t, c.now.Add(36*time.Hour), bowl.Within.UTC())
 	assert.Contains(t, p.Next[0].Title, "Change the water of the almonds")
-	assert.Contains(t, bowl.Enough, "no drink")
+	assert.Contains(t, bowl.Enough, "no planned drink")
 	assert.InDelta(t, 700, call[pantry.Pantry](c, "GET", "/api/pantry", nil).Ingredients[0].StockG, .01)
 	c.now = c.now.Add(23 * time.Hour)
 	p = call[planning.Plan](c, "PUT", "/api/bowls/1", planning.BowlChange{FreshWater: true, Fridge: true})
@@ -277,7 +277,7 @@ func TestABowlIsDrawnFrom(t *testing.T) {
 
 	p = call[planning.Plan](c, "POST", "/api/plan/items", planning.NewItem{DrinkID: 1, StartNow: true, BowlID: 1})
 	assert.Contains(t, p.Items[0].Steps[0].Title, "from the bowl")
-	assert.Contains(t, p.Bowls[0].Enough, "157 g over")
+	assert.Contains(t, p.Bowls[0].Enough, "157 g left over")
 	assert.Empty(t, p.ToBuy, "what soaks is not bought again")
 	p = call[planning.Plan](c, "POST", "/api/plan/items/1/done", planning.Done{Step: 0})
 	assert.InDelta(t, 157, p.Bowls[0].DryG, .1)
@@ -312,7 +312,7 @@ func TestABlockIsMovedAndLetGo(t *testing.T) {
 	assert.True(t, moved.Items[0].Blocks[0].From.Before(p.Items[0].Blocks[0].From), "the soak before it follows")
 	refused := c.refused("PUT", "/api/plan/items/1/blocks/1", planning.BlockAt{At: "2026-11-25T03:00"})
 	assert.Equal(t, "body.at", refused.Errors[0].Location)
-	assert.Contains(t, refused.Errors[0].Message, "it can begin from Tue 15:40 to Wed 10:30")
+	assert.Contains(t, refused.Errors[0].Message, "it can start from Tue 15:40 to Wed 10:30")
 	assert.True(t, c.plan().Blocks[1].From.Equal(earlier), "it stays where it was")
 	free := call[planning.Plan](c, "DELETE", "/api/plan/items/1/blocks", nil)
 	assert.True(t, free.Items[0].Blocks[1].From.Equal(block.From))

@@ -18,7 +18,7 @@ func TestEveryFigureShowsItsWorking(t *testing.T) {
 	c := newClient(t)
 	on := bench.OnBench{Name: "creamer", Recipe: c.creamer()}
 	for figure, says := range map[string]string{
-		"yield": "mL at 4 °C", "fat": "g of fat in", "sweetness": "As sweet as", "keeps": "The shortest life", "cost": "what you pay in the Pantry",
+		"yield": "mL at 4 °C", "fat": "g of fat in", "sweetness": "As sweet as", "keeps": "The ingredient that keeps shortest", "cost": "at your Pantry prices",
 	} {
 		w := call[bench.Working](c, "POST", "/api/workings", bench.ToShow{OnBench: on, Figure: figure})
 		assert.Contains(t, w.Result, says)
@@ -35,14 +35,14 @@ func TestEveryFigureShowsItsWorking(t *testing.T) {
 			assert.InDelta(t, brought, flows, .1, figure)
 		}
 		if figure == "fat" || figure == "sweetness" {
-			assert.Contains(t, w.Constants[0], "until your batches tell better")
+			assert.Contains(t, w.Constants[0], "until your batches show better")
 		}
 	}
 	f := almondMilk()
 	f.Lines = append(f.Lines, kitchen.Line{Key: "b", Ingredient: "Brazil nuts", Amount: "1/4 cup"}, kitchen.Line{Key: "c", Ingredient: "Cinnamon, ground (cassia)", Amount: "1 tsp"})
 	for _, figure := range []string{"free-sugars", "selenium", "iodine", "coumarin"} {
 		w := call[bench.Working](c, "POST", "/api/workings", bench.ToShow{OnBench: bench.OnBench{Name: "mixed", Recipe: f}, Figure: figure})
-		assert.Contains(t, w.Result, "A serving of 240 mL holds", figure)
+		assert.Contains(t, w.Result, "A serving of 240 mL contains", figure)
 	}
 	f.Lines = append(f.Lines, kitchen.Line{Key: "d", Ingredient: "Nutmeg, ground", Amount: "1/4 tsp"}, kitchen.Line{Key: "e", Ingredient: "Coconut oil, refined", Amount: "4 tbsp"})
 	r := call[bench.Reckoning](c, "POST", "/api/reckonings", bench.ToReckon{Name: "mixed", Recipe: f})

@@ -23,7 +23,7 @@ const backupIs = "Plush Ladle backup"
 var notCarried = []string{migrationTable, "passphrases", "devices", "requests", "undo_acts", "undo_log"}
 
 // ErrNotBackup says that a file is no backup, or one of a newer version.
-var ErrNotBackup = errors.New("it is not a backup of a kitchen")
+var ErrNotBackup = errors.New("it is not a Plush Ladle backup")
 
 // Backup writes everything out as one JSON file. The kitchen waits for it, so
 // that w should not be a slow reader's.

@@ -10,7 +10,7 @@ import (
 )
 
 // ErrNameTaken says that another goes by the name already.
-var ErrNameTaken = errors.New("another goes by that name already")
+var ErrNameTaken = errors.New("that name is taken")
 
 // Larder is all a kitchen keeps besides its drinks: the cook's own rows,
 // prices, measures and who drinks.

@@ -34,7 +34,7 @@ type Cooked struct {
 }
 
 // ErrBottled says that a planned drink is in bottles already.
-var ErrBottled = errors.New("it is bottled already")
+var ErrBottled = errors.New("it is already bottled")
 
 // MakeBatch records that a drink was made and bottled. A draft that differs
 // from the newest version becomes a version of its own first, so that the
@@ -144,7 +144,7 @@ func (s *Store) Bottle(id int64) (*Bottle, error) {
 func inOrder(db *gorm.DB) *gorm.DB { return db.Order("at, id") }
 
 // ErrNothingPoured says that there is no pour to be taken back.
-var ErrNothingPoured = errors.New("nothing was poured from it")
+var ErrNothingPoured = errors.New("nothing has been poured from it")
 
 // UndoPour puts the last pour back, and a bottle that it emptied into use again.
 func (s *Store) UndoPour(id int64) (*Bottle, error) {

@@ -39,7 +39,7 @@ var (
 type Conflict struct{ Revision int }
 
 func (c *Conflict) Error() string {
-	return fmt.Sprintf("changed elsewhere since it was opened; it is now at revision %d", c.Revision)
+	return fmt.Sprintf("changed on another device since it was opened; it is now at revision %d", c.Revision)
 }
 
 // pragmas make every acknowledged write survive a kill: a write-ahead log,

@@ -2,11 +2,11 @@ package wording
 
 // cups is what is said of a drink in the cup and let down.
 var cups = map[string]string{
-	"splits-hot":                 "coffee over %.0[1]f °C: let it cool a little, or warm the milk first",
-	"splits-acidic":              "an acidic coffee: a darker roast, or a pinch of baking soda",
-	"splits-old":                 "it is getting old and sours: a fresher bottle",
-	"splits-lean":                "little fat to hold it together: a creamier one, or a little oil",
-	"splits-juice":               "there is juice in it",
+	"splits-hot":                 "the coffee is over %.0[1]f °C: let it cool a little, or warm the milk first",
+	"splits-acidic":              "the coffee is acidic: use a darker roast, or a pinch of baking soda",
+	"splits-old":                 "it is getting old and sour: use a fresher bottle",
+	"splits-lean":                "it has little fat to hold it together: use a creamier one, or add a little oil",
+	"splits-juice":               "it contains juice",
 	"by-cups":                    "by cups",
 	"rung-rule":                  "%[1]g %% fat, 21 CFR %[2]s",
 	"spoons-to-a-glass":          "%[1]g tablespoons to a glass",

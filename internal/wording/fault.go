@@ -53,7 +53,7 @@ func told(value string, why say.Text) string {
 
 func didYouMean(names []string) string {
 	if len(names) == 0 {
-		return "choose one from the list, such as almond, all tree nuts, milk or gluten"
+		return "choose one from the list, such as almond, tree nuts, milk or gluten"
 	}
 	return "did you mean " + strings.Join(names, ", or ") + "?"
 }

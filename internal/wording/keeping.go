@@ -12,15 +12,15 @@ import (
 func NotTogether(why keep.Apart, togetherML, largestML float64) string {
 	switch why {
 	case keep.NotTwo:
-		return "they have to be two bottles in use"
+		return "choose two bottles in use"
 	case keep.TwoDrinks:
-		return "they are two drinks"
+		return "they hold different drinks"
 	case keep.IsFrozen:
-		return "what is frozen is thawed first"
+		return "frozen bottles must thaw first"
 	case keep.OneIsFull:
-		return "one of them is full: fresh milk poured onto old is as old as the old; use that up first"
+		return "one of them is full. Fresh milk poured onto old is only as fresh as the old. Use the old one up first"
 	case keep.TooMuchByML:
-		return fmt.Sprintf("together they are %.0f mL, and the larger holds %.0f", togetherML, largestML)
+		return fmt.Sprintf("together they are %.0f mL, and the larger bottle holds %.0f mL", togetherML, largestML)
 	}
 	return ""
 }
@@ -30,39 +30,39 @@ func Cooling(v keep.CoolingVerdict, k keep.CoolingClock, nowC float64, zone *tim
 	at := func(t time.Time) string { return t.In(zone).Format("15:04") }
 	switch v {
 	case keep.MissedFirst:
-		return fmt.Sprintf("It was to be at 21 °C by %s and is still at about %.0f °C. It is not kept: throw it out.", at(k.FirstBy), nowC)
+		return fmt.Sprintf("It should have been 21 °C by %s and is still about %.0f °C. Throw it away.", at(k.FirstBy), nowC)
 	case keep.MissedCold:
-		return fmt.Sprintf("It was to be at 5 °C by %s and is still at about %.0f °C. It is not kept: throw it out.", at(k.ColdBy), nowC)
+		return fmt.Sprintf("It should have been 5 °C by %s and is still about %.0f °C. Throw it away.", at(k.ColdBy), nowC)
 	case keep.CoolsInTime:
-		return fmt.Sprintf("21 °C at about %s (%s at the latest), 5 °C at about %s (%s at the latest).", at(k.First), at(k.FirstBy), at(k.Cold), at(k.ColdBy))
+		return fmt.Sprintf("21 °C at about %s (by %s at the latest), 5 °C at about %s (by %s at the latest).", at(k.First), at(k.FirstBy), at(k.Cold), at(k.ColdBy))
 	case keep.NeverFirst:
-		return fmt.Sprintf("This way it never comes down to 21 °C, and it has to by %s.", at(k.FirstBy))
+		return fmt.Sprintf("Like this it never reaches 21 °C, and it must by %s.", at(k.FirstBy))
 	case keep.LateFirst:
-		return fmt.Sprintf("Too slow: 21 °C only at about %s, and %s is the latest.", at(k.First), at(k.FirstBy))
+		return fmt.Sprintf("Too slow: it reaches 21 °C at about %s, and it must by %s.", at(k.First), at(k.FirstBy))
 	case keep.NeverCold:
-		return fmt.Sprintf("This way it never comes down to 5 °C, and it has to by %s.", at(k.ColdBy))
+		return fmt.Sprintf("Like this it never reaches 5 °C, and it must by %s.", at(k.ColdBy))
 	}
-	return fmt.Sprintf("Too slow: 5 °C only at about %s, and %s is the latest.", at(k.Cold), at(k.ColdBy))
+	return fmt.Sprintf("Too slow: it reaches 5 °C at about %s, and it must by %s.", at(k.Cold), at(k.ColdBy))
 }
 
 // NothingCools says that it is too late for every bath.
-const NothingCools = " Nothing would bring it down in time any more: drink it now, or throw it out."
+const NothingCools = " It is too late to cool it in time. Drink it now, or throw it away."
 
 // Help says what would bring a drink down in time, and when.
 func Help(h keep.Help, zone *time.Location) string {
-	words := "into an ice bath, stirred"
+	words := "a stirred ice bath"
 	if h.DepthCM > 0 {
 		words += fmt.Sprintf(", no deeper than %.0f cm", h.DepthCM)
 	}
 	if h.Vessels > 1 {
-		words += fmt.Sprintf(", divided among %d vessels", h.Vessels)
+		words += fmt.Sprintf(", divided among %d containers", h.Vessels)
 	}
 	return fmt.Sprintf("%s: 21 °C at %s, 5 °C at %s", words, h.Cooling.First.In(zone).Format("15:04"), h.Cooling.Cold.In(zone).Format("15:04"))
 }
 
 // Measure names the timer that asks how cold a drink is.
 func Measure(drink string, w keep.Warning, zone *time.Location) string {
-	return fmt.Sprintf("%s: %.0f °C by %s? Measure it; ice helps", drink, w.TempC, w.By.In(zone).Format("15:04"))
+	return fmt.Sprintf("%s: %.0f °C by %s? Measure it. Ice helps", drink, w.TempC, w.By.In(zone).Format("15:04"))
 }
 
 // PartOfDay is a moment as people say it: "Mon 30 Nov, morning".
@@ -88,9 +88,9 @@ const weeksFrom = 21
 func DaysLeft(n int) string {
 	switch {
 	case n == -1:
-		return "past since yesterday"
+		return "past its date since yesterday"
 	case n < 0:
-		return fmt.Sprintf("past for %d days", -n)
+		return fmt.Sprintf("past its date for %d days", -n)
 	case n == 0:
 		return "last day"
 	case n == 1:
@@ -113,8 +113,8 @@ func StoredIn(code string) string {
 }
 
 var pulpUses = map[string]string{
-	"porridge": "stirred into porridge", "crackers": "crackers, dried and rolled thin",
-	"biscuits": "biscuits and cakes, in the place of some of the fat", "meal": "dried and ground as meal", "compost": "compost",
+	"porridge": "stirred into porridge", "crackers": "crackers, rolled thin and dried",
+	"biscuits": "biscuits and cakes, replacing some of the fat", "meal": "dried and ground to meal", "compost": "compost",
 }
 
 // PulpUses are what a pulp is good for.
@@ -147,5 +147,5 @@ func Empty(inUse bool, state string, leftML float64) string {
 
 // TooLittle is why a bowl does not do for a drink.
 func TooLittle(hasG, wantedG float64) string {
-	return fmt.Sprintf("the bowl holds %.0f g as dry, and %.0f g are to be drawn", hasG, wantedG)
+	return fmt.Sprintf("the bowl holds %.0f g (dry weight), and %.0f g is needed", hasG, wantedG)
 }

@@ -12,7 +12,7 @@ func Doubt(r reading.Reading) string {
 	switch r.Doubt {
 	case reading.Unread:
 		if len(r.Choices) == 0 {
-			return "This one is not in the list yet. Choose what it is, or keep it as a note."
+			return "This is not in the catalogue yet. Choose what it is, or keep it as a note."
 		}
 		return "Not sure what this is. Is it one of these?"
 	case reading.UnknownUnit:

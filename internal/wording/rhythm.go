@@ -27,8 +27,8 @@ func Days(n int) string {
 // KnownFrom says what an amount drunk in a day is known from.
 func KnownFrom(k plan.Known) string {
 	return map[plan.Known]string{
-		plan.FromPours: "from two weeks of pours", plan.FromDrinkers: "from who drinks here, until two weeks of pours tell",
-		plan.FromAServing: "a serving a day, until you say or two weeks of pours tell", plan.AsSaid: "as you said",
+		plan.FromPours: "from two weeks of pouring", plan.FromDrinkers: "from your drinkers, until there are two weeks of pouring",
+		plan.FromAServing: "one serving a day, until you say otherwise or there are two weeks of pouring", plan.AsSaid: "as you set it",
 	}[k]
 }
 
@@ -37,5 +37,5 @@ func Habit(h plan.Habit, batches int) string {
 	if batches == 0 {
 		return "One batch a week, none of it frozen,"
 	}
-	return fmt.Sprintf("As you make it now, %s about every %s as your last %d batches tell, none of it frozen,", Volume(h.BatchML), Days(int(math.Round(h.EveryDays))), batches)
+	return fmt.Sprintf("The way you make it now (%s about every %s, from your last %d batches, none of it frozen)", Volume(h.BatchML), Days(int(math.Round(h.EveryDays))), batches)
 }

@@ -164,12 +164,12 @@ func TestWhatIsTold(t *testing.T) {
 		"":                           {},
 		"until it hums":              say.Written("until it hums"),
 		"Soak the almonds and dates": say.Of("soak", []string{"almonds", "dates"}),
-		"Grind load 1 of 2 for 45 seconds, the oats for the last 30 only": say.Of("joined-late", say.Of("grind-load", 1, 2, 45), []string{"oats"}, 30.),
-		"a fridge at 6.5 °C spends it at 1.39 times the rate of 4 °C":     say.Of("fridge-rate", 6.5, 1.3889),
-		"fat: 3.33 to 12.3 %":                             say.Of("fat-goes", 3.3333, 12.345),
-		"over 4 hours above 5 °C, from Mon 09:30":         say.Of("warm-too-long", 5, time.Date(2026, 11, 30, 9, 30, 0, 0, london)),
-		"a fridge at 1 °C: good till Mon 30 Nov, morning": say.Of("colder-fridge", 1, say.Of("part-of-day", time.Date(2026, 11, 30, 9, 30, 0, 0, london))),
-		"Let the almonds steep Chill it":                  say.Together(say.Of("steep", []string{"almonds"}), say.Text{}, say.Of("chill")),
+		"Blend load 1 of 2 for 45 seconds, adding the oats for the last 30 only": say.Of("joined-late", say.Of("grind-load", 1, 2, 45), []string{"oats"}, 30.),
+		"a fridge at 6.5 °C ages it 1.39 times as fast as 4 °C":                  say.Of("fridge-rate", 6.5, 1.3889),
+		"fat: 3.33 to 12.3 %":                          say.Of("fat-goes", 3.3333, 12.345),
+		"over 4 hours above 5 °C, from Mon 09:30":      say.Of("warm-too-long", 5, time.Date(2026, 11, 30, 9, 30, 0, 0, london)),
+		"a fridge at 1 °C: use by Mon 30 Nov, morning": say.Of("colder-fridge", 1, say.Of("part-of-day", time.Date(2026, 11, 30, 9, 30, 0, 0, london))),
+		"Let the almonds steep Chill":                  say.Together(say.Of("steep", []string{"almonds"}), say.Text{}, say.Of("chill")),
 	} {
 		assert.Equal(t, want, Text(text))
 	}
@@ -179,8 +179,8 @@ func TestRefusalsSayWhatWorks(t *testing.T) {
 	t.Parallel()
 	assert.Equal(t, `amount: "some" is not an amount; write it as "1 1/2 cups", "250 g", "2 tbsp + 1 tsp", "3-4 pieces" or "a pinch"`, Error(fault.New("amount", "some", "not-an-amount")))
 	assert.Equal(t, `"120" is out of range; use 0 to 90 %`, Fault(fault.New("fat", "120", "fat-out-of-range")))
-	assert.Equal(t, "portions: the portions come to 1000 mL and there are 910 mL; take less for some, or make more", Error(fault.New("portions", "", "portions-over-base", 1000, 910.2)))
-	assert.Equal(t, `"wallnut" is not an allergen this kitchen knows; did you mean walnut?`, Fault(fault.New("allergens", "wallnut", "unknown-allergen", []string{"walnut"})))
+	assert.Equal(t, "portions: the portions add up to 1000 mL and there is 910 mL; take less for some, or make more", Error(fault.New("portions", "", "portions-over-base", 1000, 910.2)))
+	assert.Equal(t, `"wallnut" is not a known allergen; did you mean walnut?`, Fault(fault.New("allergens", "wallnut", "unknown-allergen", []string{"walnut"})))
 	assert.Equal(t, os.ErrNotExist.Error(), Error(os.ErrNotExist))
 	for code, words := range refusals {
 		assert.NotEmpty(t, words.problem, code)
@@ -190,7 +190,7 @@ func TestRefusalsSayWhatWorks(t *testing.T) {
 
 func TestTheTimeThatIsLeft(t *testing.T) {
 	t.Parallel()
-	for n, want := range map[int]string{2: "2 days", 1: "1 day", 0: "last day", -1: "past since yesterday", -3: "past for 3 days", 23: "3 weeks"} {
+	for n, want := range map[int]string{2: "2 days", 1: "1 day", 0: "last day", -1: "past its date since yesterday", -3: "past its date for 3 days", 23: "3 weeks"} {
 		assert.Equal(t, want, DaysLeft(n))
 	}
 	at := time.Date(2026, 11, 27, 9, 30, 0, 0, time.UTC)

@@ -11,7 +11,7 @@ import (
 )
 
 var streams = map[string]string{
-	"drink": "in the drink", "pulp": "in the pulp", "thrown": "poured away with the soak water", "walls": "on the walls and the cloth",
+	"drink": "in the drink", "pulp": "in the pulp", "thrown": "poured away with the soaking water", "walls": "on the walls and the cloth",
 	"evaporated": "boiled away", "skimmed": "skimmed off as foam", "leftover": "left over from the brew",
 }
 
@@ -19,16 +19,16 @@ var streams = map[string]string{
 func Stream(code string) string { return streams[code] }
 
 // SoakWater names the water that bases soak in, which is in no line.
-const SoakWater = "Water to soak in"
+const SoakWater = "Soaking water"
 
 // Title heads a working.
 func Title(f reckon.Figure) string {
 	return map[reckon.Figure]string{
-		reckon.YieldFigure: "How much comes out", reckon.FatFigure: "Where the fat goes", reckon.SweetnessFigure: "Where the sweetness goes",
+		reckon.YieldFigure: "Yield", reckon.FatFigure: "Where the fat goes", reckon.SweetnessFigure: "Where the sweetness goes",
 		reckon.KeepsFigure: "How long it keeps", reckon.CostFigure: "What it costs",
 		reckon.FreeSugarsFigure: "Where the free sugars come from", reckon.SeleniumFigure: "Where the selenium comes from", reckon.IodineFigure: "Where the iodine comes from",
 		reckon.CoumarinFigure: "Where the coumarin comes from", reckon.NutmegFigure: "How much nutmeg is in it", reckon.AddedOilFigure: "How much oil is added",
-		reckon.CalciumFigure: "The calcium that is missing",
+		reckon.CalciumFigure: "Missing calcium",
 	}[f]
 }
 
@@ -36,23 +36,23 @@ func Title(f reckon.Figure) string {
 func Constant(c reckon.Constant) string {
 	switch c.Code {
 	case "uptake":
-		return fmt.Sprintf("%s: each gram takes up %s g of water in the soak (common practice).", c.Of, number(c.Value))
+		return fmt.Sprintf("%s: each gram takes up %s g of water while soaking (common practice).", c.Of, number(c.Value))
 	case "released":
-		return fmt.Sprintf("%s: %s s of grinding bring %s %% of the fat into the milk, and as much of the protein (our own model, until your batches tell better).", c.Of, number(c.With), number(100*c.Value))
+		return fmt.Sprintf("%s: %s s of blending brings %s %% of the fat and protein into the milk (our own estimate, until your batches show better).", c.Of, number(c.With), number(100*c.Value))
 	case "released-sugar":
-		return fmt.Sprintf("%s: %s s of grinding bring %s %% of the sugar into the milk (our own model, until your batches tell better).", c.Of, number(c.With), number(100*c.Value))
+		return fmt.Sprintf("%s: %s s of blending brings %s %% of the sugar into the milk (our own estimate, until your batches show better).", c.Of, number(c.With), number(100*c.Value))
 	case "held":
-		return fmt.Sprintf("%s: each gram of pulp keeps %s g of milk (our own model, until your batches tell better).", upper(Strainer(c.Of)), number(c.Value))
+		return fmt.Sprintf("%s: each gram of pulp holds %s g of milk (our own estimate, until your batches show better).", upper(Strainer(c.Of)), number(c.Value))
 	case "walls":
 		return fmt.Sprintf("%s %% stays on the walls and the cloth (common practice).", number(100*c.Value))
 	case "evaporated":
-		return fmt.Sprintf("At %s °C the pan loses %s g of water (by its open surface, from memory).", number(c.With), number(c.Value))
+		return fmt.Sprintf("At %s °C the pan loses %s g of water (from its open surface, from memory).", number(c.With), number(c.Value))
 	case "skimmed":
-		return fmt.Sprintf("%s g come off as foam, a hundredth (common practice).", number(c.Value))
+		return fmt.Sprintf("%s g is skimmed off as foam, one hundredth (common practice).", number(c.Value))
 	case "carton":
-		return fmt.Sprintf("A fortified carton holds about %s mg of calcium in a mL (typical label, from memory). Home milk holds next to none.", number(c.Value))
+		return fmt.Sprintf("A fortified carton has about %s mg of calcium per mL (typical label, from memory). Homemade milk has almost none.", number(c.Value))
 	case "spread":
-		return fmt.Sprintf("The range: a firm hand leaves %s %% less in the pulp, a light one %s %% more.", number(100*c.Value), number(100*c.Value))
+		return fmt.Sprintf("The range: a firm squeeze leaves %s %% less in the pulp, a light one %s %% more.", number(100*c.Value), number(100*c.Value))
 	}
 	return ""
 }
@@ -71,21 +71,21 @@ func upper(s string) string {
 func Result(w reckon.Working, currency string) string {
 	switch w.Figure {
 	case reckon.YieldFigure:
-		return fmt.Sprintf("%s g of drink are %.0f mL at 4 °C, by the densities of what is in it (Choi and Okos 1986). Likely between %.0f and %.0f mL.", number(w.DrinkG), w.Result, w.Low, w.High)
+		return fmt.Sprintf("%s g of drink is %.0f mL at 4 °C, from the densities of what is in it (Choi and Okos 1986). Likely between %.0f and %.0f mL.", number(w.DrinkG), w.Result, w.Low, w.High)
 	case reckon.FatFigure:
 		return fmt.Sprintf("%s g of fat in %s g of drink: %.1f %%.", number(inDrink(w)), number(w.DrinkG), w.Result)
 	case reckon.SweetnessFigure:
 		return fmt.Sprintf("As sweet as %s g of sugar in %.0f mL: %.1f g in 100 mL. Other sugars count by how sweet they taste beside it (Belitz, Grosch and Schieberle, from memory).", number(inDrink(w)), w.VolumeML, w.Result)
 	case reckon.FreeSugarsFigure, reckon.SeleniumFigure, reckon.IodineFigure, reckon.CoumarinFigure, reckon.NutmegFigure:
-		return fmt.Sprintf("A serving of %.0f mL holds %s %s. All that goes in is counted as if it came out, but for what is known to stay behind.", w.ServingML, number(w.Result), Unit(w.Figure, ""))
+		return fmt.Sprintf("A serving of %.0f mL contains %s %s. Everything that goes in is counted, except what is known to stay behind.", w.ServingML, number(w.Result), Unit(w.Figure, ""))
 	case reckon.AddedOilFigure:
-		return fmt.Sprintf("%s %% of the drink is added oil. Above 3 %% it wants help to stay in.", number(w.Result))
+		return fmt.Sprintf("%s %% of the drink is added oil. Above 3 %% it needs help to stay mixed.", number(w.Result))
 	case reckon.CalciumFigure:
-		return fmt.Sprintf("A serving of %.0f mL from a fortified carton would bring about %s mg of calcium.", w.ServingML, number(w.Result))
+		return fmt.Sprintf("A serving of %.0f mL from a fortified carton would have about %s mg of calcium.", w.ServingML, number(w.Result))
 	case reckon.KeepsFigure:
-		return "The shortest life sets the date; what is done to it and how warm the fridge is change it. Smell it first, whatever the date says."
+		return "The ingredient that keeps shortest sets the date. Heating, sugar and the fridge temperature change it. Smell it first, whatever the date says."
 	case reckon.CostFigure:
-		return fmt.Sprintf("%.2f %s for the batch, by what you pay in the Pantry. What is peeled and thrown away is paid for too.", w.Result, currency)
+		return fmt.Sprintf("%.2f %s for the batch, at your Pantry prices. Peel and shells are paid for too.", w.Result, currency)
 	}
 	return ""
 }
@@ -116,12 +116,12 @@ func Unit(f reckon.Figure, currency string) string {
 
 // Unapplied says that a change of the cook's has no step now.
 func Unapplied(c process.Change) string {
-	what := map[string]string{process.Set: "What you set", process.AddAfter: "The step you added", process.Remove: "What you left out", process.MoveBefore: "The step you moved"}[c.Do]
+	what := map[string]string{process.Set: "What you set", process.AddAfter: "The step you added", process.Remove: "The step you skipped", process.MoveBefore: "The step you moved"}[c.Do]
 	if c.Cue != "" {
 		what = fmt.Sprintf("%s (“%s”)", what, c.Cue)
 	}
-	return fmt.Sprintf("%s hangs on a step that is not there now: %s. It is kept.", what, cmp.Or(c.To.Kind, c.At.Kind))
+	return fmt.Sprintf("%s belongs to a step that is not there now: %s. It is kept in case the step comes back.", what, cmp.Or(c.To.Kind, c.At.Kind))
 }
 
 // ScaleGone says that the scale went away by itself.
-const ScaleGone = "The scale is gone. What was taken down is safe, and what lay on it is remembered. Plug it in and connect it again, or type what you weigh."
+const ScaleGone = "The scale is disconnected. What you recorded is safe, and what was on it is remembered. Plug it in and reconnect, or type what you weigh."

@@ -2,18 +2,21 @@ import { MutationCache, QueryCache, QueryClient, QueryClientProvider } from '@ta
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { Refused } from './api/client'
+import { refresh } from './api/keys'
 import { App } from './app/App'
 import './styles.css'
 
 /** Whatever is refused to a device that was signed out has the kitchen itself asked again, which says so. */
 const noticeSignedOut = (error: Error, isKitchen: boolean) => {
   const signedOut = error instanceof Refused && error.status === 401
-  if (signedOut && !isKitchen) client.invalidateQueries({ queryKey: ['kitchen'] })
+  if (signedOut && !isKitchen) refresh(client, '/api/kitchen')
 }
 
 const client = new QueryClient({
   defaultOptions: { queries: { retry: 1, staleTime: 5_000 } },
-  queryCache: new QueryCache({ onError: (error, query) => noticeSignedOut(error, query.queryKey[0] === 'kitchen') }),
+  queryCache: new QueryCache({
+    onError: (error, query) => noticeSignedOut(error, query.queryKey[1] === '/api/kitchen'),
+  }),
   mutationCache: new MutationCache({ onError: (error) => noticeSignedOut(error, false) }),
 })
 

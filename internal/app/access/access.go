@@ -17,7 +17,7 @@ import (
 )
 
 // ErrWrong says that a passphrase was not the kitchen's.
-var ErrWrong = errors.New("that is not the passphrase of this kitchen")
+var ErrWrong = errors.New("that is not this kitchen's passphrase")
 
 // tokenBytes is how long a token is.
 const tokenBytes = 32

@@ -108,7 +108,7 @@ func (s Service) RemoveDrink(id int64) (app.Nothing, error) {
 		return app.Nothing{}, err
 	}
 	if len(used) > 0 {
-		return app.Nothing{}, &app.Refused{Text: "The drink cannot be removed: it goes into " + strings.Join(used, ", ") + ". Take it out of there first."}
+		return app.Nothing{}, &app.Refused{Text: "This drink cannot be deleted: it is an ingredient of " + strings.Join(used, ", ") + ". Remove it there first."}
 	}
 	defer s.Changed()
 	return app.Nothing{Done: true}, s.store.DeleteDrink(id)

@@ -566,7 +566,7 @@ func (s Service) reckonKept(field string, c Compared) (string, *reckon.Reckoning
 	if err != nil {
 		return "", nil, err
 	}
-	f, name := kept.Draft, kept.Name+", as it stands"
+	f, name := kept.Draft, kept.Name+" (now)"
 	if c.Version > 0 {
 		found := false
 		for _, v := range kept.Versions {

@@ -148,6 +148,7 @@ type Caution struct {
 
 // Dial is a figure on its scale, as positions from 0 to 1.
 type Dial struct {
+	Code            string  `json:"code"`
 	Name            string  `json:"name"`
 	Known           bool    `json:"known"`
 	Value           float64 `json:"value"`
@@ -284,13 +285,13 @@ func (l *LineFigure) scooped(r reckon.LineReckoning, isMeasured bool) {
 	switch {
 	case s.Text != "":
 	case s.Stock != nil:
-		l.Stock = "too little for the spoons: " + wording.Text(s.Stock.Told())
+		l.Stock = "too little to measure: " + wording.Text(s.Stock.Told())
 	case r.ScaleErr == 0:
-		l.Stock = "no spoon comes near; a scale would"
+		l.Stock = "no spoon fits; use a scale"
 	case r.ScaleErr > coarseScale:
-		l.Stock = "no spoon comes near, and the scale is too coarse: make more, or bring it to the spoons you have"
+		l.Stock = "no spoon fits and the scale is too coarse: make more, or use Round to my spoons"
 	default:
-		l.Stock = "no spoon comes near: weigh it"
+		l.Stock = "no spoon fits: weigh it"
 	}
 	if math.Abs(s.ErrorShare) > toldError {
 		l.KitchenPct = 100 * s.ErrorShare
@@ -337,14 +338,14 @@ func presentDials(r *reckon.Reckoning, keys []string) []Dial {
 	out := make([]Dial, len(r.Dials))
 	for n, d := range r.Dials {
 		out[n] = Dial{
-			Name: d.Name, Known: d.Known, Value: d.Value, Further: d.Further, Unit: d.Unit,
-			Position: d.Position, FurtherPosition: d.FurtherP, Band: d.Band, Bands: make([]Band, len(d.Bands)),
+			Code: string(d.Code), Name: wording.Dial(d.Code), Known: d.Known, Value: d.Value, Further: d.Further, Unit: d.Unit,
+			Position: d.Position, FurtherPosition: d.FurtherP, Band: wording.Band(d.Band), Bands: make([]Band, len(d.Bands)),
 		}
 		for m, b := range d.Bands {
-			out[n].Bands[m] = Band(b)
+			out[n].Bands[m] = Band{wording.Band(b.Code), b.From, b.To}
 		}
 		out[n].Givers = []Giver{}
-		for _, place := range givers[reckon.DialName(strings.ToLower(d.Name))] {
+		for _, place := range givers[d.Code] {
 			out[n].Givers = append(out[n].Givers, Giver{keys[place], r.NameOf(place)})
 		}
 	}

@@ -60,7 +60,7 @@ func (c *checking) recipe(place, name string, f kitchen.Recipe) error {
 	})
 	var field *fault.Error
 	if err != nil && !errors.As(err, &field) { // what a field says, the Bench shows beside it
-		return fmt.Errorf("%s, %q, cannot be reckoned: %w", place, name, err)
+		return fmt.Errorf("%s, %q, cannot be worked out: %w", place, name, err)
 	}
 	return nil
 }

@@ -133,10 +133,10 @@ func pantryRow(i *ingredient.Ingredient, p store.Price) PantryRow {
 func lacks(i *ingredient.Ingredient) string {
 	var parts []string
 	if i.Bare {
-		parts = append(parts, "what is in it is not known, so no figure of a drink counts it")
+		parts = append(parts, "its nutrition is not known, so it is not counted")
 	}
 	if i.BulkGPerML == 0 {
-		parts = append(parts, "what a cup weighs is not known, so it is measured in grams")
+		parts = append(parts, "the weight of a cup is not known, so it is measured in grams")
 	}
 	return strings.Join(parts, "; ")
 }
@@ -317,8 +317,8 @@ func (s Service) KeepMeasure(in OwnMeasure) (Pantry, error) {
 	for _, m := range larder.Measures {
 		if m.Name == own.Name && m.WaterG != in.WaterG && !in.Replace {
 			return Pantry{}, &app.Refused{
-				Text: "There is a measure of that name already.", Field: "name", Value: m.WaterG,
-				Message: fmt.Sprintf("There is a %s already, which holds %g g of water. Use another name, or let this one, of %g g, take its place: drinks measured with it are then reckoned with this one.", own.Name, m.WaterG, in.WaterG),
+				Text: "You already have a measure with that name.", Field: "name", Value: m.WaterG,
+				Message: fmt.Sprintf("You already have a %s that holds %g g of water. Use another name, or replace it with this one of %g g. Drinks that use it will then use the new one.", own.Name, m.WaterG, in.WaterG),
 			}
 		}
 	}
@@ -485,8 +485,8 @@ func askFirst(field string, used []string, anyway bool) error {
 		return nil
 	}
 	return &app.Refused{
-		Text: "Drinks use it.", Field: field, Value: used,
-		Message: strings.Join(used, ", ") + " use it. They keep it as it is; it is only no longer offered.",
+		Text: "Your drinks use it.", Field: field, Value: used,
+		Message: strings.Join(used, ", ") + " use it. They keep it, but you can no longer add it to other drinks.",
 	}
 }
 
@@ -506,7 +506,7 @@ func (s Service) askToRename(id int64, name string, anyway bool) error {
 	}
 	if !anyway {
 		return &app.Refused{
-			Text: "Drinks use it.", Field: "name", Value: used, Message: strings.Join(used, ", ") + " use it under the name so far. Save again to rename it in them too.",
+			Text: "Your drinks use it.", Field: "name", Value: used, Message: strings.Join(used, ", ") + " use it under its old name. Save again to rename it there too.",
 		}
 	}
 	return s.store.RenameIngredient(before.Name, name)

@@ -57,7 +57,7 @@ func (p *Plan) addBowls(l PlanView, draws map[int64][]plan.Draw, quiet plan.Quie
 		name := strings.ToLower(out.Name)
 		next := NextStep{BowlID: b.ID, Drink: "soaking bowl", Title: "Change the water of the " + name, At: out.ChangeBy, Minute: bowlMinutes, Late: out.ChangeBy.Before(l.Now)}
 		if !out.ChangeBy.Before(state.Within) || state.Past {
-			next.Title, next.At, next.Late = "Use up the soaked "+name+", or throw them out", quiet.Before(state.Within.In(zone)), state.Past
+			next.Title, next.At, next.Late = "Use up the soaked "+name+", or throw them away", quiet.Before(state.Within.In(zone)), state.Past
 		}
 		p.Next = append(p.Next, next)
 		p.Late = p.Late || next.Late
@@ -73,14 +73,14 @@ func enoughWords(e plan.Enough, b store.Bowl) string {
 	case b.DryG == 0:
 		said = append(said, "it is empty")
 	case e.Draws == 0 && e.ShortG == 0 && e.Late == 0:
-		return "no drink on the plan draws from it"
+		return "no planned drink uses it"
 	case e.ShortG > 0:
-		said = append(said, fmt.Sprintf("%.0f g short, as dry, for what is planned", e.ShortG))
+		said = append(said, fmt.Sprintf("%.0f g (dry weight) short for the planned drinks", e.ShortG))
 	case e.Draws > 0:
-		said = append(said, fmt.Sprintf("enough for what is planned, and %.0f g over", e.OverG))
+		said = append(said, fmt.Sprintf("enough for the planned drinks, with %.0f g left over", e.OverG))
 	}
 	if e.Late > 0 {
-		said = append(said, fmt.Sprintf("%d of the drinks come after its time", e.Late))
+		said = append(said, fmt.Sprintf("%d of the drinks come too late for it", e.Late))
 	}
 	return strings.Join(said, "; ")
 }

@@ -461,7 +461,7 @@ func aheadWords(item store.PlanItem, n int, now time.Time) (text string, along [
 		said = append(said, fmt.Sprintf("%q is planned for %s.", wording.Text(step.Title), step.Start.In(now.Location()).Format("Mon 2 Jan, 15:04")))
 	}
 	if len(along) > 0 {
-		said = append(said, "Marking it now marks these as done too: "+strings.Join(along, "; ")+".")
+		said = append(said, "This also marks these as done: "+strings.Join(along, "; ")+".")
 	}
 	return strings.Join(said, " "), along
 }

@@ -101,7 +101,7 @@ func (s Service) Rhythm() (Rhythm, error) {
 		return Rhythm{}, err
 	}
 	if len(ways.DrinkIDs) == 0 {
-		return Rhythm{RhythmWays: ways, Problem: "there is no drink yet", Drinks: []RhythmDrink{}, Makings: []MakingFigure{}, Poured: []PouredDay{}, Thrown: []string{}}, nil
+		return Rhythm{RhythmWays: ways, Problem: "Add a drink first.", Drinks: []RhythmDrink{}, Makings: []MakingFigure{}, Poured: []PouredDay{}, Thrown: []string{}}, nil
 	}
 	out, err := s.reckonRhythm(ways)
 	var problem *fault.Error

@@ -61,7 +61,7 @@ func (s Service) label(kept *store.Bottle) (BottleLabel, error) {
 	}
 	out := BottleLabel{
 		BottleID: b.ID, Name: b.DrinkName, MadeOn: b.MadeOn, UseBy: b.UseBy, VolumeML: b.LeftML,
-		Servings: servingWords(b.Servings, b.ServingML), Shake: "Shake first", Allergens: b.Allergens, Missing: []string{},
+		Servings: servingWords(b.Servings, b.ServingML), Shake: "Shake before use", Allergens: b.Allergens, Missing: []string{},
 		Path: fmt.Sprintf("/shelf/%d", b.ID), QR: fmt.Sprintf("/api/bottles/%d/qr.png", b.ID),
 	}
 	d, _, err := s.Read(b.DrinkName, kept.Batch.Version.Recipe)

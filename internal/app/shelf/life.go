@@ -140,9 +140,9 @@ func weighed(reasons []keep.Reason) []string {
 	for _, r := range reasons {
 		switch {
 		case r.Days > 0.05:
-			out = append(out, fmt.Sprintf("%s: %.1f days of its life", wording.Text(r.Text), r.Days))
+			out = append(out, fmt.Sprintf("%s: %.1f days shorter", wording.Text(r.Text), r.Days))
 		case r.Days < -0.05:
-			out = append(out, fmt.Sprintf("%s: %.1f days saved", wording.Text(r.Text), -r.Days))
+			out = append(out, fmt.Sprintf("%s: %.1f days longer", wording.Text(r.Text), -r.Days))
 		case r.Days == 0:
 			out = append(out, wording.Text(r.Text))
 		}

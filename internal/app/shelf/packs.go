@@ -95,7 +95,7 @@ func (s Service) pack(p store.Pack, ways kitchen.Setup, school keep.School, reci
 	last := LastOf(p, ways, school)
 	if i, ok := ways.Catalogue.ByID(p.Ingredient); ok {
 		life := keep.OpenedLife(i)
-		out.Name, out.Where, out.Why = i.Name, wording.StoredIn(life.Where), "opened, and "+wording.Days(int(life.Days(school)))+" from then"
+		out.Name, out.Where, out.Why = i.Name, wording.StoredIn(life.Where), "keeps "+wording.Days(int(life.Days(school)))+" once opened"
 	}
 	if printed := ParseDate(p.Printed); !printed.IsZero() && last.Equal(printed) {
 		out.Why = "the date printed on it"

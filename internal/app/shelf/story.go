@@ -47,7 +47,7 @@ func (s Service) Story(id int64) (Story, error) {
 		}
 	}
 	for _, stay := range kept.Stays[1:] {
-		out.Events = append(out.Events, StoryEvent{stay.From, "put into the " + placeWords(stay.Place), ""})
+		out.Events = append(out.Events, StoryEvent{stay.From, "moved to the " + placeWords(stay.Place), ""})
 	}
 	for _, p := range pours {
 		out.Events = append(out.Events, StoryEvent{p.PouredAt, fmt.Sprintf("%.0f mL poured", p.ML), ""})
@@ -55,7 +55,7 @@ func (s Service) Story(id int64) (Story, error) {
 	for _, spell := range kept.Budget(l.Record, l.School, l.RoomC, l.Now).Spells {
 		what := fmt.Sprintf("above 5 °C for %.1f hours, up to %.1f °C", spell.Lasted().Hours(), spell.MostC)
 		if spell.Gap {
-			what += "; some of it was not read, and the last reading is taken to have lasted"
+			what += "; some readings are missing, so the last one is used"
 		}
 		out.Events = append(out.Events, StoryEvent{spell.From, what, fmt.Sprintf("%.2f days", spell.Days)})
 	}
@@ -124,7 +124,7 @@ func placeWords(p keep.Place) string {
 	case keep.InDoor:
 		return "fridge door"
 	case keep.Outside:
-		return "room, outside the fridge"
+		return "counter"
 	}
 	return string(p)
 }

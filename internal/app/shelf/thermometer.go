@@ -107,14 +107,14 @@ func (t *Thermo) strip(r keep.Record) {
 func noteOf(r keep.Record, now time.Time, school keep.School, nonsense int) string {
 	var said []string
 	if longest := r.LongestGap(now); longest > 0 {
-		held := "the last reading is taken to have lasted, by the cautious school"
+		held := "the last reading is used (cautious rule)"
 		if school == keep.Customary {
-			held = "what the fridge is set to is taken for it, by custom"
+			held = "the set temperature is used (traditional rule)"
 		}
-		said = append(said, fmt.Sprintf("Nothing was read for %.1f hours at the longest; %s.", longest.Hours(), held))
+		said = append(said, fmt.Sprintf("The longest time without a reading was %.1f hours; %s.", longest.Hours(), held))
 	}
 	if nonsense > 0 {
-		said = append(said, fmt.Sprintf("%d readings of no fridge were left out.", nonsense))
+		said = append(said, fmt.Sprintf("%d faulty readings were ignored.", nonsense))
 	}
 	return strings.Join(said, " ")
 }

@@ -1,4 +1,6 @@
 import createClient from 'openapi-fetch'
+import createQueryHooks from 'openapi-react-query'
+import { copy } from '../copy'
 import type { ErrorModel, paths } from './schema'
 import { type Done, doneOf, offerUndo } from './undo'
 
@@ -31,42 +33,46 @@ const newKey = () =>
 
 export const api = createClient<paths>({ baseUrl: window.location.origin, fetch: persistent })
 
+/** problemOf is what a refusal says, where it says anything. */
+const problemOf = (response: Response): Promise<ErrorModel | undefined> => response.json().catch(() => undefined)
+
 api.use({
   onRequest({ request }) {
     if (request.method === 'POST') request.headers.set('Idempotency-Key', newKey())
     return request
   },
-  onResponse({ request, response }) {
+  async onResponse({ request, response }) {
+    if (!response.ok) throw new Refused(await problemOf(response), response.status)
     const id = response.headers.get('Undo')
     const done: Done | undefined = id ? doneOf(request.method, new URL(request.url).pathname) : undefined
     if (id && done) offerUndo({ id, ...done })
   },
+  onError({ error }) {
+    if (error instanceof DOMException && error.name === 'AbortError') return error
+    return new Refused({ detail: copy.api.plushLadleCannotBeReached }, 0)
+  },
 })
 
+/** query asks for what the kitchen has, and keeps it under its method, path and parameters. What it throws is a Refused. */
+export const query = createQueryHooks(api)
+
 /** A refused request: what was wrong, and with which field. */
-export class Refused extends Error {
+export class Refused extends Error implements ErrorModel {
   status: number
+  detail: string
   fields: Record<string, string>
 
   constructor(problem: ErrorModel | undefined, status: number) {
     const details = problem?.errors ?? []
-    super(details[0]?.message ?? problem?.detail ?? 'The kitchen did not answer.')
+    const detail = details[0]?.message ?? problem?.detail ?? copy.api.theKitchenDidNotAnswer
+    super(detail)
     this.status = status
+    this.detail = detail
     this.fields = Object.fromEntries(details.map((d) => [(d.location ?? '').replace(/^body\.?/, ''), d.message ?? '']))
   }
 }
 
-type Answer<T> = { data?: T; error?: ErrorModel; response: Response }
-
-/** answer gives the data of a request, or throws what was wrong with it. */
-export async function answer<T>(request: Promise<Answer<T>>): Promise<T> {
-  let got: Answer<T>
-  try {
-    got = await request
-  } catch (cause) {
-    if (cause instanceof DOMException && cause.name === 'AbortError') throw cause
-    throw new Refused({ detail: 'The kitchen cannot be reached. What you typed is kept here.' }, 0)
-  }
-  if (got.data === undefined) throw new Refused(got.error, got.response.status)
-  return got.data
+/** answer gives the data of a request. */
+export async function answer<T>(request: Promise<{ data?: T }>): Promise<T> {
+  return (await request).data as T
 }

@@ -3,11 +3,11 @@ import {
   type QueryClient,
   replaceEqualDeep,
   useMutation,
-  useQuery,
   useQueryClient,
 } from '@tanstack/react-query'
 import { useEffect, useRef } from 'react'
-import { answer, api } from './client'
+import { answer, api, query } from './client'
+import { keyOf, refresh, shelfPaths } from './keys'
 import { withBottle, withWeighed } from './patches'
 import type {
   Bottle,
@@ -26,14 +26,13 @@ import type {
   WeighedChange,
 } from './schema'
 
-export const useKitchen = () => useQuery({ queryKey: ['kitchen'], queryFn: () => answer(api.GET('/api/kitchen')) })
+export const useKitchen = () => query.useQuery('get', '/api/kitchen')
 
-export const useDrinks = () => useQuery({ queryKey: ['drinks'], queryFn: () => answer(api.GET('/api/drinks')) })
+export const useDrinks = () => query.useQuery('get', '/api/drinks')
 
 const everyMinute = 60_000
 
-export const useShelf = () =>
-  useQuery({ queryKey: ['shelf'], queryFn: () => answer(api.GET('/api/shelf')), refetchInterval: everyMinute })
+export const useShelf = () => query.useQuery('get', '/api/shelf', undefined, { refetchInterval: everyMinute })
 
 /** A change of the kitchen's settings: some of them, or what they become of what they are. */
 type KitchenChange = Partial<Settings> | ((now: Settings) => Partial<Settings>)
@@ -45,48 +44,52 @@ export function useSetKitchen() {
     scope: { id: 'kitchen' },
     mutationFn: async (change: KitchenChange) => {
       const { today: _, ...now } =
-        client.getQueryData<SettingsNow>(['kitchen']) ?? (await answer(api.GET('/api/kitchen')))
+        client.getQueryData<SettingsNow>(keyOf('/api/kitchen')) ?? (await answer(api.GET('/api/kitchen')))
       const set = await answer(
         api.PUT('/api/kitchen', { body: { ...now, ...(typeof change === 'function' ? change(now) : change) } }),
       )
-      client.setQueryData(['kitchen'], set)
+      client.setQueryData(keyOf('/api/kitchen'), set)
       return set
     },
     onSuccess: () => client.invalidateQueries(),
     // what was changed elsewhere is read, so that saving again is meant
-    onError: () => client.invalidateQueries({ queryKey: ['kitchen'] }),
+    onError: () => refresh(client, '/api/kitchen'),
   })
 }
 
 /** useReckoning reckons the recipe anew whenever it changes, and shows the last figures until the new ones are there. What did not change stays the same object, so that only what did is drawn anew. */
 export function useReckoning(name: string, recipe: Recipe, madeOn = '') {
   const last = useRef<Reckoning>(undefined)
-  const query = useQuery({
-    queryKey: ['reckoning', recipe, madeOn],
-    queryFn: ({ signal }) => answer(api.POST('/api/reckonings', { body: { name, recipe, madeOn }, signal })),
-    placeholderData: keepPreviousData,
-    gcTime: 10_000,
-  })
-  if (query.data) last.current = replaceEqualDeep(last.current, query.data)
-  return { data: query.data && last.current, error: query.error }
+  const body = { name, recipe, madeOn }
+  const reckoned = query.useQuery(
+    'post',
+    '/api/reckonings',
+    { body },
+    { placeholderData: keepPreviousData, gcTime: 10_000 },
+  )
+  if (reckoned.data) last.current = replaceEqualDeep(last.current, reckoned.data)
+  return { data: reckoned.data && last.current, error: reckoned.error }
 }
 
 /** useSuggestions are the ingredients that fit what is typed. Until they are there the last ones stay that fit it too: what no longer does cannot be picked by a key pressed a moment too soon. */
 export function useSuggestions(typed: string) {
   const lastWord = (/\S+\s*$/.exec(typed)?.[0] ?? '').trim().toLowerCase()
-  return useQuery({
-    queryKey: ['ingredients', typed],
-    queryFn: ({ signal }) => answer(api.GET('/api/ingredients', { params: { query: { typed } }, signal })),
-    placeholderData: (last) => last?.filter((s) => s.line.toLowerCase().includes(lastWord)),
-    enabled: typed.trim() !== '',
-  })
+  return query.useQuery(
+    'get',
+    '/api/ingredients',
+    { params: { query: { typed } } },
+    {
+      placeholderData: (last) => last?.filter((s) => s.line.toLowerCase().includes(lastWord)),
+      enabled: typed.trim() !== '',
+    },
+  )
 }
 
 export function useStartDrink() {
   const client = useQueryClient()
   return useMutation({
     mutationFn: (name: string) => answer(api.POST('/api/drinks', { body: { name } })),
-    onSuccess: () => client.invalidateQueries({ queryKey: ['drinks'] }),
+    onSuccess: () => refresh(client, '/api/drinks'),
   })
 }
 
@@ -94,7 +97,7 @@ export function useRemoveDrink() {
   const client = useQueryClient()
   return useMutation({
     mutationFn: (id: number) => answer(api.DELETE('/api/drinks/{id}', { params: { path: { id } } })),
-    onSuccess: () => client.invalidateQueries({ queryKey: ['drinks'] }),
+    onSuccess: () => refresh(client, '/api/drinks'),
   })
 }
 
@@ -102,7 +105,7 @@ export function useMakeBatch(id: number) {
   const client = useQueryClient()
   return useMutation({
     mutationFn: (body: NewBatch) => answer(api.POST('/api/drinks/{id}/batches', { params: { path: { id } }, body })),
-    onSuccess: () => client.invalidateQueries({ queryKey: ['shelf'] }),
+    onSuccess: () => refresh(client, ...shelfPaths),
   })
 }
 
@@ -110,14 +113,12 @@ export function useMakeBatch(id: number) {
 export function useBottle(id: number) {
   const client = useQueryClient()
   const path = { params: { path: { id } } }
-  const onSettled = () => client.invalidateQueries({ queryKey: ['shelf'] })
+  const onSettled = () => refresh(client, ...shelfPaths)
   const onSuccess = (bottle: Bottle) => {
-    client.setQueryData<Shelf>(['shelf'], (shelf) => shelf && withBottle(shelf, bottle))
+    client.setQueryData<Shelf>(keyOf('/api/shelf'), (shelf) => shelf && withBottle(shelf, bottle))
     // what else hangs on it is read when it is looked at next
-    client.invalidateQueries({
-      predicate: (q) => q.queryKey[0] === 'shelf' && q.queryKey.length > 1,
-      refetchType: 'none',
-    })
+    const others: unknown[] = shelfPaths.filter((path) => path !== '/api/shelf')
+    client.invalidateQueries({ predicate: (q) => others.includes(q.queryKey[1]), refetchType: 'none' })
   }
   return {
     pour: useMutation({
@@ -152,37 +153,31 @@ export function useMoveBottle() {
   return useMutation({
     mutationFn: ({ id, place }: { id: number; place: Moved['place'] }) =>
       answer(api.POST('/api/bottles/{id}/move', { params: { path: { id } }, body: { place } })),
-    onSettled: () => client.invalidateQueries({ queryKey: ['shelf'] }),
+    onSettled: () => refresh(client, ...shelfPaths),
   })
 }
 
-export const useRhythm = () =>
-  useQuery({
-    queryKey: ['shelf', 'rhythm'],
-    queryFn: () => answer(api.GET('/api/rhythm')),
-    refetchInterval: everyMinute,
-  })
+export const useRhythm = () => query.useQuery('get', '/api/rhythm', undefined, { refetchInterval: everyMinute })
 
-export const usePantry = () => useQuery({ queryKey: ['pantry'], queryFn: () => answer(api.GET('/api/pantry')) })
+export const usePantry = () => query.useQuery('get', '/api/pantry')
 
 /** usePantryChange makes one change to the pantry; all figures are reckoned anew after it. */
 export function usePantryChange<In>(change: (input: In) => Promise<Pantry>) {
   const client = useQueryClient()
   return useMutation({
     mutationFn: change,
-    onError: () => client.invalidateQueries({ queryKey: ['pantry'] }),
+    onError: () => refresh(client, '/api/pantry'),
     onSuccess: (pantry) => {
-      client.setQueryData(['pantry'], pantry)
-      client.invalidateQueries({ predicate: (q) => q.queryKey[0] !== 'pantry' && q.queryKey[0] !== 'drink' })
+      client.setQueryData(keyOf('/api/pantry'), pantry)
+      // all but the pantry itself, and the drink that is being worked on
+      client.invalidateQueries({ predicate: (q) => q.queryKey[1] !== '/api/pantry' && q.queryKey[0] !== 'drink' })
     },
   })
 }
 
 /** usePlan is asked for every minute, and soon again where it could not be had. */
 export const usePlan = () =>
-  useQuery({
-    queryKey: ['plan'],
-    queryFn: () => answer(api.GET('/api/plan')),
+  query.useQuery('get', '/api/plan', undefined, {
     retry: false,
     refetchInterval: (q) => (q.state.status === 'error' || q.state.fetchFailureCount > 0 ? 2_000 : everyMinute),
   })
@@ -199,14 +194,13 @@ export function useFollow() {
     const open = () => {
       changes = new EventSource('/api/changes')
       changes.onmessage = () => {
-        client.invalidateQueries({ queryKey: ['plan'] })
-        client.invalidateQueries({ queryKey: ['timers'] })
+        refresh(client, '/api/plan', '/api/timers')
       }
       changes.onerror = () => {
         if (changes.readyState === EventSource.CLOSED) again = setTimeout(open, openAgainMS)
       }
       changes.addEventListener('weighed', (e) => putWeighed(client, JSON.parse(e.data) as WeighedChange))
-      changes.addEventListener('scale', (e) => client.setQueryData(['scale'], JSON.parse(e.data) as ScaleNow))
+      changes.addEventListener('scale', (e) => client.setQueryData(keyOf('/api/scale'), JSON.parse(e.data) as ScaleNow))
     }
     open()
     return () => {
@@ -217,52 +211,35 @@ export function useFollow() {
 }
 
 /** useScale is what the scale shows; it is told of by useFollow from then on. */
-export const useScale = () => useQuery({ queryKey: ['scale'], queryFn: () => answer(api.GET('/api/scale')) })
+export const useScale = () => query.useQuery('get', '/api/scale')
 
 /** useScaleChange does something to the scale. */
 export function useScaleChange<In>(change: (input: In) => Promise<ScaleNow>) {
   const client = useQueryClient()
   return useMutation({
     mutationFn: change,
-    onSuccess: (scale) => client.setQueryData(['scale'], scale),
+    onSuccess: (scale) => client.setQueryData(keyOf('/api/scale'), scale),
   })
 }
 
-export const useStory = (id: number) =>
-  useQuery({
-    queryKey: ['shelf', 'story', id],
-    queryFn: () => answer(api.GET('/api/bottles/{id}/story', { params: { path: { id } } })),
-  })
+export const useStory = (id: number) => query.useQuery('get', '/api/bottles/{id}/story', { params: { path: { id } } })
 
-export const useThermo = () =>
-  useQuery({
-    queryKey: ['thermometer'],
-    queryFn: () => answer(api.GET('/api/thermometer')),
-    refetchInterval: everyMinute,
-  })
+export const useThermo = () => query.useQuery('get', '/api/thermometer', undefined, { refetchInterval: everyMinute })
 
 /** useShelfChange does something that shows on the Shelf: to the thermometer, whose record dates follow, or to pulp. */
 export function useShelfChange<In, Out>(change: (input: In) => Promise<Out>) {
   const client = useQueryClient()
   return useMutation({
     mutationFn: change,
-    onSuccess: () => {
-      for (const key of ['thermometer', 'shelf']) client.invalidateQueries({ queryKey: [key] })
-    },
+    onSuccess: () => refresh(client, '/api/thermometer', ...shelfPaths),
   })
 }
 
-export const useBatch = (id: number) =>
-  useQuery({
-    queryKey: ['batch', id],
-    queryFn: () => answer(api.GET('/api/batches/{id}', { params: { path: { id } } })),
-  })
+export const useBatch = (id: number) => query.useQuery('get', '/api/batches/{id}', { params: { path: { id } } })
 
 /** useTimers asks for the timers again and again: soon where one is about to ring. */
 export const useTimers = () =>
-  useQuery({
-    queryKey: ['timers'],
-    queryFn: () => answer(api.GET('/api/timers')),
+  query.useQuery('get', '/api/timers', undefined, {
     refetchInterval: (q) => (q.state.data?.timers.some((t) => t.state !== 'held' && t.leftS <= 10) ? 1_000 : 5_000),
   })
 
@@ -271,13 +248,13 @@ export function useTimerChange<In>(change: (input: In) => Promise<Timers>) {
   const client = useQueryClient()
   return useMutation({
     mutationFn: change,
-    onSuccess: (timers) => client.setQueryData(['timers'], timers),
+    onSuccess: (timers) => client.setQueryData(keyOf('/api/timers'), timers),
   })
 }
 
 /** putWeighed puts what one weighing changed into the plan that is there. */
 function putWeighed(client: QueryClient, change: WeighedChange) {
-  client.setQueryData<Plan>(['plan'], (plan) => plan && withWeighed(plan, change))
+  client.setQueryData<Plan>(keyOf('/api/plan'), (plan) => plan && withWeighed(plan, change))
 }
 
 /** useWeighing takes down, or forgets, what really went in. Only what changed is sent and put into the plan. */
@@ -292,8 +269,8 @@ export function usePlanChange<In>(change: (input: In) => Promise<Plan>) {
   return useMutation({
     mutationFn: change,
     onSuccess: (plan) => {
-      client.setQueryData(['plan'], plan)
-      for (const key of ['pantry', 'shelf']) client.invalidateQueries({ queryKey: [key] })
+      client.setQueryData(keyOf('/api/plan'), plan)
+      refresh(client, '/api/pantry', ...shelfPaths)
     },
   })
 }

@@ -1281,7 +1281,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Pour onto the stand-in scale, or pull its plug */
+        /** Pour onto the practice scale, or pull its plug */
         post: operations["drive-stand-in"];
         delete?: never;
         options?: never;
@@ -2138,6 +2138,7 @@ export interface components {
         Dial: {
             band: string;
             bands: components["schemas"]["Band"][];
+            code: string;
             /** Format: double */
             further: number;
             /** Format: double */

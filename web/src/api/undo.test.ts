@@ -2,9 +2,9 @@ import { expect, test } from 'vitest'
 import { doneOf } from './undo'
 
 test.each([
-  ['DELETE', '/api/drinks/3', 'Drink removed.'],
+  ['DELETE', '/api/drinks/3', 'Drink deleted.'],
   ['POST', '/api/bottles/12/throw-out', 'Bottle thrown away.'],
-  ['POST', '/api/plan/items/2/done', 'Marked.'],
+  ['POST', '/api/plan/items/2/done', 'Step marked done.'],
 ])('%s %s can be taken back', (method, path, words) => expect(doneOf(method, path)?.words).toBe(words))
 
 test('what is undone where it stands is not offered again', () => {

@@ -1,4 +1,5 @@
 import { useSyncExternalStore } from 'react'
+import { copy } from '../copy'
 
 /** Done is what was done, in words, and where the page goes once it is taken back. */
 export type Done = { words: string }
@@ -7,26 +8,26 @@ export type Offer = Done & { id: string }
 
 /** What is offered to be taken back, by how it was asked for. What is undone where it stands is not in the list. */
 const undoable: [method: string, path: RegExp, words: string][] = [
-  ['DELETE', /^\/api\/drinks\/\d+$/, 'Drink removed.'],
-  ['DELETE', /^\/api\/plan\/items\/\d+$/, 'Taken off the plan.'],
-  ['POST', /^\/api\/plan\/items\/\d+\/done$/, 'Marked.'],
-  ['POST', /^\/api\/plan\/items\/\d+\/batch$/, 'Bottled.'],
-  ['POST', /^\/api\/plan\/bought$/, 'Put into the pantry.'],
-  ['POST', /^\/api\/plan\/anew$/, 'Planned from now.'],
-  ['POST', /^\/api\/bottles\/\d+\/finish$/, 'Bottle finished.'],
-  ['POST', /^\/api\/bottles\/\d+\/throw-out$/, 'Bottle thrown away.'],
-  ['POST', /^\/api\/bottles\/\d+\/merge$/, 'Poured together.'],
-  ['POST', /^\/api\/bottles\/\d+\/move$/, 'Bottle moved.'],
-  ['POST', /^\/api\/drinks\/\d+\/batches$/, 'Batch bottled.'],
-  ['POST', /^\/api\/pulps\/\d+\/(end|freeze)$/, 'Pulp marked.'],
-  ['POST', /^\/api\/packs\/\d+\/(end|use)$/, 'Pack marked.'],
-  ['DELETE', /^\/api\/bowls\/\d+$/, 'Bowl taken away.'],
-  ['DELETE', /^\/api\/pantry\/ingredients\/\d+$/, 'Ingredient removed.'],
-  ['DELETE', /^\/api\/pantry\/prices\//, 'Price removed.'],
-  ['DELETE', /^\/api\/pantry\/measures\//, 'Measure removed.'],
-  ['DELETE', /^\/api\/pantry\/names\//, 'Name forgotten.'],
-  ['DELETE', /^\/api\/pantry\/drinkers\/\d+$/, 'Taken off the list.'],
-  ['POST', /^\/api\/thermometer\/readings$/, 'Readings imported.'],
+  ['DELETE', /^\/api\/drinks\/\d+$/, copy.api.drinkDeleted],
+  ['DELETE', /^\/api\/plan\/items\/\d+$/, copy.api.removedFromThePlan],
+  ['POST', /^\/api\/plan\/items\/\d+\/done$/, copy.api.stepMarkedDone],
+  ['POST', /^\/api\/plan\/items\/\d+\/batch$/, copy.api.bottled],
+  ['POST', /^\/api\/plan\/bought$/, copy.api.addedToThePantry],
+  ['POST', /^\/api\/plan\/anew$/, copy.api.plannedAgainFromNow],
+  ['POST', /^\/api\/bottles\/\d+\/finish$/, copy.api.bottleFinished],
+  ['POST', /^\/api\/bottles\/\d+\/throw-out$/, copy.api.bottleThrownAway],
+  ['POST', /^\/api\/bottles\/\d+\/merge$/, copy.api.bottlesCombined],
+  ['POST', /^\/api\/bottles\/\d+\/move$/, copy.api.bottleMoved],
+  ['POST', /^\/api\/drinks\/\d+\/batches$/, copy.api.batchBottled],
+  ['POST', /^\/api\/pulps\/\d+\/(end|freeze)$/, copy.api.pulpUpdated],
+  ['POST', /^\/api\/packs\/\d+\/(end|use)$/, copy.api.packUpdated],
+  ['DELETE', /^\/api\/bowls\/\d+$/, copy.api.bowlRemoved],
+  ['DELETE', /^\/api\/pantry\/ingredients\/\d+$/, copy.api.ingredientDeleted],
+  ['DELETE', /^\/api\/pantry\/prices\//, copy.api.priceDeleted],
+  ['DELETE', /^\/api\/pantry\/measures\//, copy.api.measureDeleted],
+  ['DELETE', /^\/api\/pantry\/names\//, copy.api.wordDeleted],
+  ['DELETE', /^\/api\/pantry\/drinkers\/\d+$/, copy.api.removedFromTheList],
+  ['POST', /^\/api\/thermometer\/readings$/, copy.api.readingsImported],
 ]
 
 export function doneOf(method: string, path: string): Done | undefined {

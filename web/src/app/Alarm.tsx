@@ -2,6 +2,7 @@ import { BellRing } from 'lucide-react'
 import { useEffect, useState } from 'react'
 import { answer, api } from '../api/client'
 import { useTimerChange, useTimers } from '../api/hooks'
+import { copy } from '../copy'
 import { Button } from '../ui/Button'
 
 /** useSound is the page's sound. A browser gives it only after a tap or a key. */
@@ -54,21 +55,21 @@ export function Alarm() {
   if (!rings) return null
   return (
     <section
-      aria-label="Alarm"
+      aria-label={copy.app.alarm}
       className="flashes sticky top-2 z-50 my-2 rounded-tray border-tray border-rim bg-turmeric px-5 py-3 text-day-ink print:hidden"
     >
       <ul role="alert" className="grid gap-2">
         {ringing.map((t) => (
           <li key={t.id} className="flex items-center gap-3 text-xl font-bold">
             <BellRing size={26} aria-hidden className="shrink-0" />
-            <span className="grow">{t.name}: the time is up</span>
-            <Button primary onClick={() => stop.mutate(t.id)} aria-label={`Answer ${t.name}`}>
-              Answer
+            <span className="grow">{copy.app.timeIsUp(t.name)}</span>
+            <Button primary onClick={() => stop.mutate(t.id)} aria-label={copy.app.stopTimer(t.name)}>
+              {copy.app.stop}
             </Button>
           </li>
         ))}
       </ul>
-      {!sound && <p className="mt-1 text-note">This browser lets it sound only after a tap or a key on this page.</p>}
+      {!sound && <p className="mt-1 text-note">{copy.app.yourBrowserOnlyLetsThe}</p>}
     </section>
   )
 }

@@ -2,6 +2,7 @@ import { lazy, type ReactNode, useEffect, useState } from 'react'
 import { Redirect, Route, Switch, useLocation } from 'wouter'
 import { Refused } from '../api/client'
 import { useKitchen } from '../api/hooks'
+import { copy } from '../copy'
 import { Boundary } from '../ui/Boundary'
 import { Dialog } from '../ui/Dialog'
 import { Bench, LastDrink } from '../views/bench/Bench'
@@ -41,7 +42,7 @@ function useTheme(theme: string | undefined) {
 }
 
 /** useLocked tells whether this device has to sign in. While it is asked for again that stays as it was, so that the form keeps what was typed. */
-function useLocked(status: 'pending' | 'error' | 'success', error: Error | null) {
+function useLocked(status: 'pending' | 'error' | 'success', error: unknown) {
   const [locked, setLocked] = useState(false)
   useEffect(() => {
     if (status === 'success') setLocked(false)
@@ -65,14 +66,14 @@ export function App() {
       {!isCooking && <Header onShowKeys={() => showKeys(true)} />}
       <Alarm />
       <Switch>
-        <Route path="/">{view('The Bench', <LastDrink />)}</Route>
-        <Route path="/bench/:id">{({ id }) => view('The Bench', <Bench key={id} id={Number(id)} />)}</Route>
-        <Route path="/bench/:id/card">{({ id }) => view('The card', <Card id={Number(id)} />)}</Route>
-        <Route path="/plan">{view('The Plan', <PlanView />)}</Route>
-        <Route path="/cook/:id?">{({ id }) => view('Cook', <Cook id={id ? Number(id) : undefined} />)}</Route>
-        <Route path="/shelf/:id?">{({ id }) => view('The Shelf', <Shelf id={id ? Number(id) : undefined} />)}</Route>
-        <Route path="/labels">{view('The labels', <Labels />)}</Route>
-        <Route path="/pantry">{view('The Pantry', <Pantry />)}</Route>
+        <Route path="/">{view(copy.app.bench, <LastDrink />)}</Route>
+        <Route path="/bench/:id">{({ id }) => view(copy.app.bench, <Bench key={id} id={Number(id)} />)}</Route>
+        <Route path="/bench/:id/card">{({ id }) => view(copy.app.recipeCard, <Card id={Number(id)} />)}</Route>
+        <Route path="/plan">{view(copy.app.plan, <PlanView />)}</Route>
+        <Route path="/cook/:id?">{({ id }) => view(copy.app.cook, <Cook id={id ? Number(id) : undefined} />)}</Route>
+        <Route path="/shelf/:id?">{({ id }) => view(copy.app.shelf, <Shelf id={id ? Number(id) : undefined} />)}</Route>
+        <Route path="/labels">{view(copy.app.labels, <Labels />)}</Route>
+        <Route path="/pantry">{view(copy.app.pantry, <Pantry />)}</Route>
         <Route>
           <Redirect to="/" />
         </Route>
@@ -80,7 +81,7 @@ export function App() {
       <UndoToast />
       <KeysDialog open={keysShown} onClose={() => showKeys(false)} />
       {isLocked && (
-        <Dialog title="This device was signed out" intro="What you were at stays here below." onClose={() => undefined}>
+        <Dialog title={copy.app.youHaveBeenSignedOut} intro={copy.app.whatYouWereWorkingOn} onClose={() => undefined}>
           <SignInForm />
         </Dialog>
       )}

@@ -1,32 +1,33 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { type FormEvent, useState } from 'react'
-import { answer, api, Refused } from '../api/client'
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { answer, api, query } from '../api/client'
+import { keyOf } from '../api/keys'
+import { NewPassphrase as limits } from '../api/limits'
 import type { DeviceFigure, Devices as DevicesNow } from '../api/schema'
+import { copy } from '../copy'
 import { Button } from '../ui/Button'
 import { ErrorText, Field } from '../ui/Field'
+import { useFields } from '../ui/form'
 import { toDayAndClock } from '../ui/format'
 
 /** useDevicesChange changes who may come in. */
 function useDevicesChange<In>(change: (input: In) => Promise<DevicesNow>) {
   const client = useQueryClient()
-  return useMutation({ mutationFn: change, onSuccess: (now) => client.setQueryData(['devices'], now) })
+  return useMutation({ mutationFn: change, onSuccess: (now) => client.setQueryData(keyOf('/api/devices'), now) })
 }
 
 /** Devices are who may come in from beyond the kitchen's own machine, and with what words. */
 export function Devices() {
-  const devices = useQuery({ queryKey: ['devices'], queryFn: () => answer(api.GET('/api/devices')) })
+  const devices = query.useQuery('get', '/api/devices')
   if (!devices.data) return null
   const { beyond, hasPassphrase, devices: list } = devices.data
   return (
-    <section aria-label="Other devices" className="grid gap-3 border-t border-line pt-4">
-      <h2 className="text-xl">Other devices</h2>
+    <section aria-label={copy.app.devices} className="grid gap-3 border-t border-line pt-4">
+      <h2 className="text-xl">{copy.app.devices}</h2>
       <p className="text-note text-mute">
-        {beyond
-          ? 'The kitchen is open beyond its own machine. A device shows the passphrase once and is listed here.'
-          : 'The kitchen is open on its own machine only. Started with --listen and an address in your network, it opens to phones and tablets that show the passphrase.'}
+        {beyond ? copy.app.otherDevicesOnYourNetwork : copy.app.onlyThisComputerCanUse}
       </p>
       {list.length > 0 && (
-        <ul aria-label="Devices" className="grid gap-2">
+        <ul aria-label={copy.app.signedInDevices} className="grid gap-2">
           {list.map((d) => (
             <DeviceRow key={d.id} d={d} />
           ))}
@@ -45,12 +46,14 @@ function DeviceRow({ d }: { d: DeviceFigure }) {
     <li className="flex items-center gap-3 text-note">
       <span className="grow">
         <b>{d.name}</b>
-        {d.this && ' (this one)'}, signed in {toDayAndClock(d.signedIn)}, last seen {toDayAndClock(d.seen)}
-        {d.calendar && ', reads the plan’s calendar only'}
+        {d.this && copy.app.thisDevice}
+        {copy.app.signedInLastSeen(toDayAndClock(d.signedIn), toDayAndClock(d.seen))}
+        {d.calendar && copy.app.canOnlyReadTheCalendar}
       </span>
       {!d.this && (
         <Button onClick={() => revoke.mutate(undefined)} disabled={revoke.isPending}>
-          Sign out<span className="sr-only"> {d.name}</span>
+          {copy.app.signOut}
+          <span className="sr-only"> {d.name}</span>
         </Button>
       )}
     </li>
@@ -58,45 +61,33 @@ function DeviceRow({ d }: { d: DeviceFigure }) {
 }
 
 function PassphraseForm({ asksCurrent, hasOne }: { asksCurrent: boolean; hasOne: boolean }) {
-  const [passphrase, setPassphrase] = useState('')
-  const [current, setCurrent] = useState('')
-  const set = useDevicesChange(() => answer(api.PUT('/api/passphrase', { body: { passphrase, current } })))
-  const refused = set.error instanceof Refused ? set.error : undefined
-  const send = (e: FormEvent) => {
-    e.preventDefault()
-    set.mutate(undefined, {
-      onSuccess: () => {
-        setPassphrase('')
-        setCurrent('')
-      },
-    })
-  }
+  const form = useFields(limits, { passphrase: '', current: '' })
+  const set = useDevicesChange((body: { passphrase: string; current: string }) =>
+    answer(api.PUT('/api/passphrase', { body })),
+  )
   return (
-    <form onSubmit={send} className="grid gap-3">
+    <form onSubmit={form.submit((typed) => set.mutateAsync(typed).then(form.reset))} className="grid gap-3">
       {asksCurrent && (
         <Field
-          label="The passphrase so far"
+          label={copy.app.currentPassphrase}
+          {...form.field('current')}
           type="password"
           autoComplete="current-password"
-          value={current}
-          onChange={(e) => setCurrent(e.target.value)}
-          error={refused?.fields.current}
         />
       )}
       <Field
-        label={hasOne ? 'Another passphrase' : 'A passphrase for the kitchen'}
+        label={hasOne ? copy.app.newPassphrase : copy.app.passphrase}
+        hint={hasOne ? copy.app.newPassphraseHint : copy.app.passphraseHint}
+        {...form.field('passphrase')}
         type="password"
         autoComplete="new-password"
-        value={passphrase}
-        onChange={(e) => setPassphrase(e.target.value)}
-        error={refused?.fields.passphrase ?? (refused && !refused.fields.current ? refused.message : undefined)}
-        hint={`At least eight characters; a few words in a row are easy to keep in mind.${hasOne ? ' Every other device is signed out and shows it anew.' : ''}`}
       />
+      <ErrorText id="passphrase-error">{form.refusal}</ErrorText>
       <div className="flex items-center gap-3">
-        <Button type="submit" disabled={set.isPending}>
-          {hasOne ? 'Change the passphrase' : 'Set the passphrase'}
+        <Button type="submit" disabled={form.busy}>
+          {hasOne ? copy.app.changePassphrase : copy.app.setPassphrase}
         </Button>
-        {set.isSuccess && <span role="status">It is kept.</span>}
+        {set.isSuccess && <span role="status">{copy.app.passphraseSaved}</span>}
       </div>
     </form>
   )
@@ -107,18 +98,18 @@ function CalendarAddress() {
   const client = useQueryClient()
   const make = useMutation({
     mutationFn: () => answer(api.POST('/api/calendar-keys')),
-    onSuccess: (made) => client.setQueryData(['devices'], made.devices),
+    onSuccess: (made) => client.setQueryData(keyOf('/api/devices'), made.devices),
   })
   return (
     <div className="grid gap-2 text-note">
       <div>
         <Button onClick={() => make.mutate()} disabled={make.isPending}>
-          Make a calendar address
+          {copy.app.createACalendarLink}
         </Button>
       </div>
       {make.data && (
         <p role="status" className="break-all">
-          For your calendar to subscribe to, shown this once:{' '}
+          {copy.app.subscribeToThisLinkIn}
           <code>{new URL(make.data.address, window.location.origin).href}</code>
         </p>
       )}
@@ -135,7 +126,7 @@ function SignOut({ is }: { is: boolean }) {
   if (!is) return null
   return (
     <div>
-      <Button onClick={() => signOut.mutate()}>Sign this device out</Button>
+      <Button onClick={() => signOut.mutate()}>{copy.app.signOutOnThisDevice}</Button>
     </div>
   )
 }

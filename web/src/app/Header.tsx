@@ -2,6 +2,7 @@ import { Keyboard, Settings2 } from 'lucide-react'
 import { useState } from 'react'
 import { Link, useLocation } from 'wouter'
 import { usePlan } from '../api/hooks'
+import { copy } from '../copy'
 import { IconButton } from '../ui/Button'
 import { classes } from '../ui/classes'
 import { toDayAndClock } from '../ui/format'
@@ -9,11 +10,11 @@ import { Mark } from '../ui/Mark'
 import { KitchenDialog } from './KitchenDialog'
 
 const views = [
-  { name: 'Bench', to: '/', owns: (at: string) => at === '/' || at.startsWith('/bench') },
-  { name: 'Plan', to: '/plan', owns: (at: string) => at.startsWith('/plan') },
-  { name: 'Cook', to: '/cook', owns: (at: string) => at.startsWith('/cook') },
-  { name: 'Shelf', to: '/shelf', owns: (at: string) => at.startsWith('/shelf') },
-  { name: 'Pantry', to: '/pantry', owns: (at: string) => at.startsWith('/pantry') },
+  { name: copy.app.bench, to: '/', owns: (at: string) => at === '/' || at.startsWith('/bench') },
+  { name: copy.app.plan, to: '/plan', owns: (at: string) => at.startsWith('/plan') },
+  { name: copy.app.cook, to: '/cook', owns: (at: string) => at.startsWith('/cook') },
+  { name: copy.app.shelf, to: '/shelf', owns: (at: string) => at.startsWith('/shelf') },
+  { name: copy.app.pantry, to: '/pantry', owns: (at: string) => at.startsWith('/pantry') },
 ]
 
 /** Header has the mark, the views, and the kitchen's own ways. */
@@ -24,9 +25,9 @@ export function Header({ onShowKeys }: { onShowKeys: () => void }) {
     <header className="print:hidden flex flex-wrap items-center gap-x-6 gap-y-1 py-2.5 max-sm:gap-x-2">
       <Link href="/" className="flex items-center gap-2.5 font-head text-heading font-bold max-sm:text-lg">
         <Mark />
-        <span className="max-[430px]:sr-only">Plush Ladle</span>
+        <span className="max-[430px]:sr-only">{copy.app.plushLadle}</span>
       </Link>
-      <nav aria-label="Views" className="flex gap-1 max-sm:gap-0">
+      <nav aria-label={copy.app.views} className="flex gap-1 max-sm:gap-0">
         {views.map((v) => (
           <Link
             key={v.name}
@@ -43,7 +44,7 @@ export function Header({ onShowKeys }: { onShowKeys: () => void }) {
       </nav>
       <NextUp />
       <div className="ml-auto flex">
-        <IconButton label="Keys" onClick={onShowKeys} className="max-sm:hidden">
+        <IconButton label={copy.app.keyboardShortcuts} onClick={onShowKeys} className="max-sm:hidden">
           <Keyboard size={20} aria-hidden />
         </IconButton>
         <button
@@ -52,7 +53,7 @@ export function Header({ onShowKeys }: { onShowKeys: () => void }) {
           className="eased flex min-h-9 items-center gap-2 rounded-full px-3 font-bold text-mute hover:text-ink max-sm:min-h-11"
         >
           <Settings2 size={20} aria-hidden />
-          <span className="max-sm:sr-only">Kitchen</span>
+          <span className="max-sm:sr-only">{copy.app.settings}</span>
         </button>
       </div>
       {open && <KitchenDialog onClose={() => setOpen(false)} />}
@@ -75,11 +76,13 @@ function NextUp() {
         className={classes('size-2.5 shrink-0 rounded-full', next.late ? 'bg-hibiscus' : 'bg-turmeric')}
       />
       <span className="truncate">
-        {next.late ? 'Was to be done: ' : ''}
+        {next.late ? copy.app.overdue : ''}
         {next.title}
       </span>
       <span className="whitespace-nowrap">{toDayAndClock(next.at)}</span>
-      {plan.moreToday > 0 && <span className="font-normal whitespace-nowrap">{plan.moreToday} more today</span>}
+      {plan.moreToday > 0 && (
+        <span className="font-normal whitespace-nowrap">{copy.app.moreToday(plan.moreToday)}</span>
+      )}
     </Link>
   )
 }

@@ -1,8 +1,10 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { type FormEvent, useState } from 'react'
-import { answer, api, Refused } from '../api/client'
+import { answer, api } from '../api/client'
+import { SignIn as limits } from '../api/limits'
+import { copy } from '../copy'
 import { Button } from '../ui/Button'
-import { Field } from '../ui/Field'
+import { ErrorText, Field } from '../ui/Field'
+import { useFields } from '../ui/form'
 import { Mark } from '../ui/Mark'
 import { Tray } from '../ui/Tray'
 
@@ -12,10 +14,10 @@ export function SignIn() {
     <main className="mx-auto grid w-full max-w-md gap-4 pt-[12dvh]">
       <div className="flex items-center gap-3 font-head text-2xl font-bold">
         <Mark />
-        Plush Ladle
+        {copy.app.plushLadle}
       </div>
-      <Tray label="Sign in">
-        <h1 className="mb-3 text-2xl leading-tight">Come into the kitchen</h1>
+      <Tray label={copy.app.signIn}>
+        <h1 className="mb-3 text-2xl leading-tight">{copy.app.signInToTheKitchen}</h1>
         <SignInForm />
       </Tray>
     </main>
@@ -25,39 +27,26 @@ export function SignIn() {
 /** SignInForm keeps what was typed until it is right; whoever is let in finds the page as it was. */
 export function SignInForm() {
   const client = useQueryClient()
-  const [passphrase, setPassphrase] = useState('')
-  const [device, setDevice] = useState(/Mobi/.test(navigator.userAgent) ? 'A phone' : 'A computer')
+  const isPhone = /Mobi/.test(navigator.userAgent)
+  const form = useFields(limits, { passphrase: '', device: isPhone ? copy.app.phone : copy.app.computer })
   const signIn = useMutation({
-    mutationFn: () => answer(api.POST('/api/sign-in', { body: { passphrase, device } })),
+    mutationFn: (body: { passphrase: string; device: string }) => answer(api.POST('/api/sign-in', { body })),
     onSuccess: () => client.invalidateQueries(),
   })
-  const refused = signIn.error instanceof Refused ? signIn.error : undefined
-  const send = (e: FormEvent) => {
-    e.preventDefault()
-    signIn.mutate()
-  }
   return (
-    <form onSubmit={send} className="grid gap-4">
+    <form onSubmit={form.submit((typed) => signIn.mutateAsync(typed))} className="grid gap-4">
       <Field
-        label="The kitchen’s passphrase"
+        label={copy.app.kitchenPassphrase}
+        hint={copy.app.itWasSetOnThe}
+        {...form.field('passphrase')}
         type="password"
         autoComplete="current-password"
-        value={passphrase}
-        maxLength={1000}
-        onChange={(e) => setPassphrase(e.target.value)}
-        error={refused?.message}
-        hint="It was set where the kitchen runs. This device is asked once."
       />
-      <Field
-        label="What this device is called"
-        value={device}
-        maxLength={60}
-        onChange={(e) => setDevice(e.target.value)}
-        hint="So that you know it in the kitchen’s list of devices."
-      />
+      <Field label={copy.app.nameOfThisDevice} hint={copy.app.soYouCanTellYour} {...form.field('device')} />
+      <ErrorText id="sign-in-error">{form.refusal}</ErrorText>
       <div>
         <Button primary type="submit" disabled={signIn.isPending}>
-          Sign in
+          {copy.app.signIn}
         </Button>
       </div>
     </form>

@@ -3,6 +3,7 @@ import { Toast } from 'radix-ui'
 import { useEffect } from 'react'
 import { answer, api } from '../api/client'
 import { offerUndo, useOffer } from '../api/undo'
+import { copy } from '../copy'
 import { Button } from '../ui/Button'
 
 /** How long an act can be taken back from the page that did it. */
@@ -23,7 +24,7 @@ export function UndoToast() {
   // biome-ignore lint/correctness/useExhaustiveDependencies: what was wrong with one offer is not with the next
   useEffect(() => reset(), [offer?.id, reset])
   return (
-    <Toast.Provider swipeDirection="down" duration={offeredForMS} label="Notice">
+    <Toast.Provider swipeDirection="down" duration={offeredForMS} label={copy.app.notice}>
       {offer && (
         <Toast.Root
           key={offer.id}
@@ -32,10 +33,10 @@ export function UndoToast() {
         >
           <Toast.Description>{undo.error ? undo.error.message : offer.words}</Toast.Description>
           <Button disabled={undo.isPending} onClick={() => undo.mutate(offer.id)}>
-            Undo
+            {copy.app.undo}
           </Button>
           <Toast.Close asChild>
-            <Button>Dismiss</Button>
+            <Button>{copy.app.dismiss}</Button>
           </Toast.Close>
         </Toast.Root>
       )}

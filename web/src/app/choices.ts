@@ -1,47 +1,48 @@
+import { copy } from '../copy'
 /** What can be chosen, in the cook's words; the values are the server's. */
 
 export const systems = [
-  { value: 'us', label: 'US cups' },
-  { value: 'metric', label: 'Metric cups' },
-  { value: 'au', label: 'Australian cups' },
-  { value: 'imperial', label: 'Imperial cups' },
+  { value: 'us', label: copy.app.usCups },
+  { value: 'metric', label: copy.app.metricCups },
+  { value: 'au', label: copy.app.australianCups },
+  { value: 'imperial', label: copy.app.imperialCups },
 ]
 
 export const strainers = [
-  { value: 'bag', label: 'Bag, squeezed firmly' },
-  { value: 'cloth', label: 'Doubled cloth, squeezed' },
-  { value: 'gentle', label: 'Cloth, gently' },
-  { value: 'passes', label: 'Cloth, three gentle passes' },
-  { value: 'sieve', label: 'Fine sieve' },
-  { value: 'sieve-pushed', label: 'Fine sieve, pushed with a spoon' },
-  { value: 'sieve-cloth', label: 'Sieve, then cloth' },
-  { value: 'none', label: 'Not strained' },
-  { value: 'juicer', label: 'Juicer' },
+  { value: 'bag', label: copy.app.nutMilkBagSqueezedFirmly },
+  { value: 'cloth', label: copy.app.doubledClothSqueezed },
+  { value: 'gentle', label: copy.app.clothSqueezedGently },
+  { value: 'passes', label: copy.app.clothThreeGentlePasses },
+  { value: 'sieve', label: copy.app.fineSieve },
+  { value: 'sieve-pushed', label: copy.app.fineSievePressedWithA },
+  { value: 'sieve-cloth', label: copy.app.sieveThenCloth },
+  { value: 'none', label: copy.app.notStrained },
+  { value: 'juicer', label: copy.app.juicer },
 ]
 
 export const heats = [
-  { value: 'by base', label: 'As it needs' },
-  { value: 'none', label: 'Not heated' },
-  { value: 'warm', label: 'Warmed to 80 °C' },
-  { value: 'under-boil', label: 'Just under the boil' },
-  { value: 'simmer', label: 'Brought to the boil, then simmered' },
-  { value: 'boil', label: 'Boiled hard' },
+  { value: 'by base', label: copy.app.automatic },
+  { value: 'none', label: copy.app.notHeated },
+  { value: 'warm', label: copy.app.warmedTo80C },
+  { value: 'under-boil', label: copy.app.justUnderTheBoil },
+  { value: 'simmer', label: copy.app.boiledThenSimmered },
+  { value: 'boil', label: copy.app.boiledHard },
 ]
 
 export const kinds = [
-  { value: 'guess', label: 'As it looks' },
-  { value: 'milk', label: 'Milk' },
-  { value: 'creamer', label: 'Creamer' },
-  { value: 'cream', label: 'Cream' },
-  { value: 'horchata', label: 'Horchata' },
-  { value: 'nog', label: 'Nog' },
-  { value: 'concentrate', label: 'Concentrate' },
-  { value: 'chocolate', label: 'Chocolate' },
-  { value: 'brewed', label: 'Coffee or tea' },
-  { value: 'cooler', label: 'Cooler' },
+  { value: 'guess', label: copy.app.automatic },
+  { value: 'milk', label: copy.app.milk },
+  { value: 'creamer', label: copy.app.creamer },
+  { value: 'cream', label: copy.app.cream },
+  { value: 'horchata', label: copy.app.horchata },
+  { value: 'nog', label: copy.app.nog },
+  { value: 'concentrate', label: copy.app.concentrate },
+  { value: 'chocolate', label: copy.app.chocolate },
+  { value: 'brewed', label: copy.app.coffeeOrTea },
+  { value: 'cooler', label: copy.app.cooler },
 ]
 
 export const blenders = [
-  { value: 'regular', label: 'Regular' },
-  { value: 'high-speed', label: 'High-speed' },
+  { value: 'regular', label: copy.app.regularBlender },
+  { value: 'high-speed', label: copy.app.highSpeedBlender },
 ]

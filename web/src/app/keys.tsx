@@ -1,19 +1,21 @@
-import { useEffect, useRef } from 'react'
+import { useEffect } from 'react'
+import { type KeyBindingMap, tinykeys } from 'tinykeys'
 import { useLocation } from 'wouter'
+import { copy } from '../copy'
 import { Dialog } from '../ui/Dialog'
 
 const help = [
-  ['Alt+1, 2, 3, 4, 6', 'go to the Bench, the Plan, Cook, the Shelf, the Pantry'],
-  ['← and → on a dial', 'turn it; Page up and Page down turn it further'],
-  ['/', 'add a line to the drink; find a bottle on the Shelf'],
-  ['+ and −', 'make more, make less'],
-  ['L', 'lock the line you are on, or let it grow'],
-  ['Alt+↑, Alt+↓', 'move the line you are on; put a bottle into the place before or after'],
-  ['Ctrl+Z, Ctrl+Y', 'undo, redo'],
-  ['Space in Cook', 'the step is done'],
-  ['T in Cook', 'tare the scale'],
-  ['P and 1 to 9 in Cook', 'hold the last timer; hold a timer by its number, or answer it'],
-  ['F1', 'show these keys'],
+  [copy.app.alt1234, copy.app.goToBenchPlanCook],
+  [copy.app.andOnADial, copy.app.changeItPageUpAnd],
+  ['/', copy.app.addAnIngredientOnThe],
+  [copy.app.and, copy.app.makeMoreOrLess],
+  ['L', copy.app.lockOrUnlockTheCurrent],
+  [copy.app.altAlt, copy.app.moveTheCurrentLineOr],
+  [copy.app.ctrlZCtrlY, copy.app.undoRedo],
+  [copy.app.spaceInCook, copy.app.markTheStepDone],
+  [copy.app.tInCook, copy.app.tareTheScale],
+  [copy.app.pAnd1To9, copy.app.pauseTheLastTimerPause],
+  ['F1', copy.app.showTheseShortcuts],
 ]
 
 /** isTyping tells whether a key goes into a text field. */
@@ -21,40 +23,42 @@ export const isTyping = (e: KeyboardEvent) =>
   e.target instanceof HTMLElement &&
   (e.target.matches('input, textarea, [role="combobox"]') || e.target.isContentEditable)
 
-/** useKeys runs handle on every key pressed on the page. */
-export function useKeys(handle: (e: KeyboardEvent) => void) {
-  const latest = useRef(handle)
-  useEffect(() => {
-    latest.current = handle
-  })
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent) => latest.current(e)
-    window.addEventListener('keydown', onKey)
-    return () => window.removeEventListener('keydown', onKey)
-  }, [])
+/** unlessTyping runs what a character key does while nothing is typed: where something is, it is a letter of it. */
+export const unlessTyping = (run: (e: KeyboardEvent) => void) => (e: KeyboardEvent) => {
+  if (isTyping(e)) return
+  e.preventDefault()
+  run(e)
 }
 
-const views: Record<string, string> = { '1': '/', '2': '/plan', '3': '/cook', '4': '/shelf', '6': '/pantry' }
+/**
+ * useKeys binds keys of the page for as long as a component is there. Keys are written as tinykeys has them:
+ * "Alt+Digit1", "Space", "([1-9])". They are bound anew at each drawing, so that what they do sees what is shown.
+ */
+export function useKeys(bindings: KeyBindingMap) {
+  useEffect(() => tinykeys(window, bindings))
+}
+
+const views = [
+  ['Alt+Digit1', '/'],
+  ['Alt+Digit2', '/plan'],
+  ['Alt+Digit3', '/cook'],
+  ['Alt+Digit4', '/shelf'],
+  ['Alt+Digit6', '/pantry'],
+] as const
 
 /** useViewKeys are the keys that work in every view. */
 export function useViewKeys(onHelp: () => void) {
   const [, go] = useLocation()
-  useKeys((e) => {
-    if (e.key === 'F1') {
-      e.preventDefault()
-      onHelp()
-    }
-    const to = e.altKey && views[e.key]
-    if (to) {
-      e.preventDefault()
-      go(to)
-    }
-  })
+  const does = (run: () => void) => (e: KeyboardEvent) => {
+    e.preventDefault()
+    run()
+  }
+  useKeys({ F1: does(onHelp), ...Object.fromEntries(views.map(([key, to]) => [key, does(() => go(to))])) })
 }
 
 export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
   return (
-    <Dialog open={open} onClose={onClose} title="Keys">
+    <Dialog open={open} onClose={onClose} title={copy.app.keyboardShortcuts}>
       <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-2">
         {help.map(([keys, does]) => (
           <div key={keys} className="contents">

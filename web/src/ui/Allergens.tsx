@@ -1,19 +1,15 @@
-import { useQuery } from '@tanstack/react-query'
 import { X } from 'lucide-react'
 import { useId, useState } from 'react'
-import { answer, api } from '../api/client'
+import { query } from '../api/client'
 import type { AllergenChoice } from '../api/schema'
+import { copy } from '../copy'
 import { Combobox } from './Combobox'
 import { ErrorText } from './Field'
 
 type Props = { label: string; codes: string[]; error?: string; groups?: boolean; onChange: (codes: string[]) => void }
 
 const useAllergens = (typed: string) =>
-  useQuery({
-    queryKey: ['allergens', typed],
-    queryFn: () => answer(api.GET('/api/allergens', { params: { query: { typed } } })),
-    staleTime: Number.POSITIVE_INFINITY,
-  })
+  query.useQuery('get', '/api/allergens', { params: { query: { typed } } }, { staleTime: Number.POSITIVE_INFINITY })
 
 /** useAllergenChoices are all that can be chosen. */
 export const useAllergenChoices = (): AllergenChoice[] => useAllergens('').data ?? []
@@ -44,7 +40,7 @@ export function Allergens({ label, codes, error, groups = true, onChange }: Prop
           <button
             key={code}
             type="button"
-            aria-label={`Remove ${nameOf(code)}`}
+            aria-label={copy.ui.remove(nameOf(code))}
             onClick={() => onChange(codes.filter((c) => c !== code))}
             className="flex min-h-8 items-center gap-1 rounded-full bg-hibiscus-pale px-3 text-note font-bold text-hibiscus-deep"
           >
@@ -63,12 +59,10 @@ export function Allergens({ label, codes, error, groups = true, onChange }: Prop
           invalid={none || error !== undefined}
           describedBy={`${id}-error`}
           inputClass="min-h-8 w-full min-w-28 bg-transparent outline-none"
-          placeholder={codes.length === 0 ? 'walnut, dairy, gluten' : ''}
+          placeholder={codes.length === 0 ? copy.ui.allergenPlaceholder : ''}
         />
       </div>
-      <ErrorText id={`${id}-error`}>
-        {none ? 'That is not on the list. Try another word, such as walnut, milk or wheat.' : error}
-      </ErrorText>
+      <ErrorText id={`${id}-error`}>{none ? copy.ui.notOnTheListTry : error}</ErrorText>
     </div>
   )
 }

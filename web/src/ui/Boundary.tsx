@@ -1,4 +1,5 @@
 import { Component, type ReactNode, Suspense } from 'react'
+import { copy } from '../copy'
 import { Button } from './Button'
 import { Notice } from './Notice'
 
@@ -19,15 +20,15 @@ export class Boundary extends Component<Props, { wrong?: Error }> {
       <main className="grid justify-items-start gap-3 pt-6">
         <Notice urgent>
           <p>
-            <b>{this.props.name} could not be shown.</b> Nothing you saved is lost. Try again; if it stays, reload the
-            page.
+            <b>{copy.ui.couldNotBeShown(this.props.name)}</b>
+            {copy.ui.nothingYouSavedIsLost}
           </p>
         </Notice>
         <div className="flex gap-2">
           <Button primary onClick={() => this.setState({ wrong: undefined })}>
-            Try again
+            {copy.ui.tryAgain}
           </Button>
-          <Button onClick={() => window.location.reload()}>Reload the page</Button>
+          <Button onClick={() => window.location.reload()}>{copy.ui.reloadThePage}</Button>
         </div>
       </main>
     )

@@ -1,5 +1,6 @@
 import { useCombobox } from 'downshift'
 import type { KeyboardEvent, ReactNode, Ref } from 'react'
+import { copy } from '../copy'
 import { classes } from './classes'
 
 type Props<Item> = {
@@ -56,7 +57,7 @@ export function Combobox<Item>(p: Props<Item>) {
         className={p.inputClass}
       />
       <ul
-        {...box.getMenuProps({ 'aria-label': `${p.label}, suggestions`, 'aria-labelledby': undefined })}
+        {...box.getMenuProps({ 'aria-label': copy.ui.suggestions(p.label), 'aria-labelledby': undefined })}
         className={classes(
           'absolute top-full left-0 z-30 mt-1 min-w-64 overflow-hidden rounded-2xl border-2 border-rim bg-enamel p-1 shadow-lg',
           !open && 'hidden',

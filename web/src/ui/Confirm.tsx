@@ -1,4 +1,5 @@
 import { AlertDialog as Radix } from 'radix-ui'
+import { copy } from '../copy'
 import { Button } from './Button'
 
 type Props = { title: string; text: string; confirm: string; onConfirm: () => void; onClose: () => void }
@@ -14,7 +15,7 @@ export function Confirm({ title, text, confirm, onConfirm, onClose }: Props) {
           <Radix.Description>{text}</Radix.Description>
           <div className="flex flex-wrap justify-end gap-2">
             <Radix.Cancel asChild>
-              <Button>Cancel</Button>
+              <Button>{copy.ui.cancel}</Button>
             </Radix.Cancel>
             <Radix.Action asChild>
               <Button primary onClick={onConfirm}>

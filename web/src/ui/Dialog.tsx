@@ -1,6 +1,7 @@
 import { X } from 'lucide-react'
 import { Dialog as Radix } from 'radix-ui'
 import { type ReactNode, useRef } from 'react'
+import { copy } from '../copy'
 import { IconButton } from './Button'
 import { classes } from './classes'
 
@@ -43,7 +44,7 @@ function Laid({ onClose, title, intro, children, veil, place }: Props & { veil: 
               {intro && <p className="text-note text-mute">{intro}</p>}
             </div>
             <Radix.Close asChild>
-              <IconButton label="Close">
+              <IconButton label={copy.ui.close}>
                 <X size={20} aria-hidden />
               </IconButton>
             </Radix.Close>

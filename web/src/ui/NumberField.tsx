@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react'
+import { copy } from '../copy'
 import { Field } from './Field'
 import { accepts, asMeasure, asNumber } from './number'
 
@@ -26,7 +27,7 @@ export function NumberField({ label, unit, hint, value, error, least, onNumber, 
   )
   const isFine = (v: number) => (least === undefined ? v > 0 : v >= least)
   const wrong = typed.trim() !== '' && !isFine(asMeasure(typed, unit))
-  const works = `${accepts(unit)}${least === undefined ? '' : ` From ${least} on.`}`
+  const works = `${accepts(unit)}${least === undefined ? '' : copy.ui.itMustBeAtLeast(least)}`
   return (
     <Field
       className={className}

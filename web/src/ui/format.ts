@@ -1,3 +1,5 @@
+import { copy } from '../copy'
+
 /** Writing figures and dates. Nothing here reckons: it only rounds for the eye. */
 
 const number = (most: number, least = 0) =>
@@ -10,7 +12,7 @@ const fewFigures = new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 2 
 /** inWords joins what is listed: "a, b and c". */
 export function inWords(all: string[]): string {
   if (all.length < 2) return all.join('')
-  return `${all.slice(0, -1).join(', ')} and ${all[all.length - 1]}`
+  return copy.ui.and(all.slice(0, -1).join(', '), all[all.length - 1] ?? '')
 }
 
 export const toWhole = (v: number) => whole.format(v)

@@ -1,3 +1,5 @@
+import { copy } from '../copy'
+
 /** Reading numbers as they are typed. The same rules, and the same table of tests, as the core's. */
 
 const vulgar: Record<string, number> = {
@@ -111,13 +113,13 @@ export function asMeasure(typed: string, unit?: string): number {
 /** accepts says what a field of a unit takes. */
 export function accepts(unit?: string): string {
   const example: Record<string, string> = {
-    mL: '1.5 L or 750 mL',
-    g: '250 g or 1.2 kg',
-    kg: '70 kg',
-    min: '10 min or 1 h',
-    s: '90 s or 2 min',
-    cm: '20 cm',
+    mL: copy.ui.n15LOr750,
+    g: copy.ui.n250GOr12,
+    kg: copy.ui.n70Kg,
+    min: copy.ui.n10MinOr1H,
+    s: copy.ui.n90SOr2Min,
+    cm: copy.ui.n20Cm,
     '°C': '4 °C',
   } // prettier-ignore
-  return unit && example[unit] ? `Enter it as ${example[unit]}.` : 'Enter a number, such as 2 or 1.5.'
+  return unit && example[unit] ? copy.ui.enterItLikeThis(example[unit]) : copy.ui.enterANumberSuchAs
 }

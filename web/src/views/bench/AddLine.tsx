@@ -2,6 +2,7 @@ import { Plus } from 'lucide-react'
 import { memo, type Ref, useState } from 'react'
 import { answer, api, Refused } from '../../api/client'
 import { useSuggestions } from '../../api/hooks'
+import { copy } from '../../copy'
 import { Combobox } from '../../ui/Combobox'
 import { ErrorText } from '../../ui/Field'
 import { explain } from './sheets/explain'
@@ -24,7 +25,7 @@ export const AddLine = memo(function AddLine({ edits, inputRef }: { edits: Edits
       edits.addLines(lines)
     } catch (e) {
       setText((typedSince) => typedSince || line)
-      setError(e instanceof Refused ? e.message : 'The line could not be read.')
+      setError(e instanceof Refused ? e.message : copy.bench.thisLineCouldNotBe)
     }
   }
   const told = text.trim() === '' ? undefined : read.data
@@ -33,8 +34,8 @@ export const AddLine = memo(function AddLine({ edits, inputRef }: { edits: Edits
       <div className="flex items-center gap-2.5">
         <Plus size={18} aria-hidden className="text-mute" />
         <Combobox
-          label="Add a line"
-          placeholder="Add a line: 1 1/2 cups hazelnuts, soaked"
+          label={copy.bench.addAnIngredient}
+          placeholder={copy.bench.addAnIngredient1Cups}
           value={text}
           onType={setText}
           onPick={(s) => setText(s.line)}
@@ -49,7 +50,7 @@ export const AddLine = memo(function AddLine({ edits, inputRef }: { edits: Edits
         />
         {text.trim() !== '' && (
           <button type="button" className="min-h-10 px-2 font-bold text-rim" onClick={() => add(text)}>
-            Add
+            {copy.bench.add}
           </button>
         )}
       </div>

@@ -5,6 +5,7 @@ import { answer, api, Refused } from '../../api/client'
 import { useDrinks, useKitchen, useReckoning } from '../../api/hooks'
 import type { Drink, Recipe, Reckoning } from '../../api/schema'
 import { strainers } from '../../app/choices'
+import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { Confirm } from '../../ui/Confirm'
 import { Notice } from '../../ui/Notice'
@@ -31,17 +32,15 @@ import { WorkMenu, type WorkSheet, WorkSheets } from './WorkMenu'
 /** LastDrink opens the drink worked on last, or says how to begin. */
 export function LastDrink() {
   const drinks = useDrinks()
-  if (drinks.error) return <Notice urgent>{drinks.error.message}</Notice>
+  if (drinks.error) return <Notice urgent>{drinks.error.detail}</Notice>
   if (!drinks.data) return null
   const last = drinks.data[0]
   if (last) return <Redirect to={`/bench/${last.id}`} replace />
   return (
     <main className="pt-6">
       <Tray className="max-w-xl">
-        <h1 className="text-2xl">No drink yet</h1>
-        <p className="my-2">
-          A drink is a base, water and a few flavourings. Begin one, and the Bench shows what comes of it.
-        </p>
+        <h1 className="text-2xl">{copy.bench.noDrinksYet}</h1>
+        <p className="my-2">{copy.bench.aDrinkIsABase}</p>
         <DrinksMenu />
       </Tray>
     </main>
@@ -93,14 +92,14 @@ function PageNotes({ notes, onForget }: { notes?: string[]; onForget: () => void
   if (!notes || notes.length === 0) return null
   return (
     <details className="rounded-tray border-tray border-rim bg-enamel px-5 py-2">
-      <summary className="min-h-9 cursor-pointer font-bold">Notes from the recipe</summary>
+      <summary className="min-h-9 cursor-pointer font-bold">{copy.bench.notesFromTheRecipe}</summary>
       <ul className="grid gap-1 py-2 text-note">
         {notes.map((text, n) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: the same words may stand there twice
           <li key={`${n}-${text}`}>{text}</li>
         ))}
       </ul>
-      <Button onClick={onForget}>Delete these notes</Button>
+      <Button onClick={onForget}>{copy.bench.deleteNotes}</Button>
     </details>
   )
 }
@@ -113,9 +112,9 @@ function useAskFirst(r?: Reckoning) {
   const first = (act: () => void) => (r && r.missing.length > 0 ? setThen(() => act) : act())
   const question = then && r && (
     <Confirm
-      title="Some lines are not counted"
+      title={copy.bench.someLinesAreNotCounted}
       text={r.missingTold}
-      confirm="Carry on anyway"
+      confirm={copy.bench.continueAnyway}
       onConfirm={then}
       onClose={() => setThen(undefined)}
     />
@@ -177,10 +176,10 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
       )}
       <Strip r={r} currency={currency} shopPrice={bench.draft.recipe.shopPrice} onWorking={setFigure}>
         <Button onClick={() => setSheet('version')} disabled={bench.kept.isVersion > 0 && bench.state.is === 'saved'}>
-          Keep version
+          {copy.bench.saveVersion}
         </Button>
         <Button primary disabled={!r?.reckoned} onClick={() => ask.first(() => setSheet('made'))}>
-          Made it
+          {copy.bench.madeIt}
         </Button>
       </Strip>
       {ask.question}
@@ -236,14 +235,14 @@ function Yield({ bench, r, onWorking, onWork }: YieldProps) {
           onClick={() => onWorking('yield')}
           className="min-h-6 justify-self-center text-note text-mute underline decoration-dotted underline-offset-4"
         >
-          How the yield is reckoned
+          {copy.bench.howTheYieldIsWorked}
         </button>
       )}
       <Ways strainer={recipe.strainer} edits={bench.edits} reckoned={r?.reckoned ?? false} onOpen={onWork} />
       {r?.raw && <p className="text-center text-note">{r.raw.words}</p>}
       {portions.length > 0 && (
         <p className="text-center text-note text-mute">
-          Once finished, divided into {portions.map((p) => p.name).join(' and ')}.
+          {copy.bench.dividedIntoAtTheEnd(portions.map((p) => p.name).join(copy.bench.and))}
         </p>
       )}
     </div>
@@ -262,9 +261,7 @@ function useTurnable(bench: BenchDraft): Turnable {
 
 function Jug({ r }: { r?: Reckoning }) {
   if (!r?.reckoned) {
-    return (
-      <p className="self-center px-6 text-center text-mute">The jug fills once a base or a liquid has an amount.</p>
-    )
+    return <p className="self-center px-6 text-center text-mute">{copy.bench.addABaseOrA}</p>
   }
   return <JugDrawing r={r} />
 }
@@ -281,12 +278,12 @@ const Ways = memo(function Ways({ strainer, edits, reckoned, onOpen }: WaysProps
   return (
     <div className="flex flex-wrap justify-center gap-2">
       <Select
-        label="Strained"
+        label={copy.bench.strainer}
         value={strainer}
         choices={strainers}
         onChange={(v) => edits.setRecipe({ strainer: v as Recipe['strainer'] })}
       />
-      <Button onClick={() => onOpen('method')}>Method</Button>
+      <Button onClick={() => onOpen('method')}>{copy.bench.method}</Button>
       <WorkMenu reckoned={reckoned} onOpen={onOpen} />
     </div>
   )
@@ -297,12 +294,12 @@ function Conflict({ bench, onReopen }: { bench: BenchDraft; onReopen: () => void
   return (
     <Notice urgent>
       <p>
-        <b>This drink was changed in another tab or on another device.</b> What you typed here is not saved yet, and
-        nothing was overwritten.
+        <b>{copy.bench.thisDrinkWasChangedIn}</b>
+        {copy.bench.yourChangesAreNotSaved}
       </p>
       <div className="mt-2 flex flex-wrap gap-2">
-        <Button onClick={onReopen}>Show the other one</Button>
-        <Button onClick={() => bench.saver.overwrite()}>Save mine over it</Button>
+        <Button onClick={onReopen}>{copy.bench.loadTheOtherVersion}</Button>
+        <Button onClick={() => bench.saver.overwrite()}>{copy.bench.saveMineInstead}</Button>
       </div>
     </Notice>
   )

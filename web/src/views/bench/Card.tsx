@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'wouter'
 import { answer, api } from '../../api/client'
+import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 import { Select } from '../../ui/Select'
@@ -30,23 +31,23 @@ export function Card({ id }: { id: number }) {
       <style>{`@page { size: ${size}; margin: 10mm }`}</style>
       <div className="flex flex-wrap items-center gap-2 print:hidden">
         <Link href={`/bench/${id}`} className="min-h-11 px-2 py-2 font-bold text-rim underline">
-          Back to the Bench
+          {copy.bench.backToTheBench}
         </Link>
-        <Select label="Paper" value={size} choices={sizes} onChange={setSize} />
+        <Select label={copy.bench.paperSize} value={size} choices={sizes} onChange={setSize} />
         <Button primary onClick={() => window.print()}>
-          Print the card
+          {copy.bench.print}
         </Button>
       </div>
       <article
-        aria-label="Card"
+        aria-label={copy.bench.card}
         data-paper={size}
         className="card rounded-tray border-tray border-rim bg-enamel p-6 print:rounded-none print:border-0 print:p-0"
       >
         <h1 className="text-2xl">{name}</h1>
-        <p className="text-mute">Makes {makes}</p>
-        <CardList head="Ingredients" items={ingredients} asides={grams} />
-        <CardList head="Steps" items={steps} ordered />
-        <CardList head="To know" items={notes} small />
+        <p className="text-mute">{copy.bench.makes(makes)}</p>
+        <CardList head={copy.bench.ingredients} items={ingredients} asides={grams} />
+        <CardList head={copy.bench.method} items={steps} ordered />
+        <CardList head={copy.bench.goodToKnow} items={notes} small />
       </article>
     </main>
   )

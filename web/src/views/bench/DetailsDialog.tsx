@@ -1,4 +1,5 @@
 import type { Reckoning } from '../../api/schema'
+import { copy } from '../../copy'
 import { Dialog } from '../../ui/Dialog'
 import { toMoney, toTenth, toThreeFigures, toWhole } from '../../ui/format'
 import type { Figure } from './WorkingDialog'
@@ -16,10 +17,10 @@ export function DetailsDialog({ r, currency, onClose, onWorking }: Props) {
     <Dialog
       open
       onClose={onClose}
-      title="What is in it"
-      intro="Estimates from the mass balance. Local food-safety rules come first."
+      title={copy.bench.nutritionAndCautions}
+      intro={copy.bench.allFiguresAreEstimatesFollow}
     >
-      <h3 className="text-lg">To know</h3>
+      <h3 className="text-lg">{copy.bench.goodToKnow}</h3>
       <ul className="mb-4 grid gap-2">
         {r.cautions.map((c) => (
           <li key={c.code}>
@@ -28,7 +29,7 @@ export function DetailsDialog({ r, currency, onClose, onWorking }: Props) {
               <span className="text-mute">
                 {' '}
                 ({toThreeFigures(c.value)} {c.unit}
-                {c.limit !== undefined && `, limit ${toThreeFigures(c.limit)}`})
+                {c.limit !== undefined && copy.bench.limit(toThreeFigures(c.limit))})
               </span>
             )}
             <HowButton figure={workingOf(c.code)} onWorking={onWorking} />
@@ -38,7 +39,7 @@ export function DetailsDialog({ r, currency, onClose, onWorking }: Props) {
       <ForWhom r={r} />
       <Cost r={r} currency={currency} />
       <NutritionTable r={r} />
-      <h3 className="mt-4 text-lg">Assumed</h3>
+      <h3 className="mt-4 text-lg">{copy.bench.assumptions}</h3>
       <ul className="list-disc pl-5 text-note text-mute">
         {r.assumptions.map((a) => (
           <li key={a}>{a}</li>
@@ -53,7 +54,8 @@ function HowButton({ figure, onWorking }: { figure?: Figure; onWorking: (figure:
   if (!figure) return null
   return (
     <button type="button" className="ml-1 min-h-6 underline" onClick={() => onWorking(figure)}>
-      Where it comes from<span className="sr-only">: {figure}</span>
+      {copy.bench.whereTheSugarAndFat}
+      <span className="sr-only">: {figure}</span>
     </button>
   )
 }
@@ -63,12 +65,12 @@ function ForWhom({ r }: { r: Reckoning }) {
   if (told.length === 0) return null
   return (
     <>
-      <h3 className="text-lg">For whom</h3>
+      <h3 className="text-lg">{copy.bench.whoItIsFor}</h3>
       <ul className="mb-4 grid gap-1">
         {told.map((f) => (
           <li key={f.name}>
             <b>
-              {f.not ? 'Not for ' : 'For '}
+              {f.not ? copy.bench.notFor : copy.bench.forOne}
               {f.name}
             </b>
             : {f.reasons.join('; ')}
@@ -82,44 +84,47 @@ function ForWhom({ r }: { r: Reckoning }) {
 function Cost({ r, currency }: { r: Reckoning; currency: string }) {
   return (
     <p className="mb-4">
-      <b>Cost.</b>{' '}
+      <b>{copy.bench.cost}</b>{' '}
       {r.cost.known
-        ? `${toMoney(r.cost.batch, currency)} a batch, ${toMoney(r.cost.perLitre, currency)} a litre, ${toMoney(r.cost.perServing, currency)} a serving.`
-        : 'No prices are known yet.'}
-      {r.cost.unpriced.length > 0 && ` Without a price: ${r.cost.unpriced.join(', ')}. Set them in the Pantry.`}
-      {r.leftoverML > 0 && ` ${toWhole(r.leftoverML)} mL of the brewed part is left over.`}
-      {r.steamG > 0 && ` ${toWhole(r.steamG)} g of water boils away, ${toWhole(r.foamG)} g is skimmed.`}
-      {r.brixPct > 40 &&
-        ` The syrup has ${toTenth(r.brixPct)} °Bx and a water activity of ${r.waterActivity.toFixed(3)}.`}
+        ? copy.bench.aBatchALitreA(
+            toMoney(r.cost.batch, currency),
+            toMoney(r.cost.perLitre, currency),
+            toMoney(r.cost.perServing, currency),
+          )
+        : copy.bench.noPricesYet}
+      {r.cost.unpriced.length > 0 && copy.bench.noPriceForAddPrices(r.cost.unpriced.join(', '))}
+      {r.leftoverML > 0 && copy.bench.mlOfTheBrewIs(toWhole(r.leftoverML))}
+      {r.steamG > 0 && copy.bench.gOfWaterBoilsOff(toWhole(r.steamG), toWhole(r.foamG))}
+      {r.brixPct > 40 && copy.bench.theSyrupIsBxWater(toTenth(r.brixPct), r.waterActivity.toFixed(3))}
     </p>
   )
 }
 
 function NutritionTable({ r }: { r: Reckoning }) {
   const rows = [
-    ['Energy, kcal', toWhole(r.per100mL.energyKcal), toWhole(r.perServing.energyKcal)],
-    ['Protein, g', toTenth(r.per100mL.proteinG), toTenth(r.perServing.proteinG)],
-    ['Fat, g', toTenth(r.per100mL.fatG), toTenth(r.perServing.fatG)],
-    ['– of it saturated, g', toTenth(r.per100mL.saturatedFatG), toTenth(r.perServing.saturatedFatG)],
-    ['Carbohydrate, g', toTenth(r.per100mL.carbohydrateG), toTenth(r.perServing.carbohydrateG)],
-    ['– sugars, g', toTenth(r.per100mL.sugarsG), toTenth(r.perServing.sugarsG)],
-    ['– of them free, g', toTenth(r.per100mL.freeSugarsG), toTenth(r.perServing.freeSugarsG)],
-    ['Fibre, g', toTenth(r.per100mL.fibreG), toTenth(r.perServing.fibreG)],
-    ['Sodium, mg', toWhole(r.per100mL.sodiumMg), toWhole(r.perServing.sodiumMg)],
+    [copy.bench.energyKcal, toWhole(r.per100mL.energyKcal), toWhole(r.perServing.energyKcal)],
+    [copy.bench.proteinG, toTenth(r.per100mL.proteinG), toTenth(r.perServing.proteinG)],
+    [copy.bench.fatG, toTenth(r.per100mL.fatG), toTenth(r.perServing.fatG)],
+    [copy.bench.saturatedG, toTenth(r.per100mL.saturatedFatG), toTenth(r.perServing.saturatedFatG)],
+    [copy.bench.carbohydrateG, toTenth(r.per100mL.carbohydrateG), toTenth(r.perServing.carbohydrateG)],
+    [copy.bench.sugarsG, toTenth(r.per100mL.sugarsG), toTenth(r.perServing.sugarsG)],
+    [copy.bench.freeSugarsG, toTenth(r.per100mL.freeSugarsG), toTenth(r.perServing.freeSugarsG)],
+    [copy.bench.fibreG, toTenth(r.per100mL.fibreG), toTenth(r.perServing.fibreG)],
+    [copy.bench.sodiumMg, toWhole(r.per100mL.sodiumMg), toWhole(r.perServing.sodiumMg)],
   ]
   return (
     <table className="w-full text-note">
-      <caption className="text-left font-head text-lg font-bold">Nutrition</caption>
+      <caption className="text-left font-head text-lg font-bold">{copy.bench.nutrition}</caption>
       <thead>
         <tr className="text-left text-mute">
           <th scope="col" className="font-normal">
-            Estimated
+            {copy.bench.nutrition}
           </th>
           <th scope="col" className="text-right font-normal">
-            100 mL
+            {copy.bench.n100Ml}
           </th>
           <th scope="col" className="text-right font-normal">
-            {toWhole(r.servingML)} mL serving
+            {copy.bench.mlServing(toWhole(r.servingML))}
           </th>
         </tr>
       </thead>

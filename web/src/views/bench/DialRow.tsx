@@ -2,6 +2,7 @@ import { ChevronDown } from 'lucide-react'
 import { Slider } from 'radix-ui'
 import { memo, useState } from 'react'
 import type { Dial } from '../../api/schema'
+import { copy } from '../../copy'
 import { toTenth } from '../../ui/format'
 import { Menu, MenuCheck, MenuHead } from '../../ui/Menu'
 import { type DialName, type Turnable, useTurn } from './useTurn'
@@ -10,18 +11,18 @@ import type { Figure } from './WorkingDialog'
 
 /** Pigments of each dial's bands, from faint to full. */
 const pigments: Record<string, string> = {
-  Sweetness: 'var(--color-turmeric)',
-  Fat: '#b9962f',
-  Strength: 'var(--color-nutmeg)',
-  Spice: 'var(--color-hibiscus)',
+  sweetness: 'var(--color-turmeric)',
+  fat: '#b9962f',
+  strength: 'var(--color-nutmeg)',
+  spice: 'var(--color-hibiscus)',
 }
 
 /** What is added where no line of its kind is there yet. */
-const starts: Record<string, string> = { Sweetness: 'white sugar', Fat: 'refined coconut oil' }
+const starts: Record<string, string> = { sweetness: 'white sugar', fat: 'refined coconut oil' }
 
 const figureOf = (d: Dial) => {
   if (!d.known) return 'none'
-  if (d.name === 'Strength') return `1 : ${toTenth(d.value)}`
+  if (d.code === 'strength') return `1 : ${toTenth(d.value)}`
   return toTenth(d.value)
 }
 
@@ -30,15 +31,15 @@ const steps = 1000
 type RowProps = { d: Dial; bench: Turnable; onWorking: (figure: Figure) => void }
 
 /** Dials whose working can be shown. */
-const workings: Record<string, Figure> = { Sweetness: 'sweetness', Fat: 'fat' }
+const workings: Record<string, Figure> = { sweetness: 'sweetness', fat: 'fat' }
 
 /** DialRow is a dial: its figure, its scale, and a marker to drag or to move with the arrow keys. */
 export const DialRow = memo(function DialRow({ d, bench, onWorking }: RowProps) {
   const [give, setGive] = useState('')
   const giver = d.givers.some((g) => g.key === give) ? give : ''
-  const turn = useTurn(bench, d.name.toLowerCase() as DialName, giver)
+  const turn = useTurn(bench, d.code as DialName, giver)
   const [held, setHeld] = useState<number>()
-  const settable = d.givers.length > 0 || d.name in starts
+  const settable = d.givers.length > 0 || d.code in starts
   const at = held ?? Math.round((d.known ? d.position : 0) * steps)
   const words = d.known ? `${figureOf(d)} ${d.unit}, ${d.band}` : 'none'
   const letGo = () => {
@@ -51,7 +52,7 @@ export const DialRow = memo(function DialRow({ d, bench, onWorking }: RowProps) 
         <h3 className="text-lead">{d.name}</h3>
         <GivenBy d={d} give={giver} onGive={setGive} />
         <p className="ml-auto whitespace-nowrap">
-          <WorkingButton figure={d.known ? workings[d.name] : undefined} of={d.name} onWorking={onWorking}>
+          <WorkingButton figure={d.known ? workings[d.code] : undefined} of={d.name} onWorking={onWorking}>
             {figureOf(d)}
           </WorkingButton>{' '}
           {d.known && <span className="text-fine text-mute">{d.unit}</span>}
@@ -77,7 +78,7 @@ export const DialRow = memo(function DialRow({ d, bench, onWorking }: RowProps) 
               key={b.name}
               style={{
                 width: `${(b.to - b.from) * 100}%`,
-                backgroundColor: `color-mix(in oklab, ${pigments[d.name]} ${Math.round(14 + (86 * n) / Math.max(1, d.bands.length - 1))}%, var(--color-glass))`,
+                backgroundColor: `color-mix(in oklab, ${pigments[d.code]} ${Math.round(14 + (86 * n) / Math.max(1, d.bands.length - 1))}%, var(--color-glass))`,
               }}
             />
           ))}
@@ -113,25 +114,25 @@ export const DialRow = memo(function DialRow({ d, bench, onWorking }: RowProps) 
 /** GivenBy lets the cook choose which line gives for the dial. */
 function GivenBy({ d, give, onGive }: { d: Dial; give: string; onGive: (key: string) => void }) {
   if (d.givers.length === 0) {
-    const start = starts[d.name]
-    return <span className="truncate text-fine text-mute">{start && `adds ${start}`}</span>
+    const start = starts[d.code]
+    return <span className="truncate text-fine text-mute">{start && copy.bench.adds(start)}</span>
   }
-  const chosen = d.givers.find((g) => g.key === give)?.name ?? 'its own lines'
+  const chosen = d.givers.find((g) => g.key === give)?.name ?? copy.bench.allOfThem
   const trigger = (
     <button
       type="button"
-      aria-label={`What gives for ${d.name}: by ${chosen.toLowerCase()}`}
+      aria-label={copy.bench.adjustDialUsing(d.name, chosen.toLowerCase())}
       className="flex min-h-6 min-w-0 items-center gap-0.5 truncate rounded text-fine text-mute underline decoration-dotted underline-offset-4"
     >
-      <span className="truncate">by {chosen.toLowerCase()}</span>
+      <span className="truncate">{copy.bench.adjustUsing(chosen.toLowerCase())}</span>
       <ChevronDown size={13} aria-hidden className="shrink-0" />
     </button>
   )
   return (
     <Menu trigger={trigger} align="start">
-      <MenuHead>What gives when it is set</MenuHead>
+      <MenuHead>{copy.bench.whenYouMoveTheDial}</MenuHead>
       <MenuCheck checked={give === ''} onChange={() => onGive('')}>
-        All lines of its kind
+        {copy.bench.allIngredientsOfThisKind}
       </MenuCheck>
       {d.givers.map((g) => (
         <MenuCheck key={g.key} checked={give === g.key} onChange={() => onGive(g.key)}>

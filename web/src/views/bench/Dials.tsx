@@ -1,4 +1,5 @@
 import type { Dial, Reckoning } from '../../api/schema'
+import { copy } from '../../copy'
 import { Notice } from '../../ui/Notice'
 import { Tray } from '../../ui/Tray'
 import { DialRow } from './DialRow'
@@ -15,13 +16,13 @@ export function Dials({ r, bench, onDetails, onWorking }: Props) {
   const unsettled = r.lines.some((l) => l.errorField === 'ingredient')
   const others = r.cautions.length - raised.length
   return (
-    <Tray label="Dials" className="flex min-w-0 flex-col gap-3">
+    <Tray label={copy.bench.dials} className="flex min-w-0 flex-col gap-3">
       <Lacking r={r} />
       {r.dials.map((d) =>
-        d.name === 'Keeps' ? (
-          <Keeping key={d.name} d={d} r={r} onWorking={onWorking} />
+        d.code === 'keeps' ? (
+          <Keeping key={d.code} d={d} r={r} onWorking={onWorking} />
         ) : (
-          <DialRow key={d.name} d={d} bench={bench} onWorking={onWorking} />
+          <DialRow key={d.code} d={d} bench={bench} onWorking={onWorking} />
         ),
       )}
       <div className="mt-auto grid gap-2">
@@ -31,10 +32,10 @@ export function Dials({ r, bench, onDetails, onWorking }: Props) {
         {r.reckoned && (
           <Notice>
             <NotFor r={r} />
-            <b>{r.allergens.length > 0 ? `Contains ${r.allergens.join(', ')}.` : 'No listed allergen.'}</b>{' '}
-            {unsettled && 'What a line not in the catalogue contains is not known. '}
+            <b>{r.allergens.length > 0 ? copy.bench.contains(r.allergens.join(', ')) : copy.bench.noListedAllergens}</b>{' '}
+            {unsettled && copy.bench.allergensOfLinesNotIn}
             <button type="button" className="min-h-6 underline" onClick={onDetails}>
-              {others > 0 ? `${others} more to know, and nutrition` : 'Nutrition and what was assumed'}
+              {others > 0 ? copy.bench.cautionsNutritionAndCost(others) : copy.bench.nutritionCautionsAndCost}
             </button>
           </Notice>
         )}
@@ -49,7 +50,7 @@ function NotFor({ r }: { r: Reckoning }) {
   if (not.length === 0) return null
   return (
     <>
-      <b>Not for {not.map((f) => `${f.name} (${f.reasons[0]})`).join(', ')}.</b>{' '}
+      <b>{copy.bench.notForWhom(not.map((f) => `${f.name} (${f.reasons[0]})`).join(', '))}</b>{' '}
     </>
   )
 }
@@ -59,19 +60,19 @@ function Keeping({ d, r, onWorking }: { d: Dial; r: Reckoning; onWorking: (figur
   if (!d.known) {
     return (
       <div>
-        <h3 className="text-lead">Keeps</h3>
+        <h3 className="text-lead">{copy.bench.storage}</h3>
         <p className="text-fine text-mute">{keeps.reasons.join('; ')}</p>
       </div>
     )
   }
-  const also = `${keeps.otherWholeDays} ${keeps.otherWholeDays === 1 ? 'day' : 'days'} by ${keeps.otherSchool === 'customary' ? 'custom' : 'caution'}`
+  const also = copy.bench.byOtherRule(keeps.otherWholeDays, copy.bench.rules[keeps.otherSchool] ?? keeps.otherSchool)
   return (
     <div>
       <div className="flex items-baseline justify-between gap-2">
-        <h3 className="text-lead">Keeps</h3>
+        <h3 className="text-lead">{copy.bench.keeps}</h3>
         <p>
-          <WorkingButton figure="keeps" of="keeping" onWorking={onWorking}>
-            use by {keeps.useByWords}
+          <WorkingButton figure="keeps" of={copy.bench.ofStorage} onWorking={onWorking}>
+            {copy.bench.dateBy(keeps.useByWords)}
           </WorkingButton>{' '}
           <span className="text-fine text-mute">{also}</span>
         </p>

@@ -4,6 +4,7 @@ import { useLocation } from 'wouter'
 import { Refused } from '../../api/client'
 import { useDrinks, useRemoveDrink, useStartDrink } from '../../api/hooks'
 import type { Drink } from '../../api/schema'
+import { copy } from '../../copy'
 import { Button, IconButton } from '../../ui/Button'
 import { toMonth } from '../../ui/format'
 import { Menu, MenuHead, MenuItem, MenuRule } from '../../ui/Menu'
@@ -17,20 +18,20 @@ export function DrinkTitle({ bench, onVersion }: { bench: BenchDraft; onVersion:
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
         <h1 className="min-w-0 text-title leading-tight max-sm:w-full max-sm:text-figure-s">
           <input
-            aria-label="Name of the drink"
+            aria-label={copy.bench.drinkName}
             value={bench.draft.name}
             maxLength={120}
             spellCheck={false}
-            placeholder="Name the drink"
+            placeholder={copy.bench.nameThisDrink}
             onChange={(e) => bench.setName(e.target.value)}
             className="w-full min-w-40 sm:max-w-[21rem] truncate rounded bg-transparent field-sizing-content"
           />
         </h1>
         <DrinksMenu id={bench.kept.id} />
-        <IconButton label="Undo" disabled={!bench.undo} onClick={bench.undo}>
+        <IconButton label={copy.bench.undo} disabled={!bench.undo} onClick={bench.undo}>
           <Undo2 size={20} aria-hidden />
         </IconButton>
-        <IconButton label="Redo" disabled={!bench.redo} onClick={bench.redo}>
+        <IconButton label={copy.bench.redo} disabled={!bench.redo} onClick={bench.redo}>
           <Redo2 size={20} aria-hidden />
         </IconButton>
       </div>
@@ -46,13 +47,13 @@ export function DrinkTitle({ bench, onVersion }: { bench: BenchDraft; onVersion:
 function saveWords(s: SaveState): string {
   switch (s.is) {
     case 'saved':
-      return 'saved'
+      return copy.bench.saved
     case 'saving':
-      return 'saving'
+      return copy.bench.saving
     case 'conflict':
-      return 'not saved: changed elsewhere'
+      return copy.bench.notSavedChangedOnAnother
     default:
-      return `not saved: ${s.why}`
+      return copy.bench.notSaved(s.why)
   }
 }
 
@@ -61,8 +62,8 @@ type VersionsProps = { kept: Drink; onVersion: (number: number) => void }
 const Versions = memo(function Versions({ kept, onVersion }: VersionsProps) {
   const { versions, isVersion } = kept
   const newest = versions[0]
-  if (!newest) return <span>no version kept yet</span>
-  const words = isVersion ? `Version ${newest.number}` : `Changed since version ${newest.number}`
+  if (!newest) return <span>{copy.bench.noVersionSavedYet}</span>
+  const words = isVersion ? copy.bench.version(newest.number) : copy.bench.changedSinceVersion(newest.number)
   const trigger = (
     <button
       type="button"
@@ -74,10 +75,10 @@ const Versions = memo(function Versions({ kept, onVersion }: VersionsProps) {
   )
   return (
     <Menu trigger={trigger} align="start">
-      <MenuHead>Go back to a version (undo brings this back)</MenuHead>
+      <MenuHead>{copy.bench.goBackToAVersion}</MenuHead>
       {versions.map((v) => (
         <MenuItem key={v.number} hint={toMonth(v.created)} onSelect={() => onVersion(v.number)}>
-          Version {v.number}
+          {copy.bench.version(v.number)}
           {v.note && ` · ${v.note}`}
         </MenuItem>
       ))}
@@ -92,22 +93,23 @@ export const DrinksMenu = memo(function DrinksMenu({ id }: { id?: number }) {
   const remove = useRemoveDrink()
   const [, go] = useLocation()
   const [problem, setProblem] = useState<string>()
-  const begin = () => start.mutate('New drink', { onSuccess: (d) => go(`/bench/${d.id}`) })
+  const begin = () => start.mutate(copy.bench.newDrink, { onSuccess: (d) => go(`/bench/${d.id}`) })
   const throwAway = () =>
     id !== undefined &&
     remove.mutate(id, {
       onSuccess: () => go('/'),
-      onError: (e) => setProblem(e instanceof Refused ? e.message : 'It could not be removed.'),
+      onError: (e) => setProblem(e instanceof Refused ? e.message : copy.bench.notDeleted),
     })
   const trigger = (
-    <Button aria-label="Drinks: choose another or begin a new one" className="!min-h-9 !px-3">
-      Drinks <ChevronDown size={16} aria-hidden />
+    <Button aria-label={copy.bench.drinksOpenAnotherOrStart} className="!min-h-9 !px-3">
+      {copy.bench.drinks}
+      <ChevronDown size={16} aria-hidden />
     </Button>
   )
   return (
     <>
       <Menu trigger={trigger} align="start">
-        <MenuItem onSelect={begin}>New drink</MenuItem>
+        <MenuItem onSelect={begin}>{copy.bench.newDrink}</MenuItem>
         <MenuRule />
         {drinks.data?.map((d) => (
           <MenuItem key={d.id} disabled={d.id === id} onSelect={() => go(`/bench/${d.id}`)}>
@@ -117,7 +119,7 @@ export const DrinksMenu = memo(function DrinksMenu({ id }: { id?: number }) {
         {id !== undefined && (
           <>
             <MenuRule />
-            <MenuItem onSelect={throwAway}>Remove this drink</MenuItem>
+            <MenuItem onSelect={throwAway}>{copy.bench.deleteThisDrink}</MenuItem>
           </>
         )}
       </Menu>

@@ -1,5 +1,6 @@
 import { memo } from 'react'
 import type { Reckoning } from '../../api/schema'
+import { copy } from '../../copy'
 import { toGrams, toMillilitres, toRange, toWhole } from '../../ui/format'
 
 /** The jug's inside, in the drawing's own units. It narrows towards the bottom. */
@@ -22,14 +23,19 @@ export const JugDrawing = memo(function JugDrawing({ r }: { r: Reckoning }) {
   const y = (ml: number) => bottom - (ml / jug.topML) * (bottom - top)
   const milkTop = y(jug.milkML + jug.pulpML)
   const pulpTop = y(jug.pulpML)
-  const loads = jug.loads === 1 ? 'one load' : `${jug.loads} loads`
+  const loads = copy.bench.loads(jug.loads)
   return (
     <figure className="flex flex-col items-center">
       <svg
         viewBox="-30 0 330 384"
         className="h-auto max-h-[26.5rem] w-full"
         role="img"
-        aria-label={`Jug: ${toMillilitres(r.drinkML)} milk over ${toGrams(r.pulpG)} pulp, ${loads} to the ${toMillilitres(jug.fillML)} line`}
+        aria-label={copy.bench.jugOfMilkAndOf(
+          toMillilitres(r.drinkML),
+          toGrams(r.pulpG),
+          loads,
+          toMillilitres(jug.fillML),
+        )}
       >
         <clipPath id="inside">
           <path
@@ -62,7 +68,7 @@ export const JugDrawing = memo(function JugDrawing({ r }: { r: Reckoning }) {
           className="stroke-hibiscus"
         />
         <text x={middle} y={y(jug.fillML) - 6} textAnchor="middle" className="fill-hibiscus-deep text-tiny">
-          fill line {toMillilitres(jug.fillML)} · {loads}
+          {copy.bench.fillLine(toMillilitres(jug.fillML), loads)}
         </text>
         <path
           d={`M${middle - half.top} ${top}L${middle - half.bottom} ${bottom - 22}Q${middle - half.bottom + 1} ${bottom} ${middle - half.bottom + 24} ${bottom}H${middle + half.bottom - 24}Q${middle + half.bottom - 1} ${bottom} ${middle + half.bottom} ${bottom - 22}L${middle + half.top} ${top}`}
@@ -83,8 +89,8 @@ export const JugDrawing = memo(function JugDrawing({ r }: { r: Reckoning }) {
       </svg>
       <figcaption className="text-center text-note text-mute">
         {r.kind}
-        {r.kindFrom === 'guess' && ', by the look of it'}, {toWhole(r.drinkG)} g
-        {jug.strains > 1 && `, strained in ${jug.strains} fillings`}
+        {r.kindFrom === 'guess' && copy.bench.estimated}, {toWhole(r.drinkG)} g
+        {jug.strains > 1 && copy.bench.strainedInBatches(jug.strains)}
       </figcaption>
     </figure>
   )
@@ -102,7 +108,7 @@ function Figures({ r, milkTop, pulpTop }: { r: Reckoning; milkTop: number; pulpT
         {toMillilitres(r.drinkML)}
       </text>
       <text x={middle} y={centre + 24} textAnchor="middle" className={`text-detail ${onMilkSmall}`}>
-        {toRange(r.lowML, r.highML)} likely
+        {copy.bench.likely(toRange(r.lowML, r.highML))}
       </text>
       {r.pulpG > 0 && bottom - pulpTop > 22 && (
         <text
@@ -111,7 +117,7 @@ function Figures({ r, milkTop, pulpTop }: { r: Reckoning; milkTop: number; pulpT
           textAnchor="middle"
           className="fill-cocoa-ink text-note font-bold"
         >
-          pulp {toGrams(r.pulpG)}
+          {copy.bench.pulp(toGrams(r.pulpG))}
         </text>
       )}
     </>

@@ -1,5 +1,6 @@
 import { answer, api } from '../../api/client'
 import type { Line, LineFigure } from '../../api/schema'
+import { copy } from '../../copy'
 import { Choice, Choices } from '../../ui/Choices'
 import type { Lesson } from './Teach'
 import type { Edits } from './useDraft'
@@ -20,9 +21,9 @@ export function LineQuestion({ line, figure, edits, onLesson }: Props) {
   return (
     <div className="grid gap-1 pb-1.5 pl-4.5">
       <p className="text-note text-hibiscus-deep">{figure.question}</p>
-      <Choices label={`About ${textOf(line)}`}>
+      <Choices label={copy.bench.choicesFor(textOf(line))}>
         {figure.understood ? (
-          <Choice onPick={() => edits.setLine(line.key, { settled: true })}>Looks right</Choice>
+          <Choice onPick={() => edits.setLine(line.key, { settled: true })}>{copy.bench.looksRight}</Choice>
         ) : (
           <>
             {figure.choices.map((name) => (
@@ -30,7 +31,7 @@ export function LineQuestion({ line, figure, edits, onLesson }: Props) {
                 {name}
               </Choice>
             ))}
-            <Choice onPick={() => edits.setLine(line.key, { isNote: true })}>Keep as a note</Choice>
+            <Choice onPick={() => edits.setLine(line.key, { isNote: true })}>{copy.bench.keepAsANote}</Choice>
           </>
         )}
       </Choices>

@@ -2,6 +2,7 @@ import { EllipsisVertical, Lock, LockOpen } from 'lucide-react'
 import { memo, useState } from 'react'
 import { useSuggestions } from '../../api/hooks'
 import type { Line, LineFigure } from '../../api/schema'
+import { copy } from '../../copy'
 import { IconButton } from '../../ui/Button'
 import { Combobox } from '../../ui/Combobox'
 import { classes } from '../../ui/classes'
@@ -27,14 +28,14 @@ const swatchOf: Record<string, string> = {
 }
 
 const stages = [
-  { value: '', label: 'When its kind usually does' },
-  { value: 'soak', label: 'At the soak, and stays in' },
-  { value: 'grind', label: 'When grinding' },
-  { value: 'rinse', label: 'To rinse the pulp' },
-  { value: 'brew', label: 'In the brewed part' },
-  { value: 'after straining', label: 'After straining' },
-  { value: 'cook', label: 'While cooking' },
-  { value: 'at serving', label: 'In the glass' },
+  { value: '', label: copy.bench.automatic },
+  { value: 'soak', label: copy.bench.whileSoakingAndStaysIn },
+  { value: 'grind', label: copy.bench.whileBlending },
+  { value: 'rinse', label: copy.bench.toRinseThePulp },
+  { value: 'brew', label: copy.bench.inTheBrew },
+  { value: 'after straining', label: copy.bench.afterStraining },
+  { value: 'cook', label: copy.bench.whileCooking },
+  { value: 'at serving', label: copy.bench.inTheGlass },
 ] as const
 
 type Props = {
@@ -63,7 +64,7 @@ export const LineRow = memo(function LineRow(props: Props) {
         <span className="w-13 shrink-0 text-right text-sm text-mute">{figure?.massG ? toGrams(figure.massG) : ''}</span>
         <div className="flex shrink-0">
           <IconButton
-            label={line.locked ? 'Locked: stays as it is when the drink grows' : 'Lock'}
+            label={line.locked ? copy.bench.lockedDoesNotChangeWhen : copy.bench.lock}
             aria-pressed={line.locked}
             className={classes('!size-7 max-sm:!size-11', line.locked && '!text-rim')}
             onClick={() => edits.setLine(line.key, { locked: !line.locked })}
@@ -91,7 +92,7 @@ function NameCell({ line, figure, edits, errorID, onTyping }: CellProps & { onTy
   }
   const wrong = figure?.errorField === 'ingredient'
   const details = [
-    line.isNote && 'a note, not counted',
+    line.isNote && copy.bench.noteNotCounted,
     figure?.contributes,
     line.stage,
     figure?.note,
@@ -101,7 +102,7 @@ function NameCell({ line, figure, edits, errorID, onTyping }: CellProps & { onTy
     // biome-ignore lint/a11y/noStaticElementInteractions: only watches whether the input inside has the focus
     <div className="min-w-0 grow max-sm:w-[85%]" onFocus={() => attend(true)} onBlur={() => attend(false)}>
       <Combobox
-        label="Ingredient"
+        label={copy.bench.ingredient}
         value={line.ingredient}
         items={suggestions.data ?? []}
         textOf={(s) => s.name}
@@ -114,7 +115,7 @@ function NameCell({ line, figure, edits, errorID, onTyping }: CellProps & { onTy
       />
       <p
         className="truncate text-fine leading-tight text-mute"
-        title={[details.join(' · '), line.written && `You wrote: ${line.written}`, explain(figure?.words ?? [])]
+        title={[details.join(' · '), line.written && copy.bench.youWrote(line.written), explain(figure?.words ?? [])]
           .filter(Boolean)
           .join('\n')}
       >
@@ -129,11 +130,11 @@ function AmountCell({ line, figure, edits, errorID, sized }: CellProps & { sized
   const scaled = figure && figure.amount !== '' && sized
   const input = (
     <input
-      aria-label={`Amount of ${line.ingredient || 'this line'}${scaled ? ' as written' : ''}`}
+      aria-label={copy.bench.amountOf(line.ingredient || copy.bench.thisLine, scaled ? copy.bench.beforeScaling : '')}
       aria-invalid={wrong || undefined}
       aria-describedby={wrong ? errorID : undefined}
       value={line.amount}
-      placeholder="how much"
+      placeholder={copy.bench.amount}
       spellCheck={false}
       autoComplete="off"
       onChange={(e) => edits.setLine(line.key, { amount: e.target.value }, 'amount')}
@@ -162,32 +163,32 @@ type MenuProps = CellProps & { above?: string; below?: string; onSwap: (key: str
 
 function LineMenu({ line, figure, edits, above, below, onSwap }: MenuProps) {
   const trigger = (
-    <IconButton label={`More for ${line.ingredient || 'this line'}`} className="!size-7 max-sm:!size-11">
+    <IconButton label={copy.bench.moreFor(line.ingredient || copy.bench.thisLine)} className="!size-7 max-sm:!size-11">
       <EllipsisVertical size={18} aria-hidden />
     </IconButton>
   )
   return (
     <Menu trigger={trigger}>
-      <MenuItem disabled={!above} hint="Alt+↑" onSelect={() => above && edits.swapLines(line.key, above)}>
-        Move up
+      <MenuItem disabled={!above} hint={copy.bench.alt} onSelect={() => above && edits.swapLines(line.key, above)}>
+        {copy.bench.moveUp}
       </MenuItem>
-      <MenuItem disabled={!below} hint="Alt+↓" onSelect={() => below && edits.swapLines(line.key, below)}>
-        Move down
+      <MenuItem disabled={!below} hint={copy.bench.altDown} onSelect={() => below && edits.swapLines(line.key, below)}>
+        {copy.bench.moveDown}
       </MenuItem>
       <MenuItem disabled={!figure?.massG} onSelect={() => onSwap(line.key)}>
-        Swap for another
+        {copy.bench.swap}
       </MenuItem>
-      <MenuItem onSelect={() => edits.removeLine(line.key)}>Remove</MenuItem>
+      <MenuItem onSelect={() => edits.removeLine(line.key)}>{copy.bench.remove}</MenuItem>
       {line.isNote && (
-        <MenuItem onSelect={() => edits.setLine(line.key, { isNote: false })}>Read it as an ingredient</MenuItem>
+        <MenuItem onSelect={() => edits.setLine(line.key, { isNote: false })}>{copy.bench.readAsAnIngredient}</MenuItem>
       )}
       {figure?.role === 'base' && (
         <MenuCheck checked={line.unsoaked} onChange={() => edits.setLine(line.key, { unsoaked: !line.unsoaked })}>
-          Goes in unsoaked
+          {copy.bench.notSoaked}
         </MenuCheck>
       )}
       <MenuRule />
-      <MenuHead>Goes in</MenuHead>
+      <MenuHead>{copy.bench.goesIn}</MenuHead>
       {stages.map((s) => (
         <MenuCheck
           key={s.value}

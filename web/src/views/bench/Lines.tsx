@@ -1,5 +1,6 @@
 import { type Ref, useRef, useState } from 'react'
 import type { Reckoning } from '../../api/schema'
+import { copy } from '../../copy'
 import { Tray } from '../../ui/Tray'
 import { AddLine } from './AddLine'
 import { groupLines } from './groups'
@@ -21,12 +22,8 @@ export function Lines({ bench, reckoning, addRef, onSwap }: Props) {
   const [lesson, setLesson] = useState<Lesson>()
   const groups = groupLines(bench.draft.recipe.lines, reckoning, roles.current, typing)
   return (
-    <Tray label="Ingredients" className="min-w-0">
-      {groups.length === 0 && (
-        <p className="pb-3 text-mute">
-          Ingredients go here. Begin with a base and water: type a line as you would write it and press Enter.
-        </p>
-      )}
+    <Tray label={copy.bench.ingredients} className="min-w-0">
+      {groups.length === 0 && <p className="pb-3 text-mute">{copy.bench.startWithABaseAnd}</p>}
       {groups.map((g) => (
         <div key={g.name} className="mb-1">
           <div className="flex items-baseline justify-between gap-3 text-sm text-rim">

@@ -1,6 +1,7 @@
 import { ChevronRight } from 'lucide-react'
 import { memo, useState } from 'react'
 import type { ProcessStep, Recipe } from '../../api/schema'
+import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { toWhole } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
@@ -16,7 +17,7 @@ type Props = {
 }
 
 /** nameOf tells steps apart, wherever they stand; the cook's own by their words. */
-const nameOf = (s: ProcessStep) => (s.kind === 'own' ? `own: ${s.title}` : `${s.code} ${s.n}`)
+const nameOf = (s: ProcessStep) => (s.kind === 'own' ? copy.bench.added(s.title) : `${s.code} ${s.n}`)
 
 /** ProcessStrip is how the drink is made, step by step; a step that is opened says what goes in, and can be changed. */
 export const ProcessStrip = memo(function ProcessStrip({ steps, unapplied, changes, edits, onMethod }: Props) {
@@ -24,10 +25,10 @@ export const ProcessStrip = memo(function ProcessStrip({ steps, unapplied, chang
   if (steps.length === 0) return null
   const shown = steps.find((s) => nameOf(s) === open)
   return (
-    <section aria-label="How it is made" className="rounded-tray border-tray border-rim bg-enamel px-3 py-2.5">
+    <section aria-label={copy.bench.method} className="rounded-tray border-tray border-rim bg-enamel px-3 py-2.5">
       <div className="flex flex-wrap items-baseline justify-between gap-2">
-        <h2 className="text-lg">How it is made</h2>
-        <Button onClick={onMethod}>Change the method</Button>
+        <h2 className="text-lg">{copy.bench.method}</h2>
+        <Button onClick={onMethod}>{copy.bench.methodOptions}</Button>
       </div>
       <ol className="mt-1 flex flex-wrap items-center gap-y-1">
         {steps.map((s, n) => (
@@ -53,9 +54,9 @@ export const ProcessStrip = memo(function ProcessStrip({ steps, unapplied, chang
         .filter((c) => c.do === 'remove')
         .map((c) => (
           <p key={`${c.at.kind}-${c.at.n}`} className="flex items-center gap-2 text-note text-mute">
-            Left out: {c.at.kind}.
+            {copy.bench.skipped(c.at.kind)}
             <Button onClick={() => edits.setRecipe({ process: (changes ?? []).filter((other) => other !== c) })}>
-              Put it back
+              {copy.bench.putBack}
             </Button>
           </p>
         ))}

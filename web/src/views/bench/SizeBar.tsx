@@ -1,6 +1,7 @@
 import { Popover } from 'radix-ui'
 import { useState } from 'react'
 import type { Recipe, Reckoning } from '../../api/schema'
+import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { classes } from '../../ui/classes'
 import { ErrorText } from '../../ui/Field'
@@ -25,12 +26,19 @@ export function SizeBar({ bench, reckoning: r, error, onWriteAtSize }: Props) {
   const factor = sizeBy === '' ? 1 : sizeBy === 'times' ? sizeValue : undefined
   return (
     <fieldset className="max-w-full">
-      <legend className="sr-only">Batch size</legend>
+      <legend className="sr-only">{copy.bench.batchSize}</legend>
       <div className="flex flex-wrap items-center gap-2">
-        <span className="text-mute">Make</span>
-        <SizeInput label="Volume in mL" unit="mL" by="volume" shown={r?.drinkML} bench={bench} onSize={size} />
-        <span className="text-mute">for</span>
-        <SizeInput label="Servings" unit="servings" by="servings" shown={r?.servings} bench={bench} onSize={size} />
+        <span className="text-mute">{copy.bench.make}</span>
+        <SizeInput label={copy.bench.volume} unit="mL" by="volume" shown={r?.drinkML} bench={bench} onSize={size} />
+        <span className="text-mute">{copy.bench.makeFor}</span>
+        <SizeInput
+          label={copy.bench.servings}
+          unit={copy.bench.servingsUnit}
+          by="servings"
+          shown={r?.servings}
+          bench={bench}
+          onSize={size}
+        />
         <div className="flex gap-1.5">
           {times.map((t) => (
             <Button
@@ -100,7 +108,7 @@ function SizeInput({ label, unit, by, shown, bench, onSize }: InputProps) {
       <span className={by === 'servings' ? 'font-bold' : 'text-mute'}>{unit}</span>
       {wrong && (
         <span id={`size-${by}-error`} role="alert" className="text-sm text-hibiscus-deep">
-          {value > most ? `${toWhole(most)} at most` : accepts(unit)}
+          {value > most ? copy.bench.atMost(toWhole(most)) : accepts(unit)}
         </span>
       )}
     </label>
@@ -114,40 +122,42 @@ function MoreWays({ bench, reckoning: r, onSize, onWriteAtSize }: MoreProps) {
   return (
     <Popover.Root>
       <Popover.Trigger asChild>
-        <Button className={['base', 'bottles', 'days'].includes(recipe.sizeBy) ? '!bg-linen' : ''}>More ways</Button>
+        <Button className={['base', 'bottles', 'days'].includes(recipe.sizeBy) ? '!bg-linen' : ''}>
+          {copy.bench.more}
+        </Button>
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
           align="end"
           sideOffset={6}
           collisionPadding={8}
-          aria-label="More ways to size the batch"
+          aria-label={copy.bench.moreWaysToSetThe}
           className="z-40 grid w-72 gap-4 rounded-tray border-tray border-rim bg-enamel p-4 text-ink shadow-lg"
         >
           <NumberField
-            label="Dry base on hand"
+            label={copy.bench.baseOnHand}
             unit="g"
-            hint="All of it is used; the rest of the drink follows."
+            hint={copy.bench.usesAllOfItAnd}
             value={recipe.sizeBy === 'base' ? recipe.sizeValue : undefined}
             onNumber={(v) => onSize('base', v)}
           />
           <NumberField
-            label="One serving is"
+            label={copy.bench.servingSize}
             unit="mL"
-            hint="Empty for what is usual for this kind of drink."
+            hint={copy.bench.emptyForUsualSize}
             value={recipe.servingML || undefined}
             onNumber={(v) => bench.setRecipe({ servingML: v }, 'servingML')}
             onEmpty={() => bench.setRecipe({ servingML: 0 }, 'servingML')}
           />
           <Together
-            labels={['Bottles to fill', 'of']}
+            labels={[copy.bench.bottlesToFill, copy.bench.ofSize]}
             units={['bottles', 'mL']}
             values={recipe.sizeBy === 'bottles' ? [recipe.sizeValue, recipe.sizeEach] : [2, 400]}
             set={recipe.sizeBy === 'bottles'}
             onSet={([count, each]) => bench.setRecipe({ sizeBy: 'bottles', sizeValue: count, sizeEach: each })}
           />
           <Together
-            labels={['Days', 'cups a day', 'a cup']}
+            labels={[copy.bench.days, copy.bench.cupsADay, copy.bench.aCupIs]}
             units={['days', 'cups', 'mL']}
             values={
               recipe.sizeBy === 'days'
@@ -160,7 +170,7 @@ function MoreWays({ bench, reckoning: r, onSize, onWriteAtSize }: MoreProps) {
             }
           />
           <Button disabled={recipe.sizeBy === ''} onClick={onWriteAtSize}>
-            Write the drink at this size
+            {copy.bench.saveAmountsAtThisSize}
           </Button>
         </Popover.Content>
       </Popover.Portal>
@@ -197,7 +207,7 @@ function Together({ labels, units, values, set, onSet }: TogetherProps) {
         ))}
       </div>
       <Button aria-pressed={set} primary={set} onClick={() => onSet(now)}>
-        Size by {units[0]}
+        {copy.bench.setSizeBy(copy.bench.sizeUnits[units[0] ?? ''] ?? '')}
       </Button>
     </div>
   )

@@ -1,8 +1,10 @@
-import { type FormEvent, useState } from 'react'
+import { useState } from 'react'
 import type { ProcessStep, StepChange } from '../../api/schema'
+import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { Check } from '../../ui/Check'
 import { Field } from '../../ui/Field'
+import { numberOf, useFields } from '../../ui/form'
 import { NumberField } from '../../ui/NumberField'
 import { Select } from '../../ui/Select'
 import { isMoved, movedBefore, putBack, setAt, without, withoutOwn, withSet, withStepAfter } from './changes'
@@ -12,9 +14,9 @@ type Props = { steps: ProcessStep[]; step: ProcessStep; changes: StepChange[]; e
 
 /** What can be set at a step, with its unit. */
 const settable: Record<string, { param: string; label: string; unit: string }> = {
-  grind: { param: 'seconds', label: 'Grind for', unit: 's' },
-  heat: { param: 'minutes', label: 'Keep it there for', unit: 'min' },
-  soak: { param: 'hours', label: 'Soak for', unit: 'h' },
+  grind: { param: 'seconds', label: copy.bench.blendFor, unit: 's' },
+  heat: { param: 'minutes', label: copy.bench.holdFor, unit: 'min' },
+  soak: { param: 'hours', label: copy.bench.soakFor, unit: 'h' },
 }
 
 /** StepEditor sets what can be set at a step, takes the cook's own words for it, leaves it out or adds one after it. */
@@ -27,7 +29,7 @@ export function StepEditor({ steps, step, changes, edits }: Props) {
     return (
       <div className="mt-2 flex flex-wrap gap-2">
         <MoveStep steps={steps} step={step} changes={changes} onMove={take} />
-        <Button onClick={() => take(withoutOwn(changes, step.title))}>Take this step away</Button>
+        <Button onClick={() => take(withoutOwn(changes, step.title))}>{copy.bench.deleteStep}</Button>
       </div>
     )
   }
@@ -37,7 +39,7 @@ export function StepEditor({ steps, step, changes, edits }: Props) {
         <NumberField
           label={field.label}
           unit={field.unit}
-          hint="Empty for what it needs."
+          hint={copy.bench.emptyForUsualTime}
           value={set?.params?.[field.param]}
           onNumber={(v) => take(withSet(changes, step, { params: { [field.param]: v } }))}
           onEmpty={() => take(withSet(changes, step, { params: { [field.param]: undefined } }))}
@@ -45,20 +47,20 @@ export function StepEditor({ steps, step, changes, edits }: Props) {
       )}
       {step.code === 'soak' && (
         <Check
-          label="In the fridge"
+          label={copy.bench.inTheFridge}
           checked={(set?.params?.fridge ?? 0) > 0}
           onChange={(on) => take(withSet(changes, step, { params: { fridge: on ? 1 : undefined } }))}
         />
       )}
       {step.code === 'grind' && (
         <Check
-          label="Water bit by bit"
+          label={copy.bench.addWaterALittleAt}
           checked={(set?.params?.gradual ?? 0) > 0}
           onChange={(on) => take(withSet(changes, step, { params: { gradual: on ? 1 : undefined } }))}
         />
       )}
       <Field
-        label="How you know it is right"
+        label={copy.bench.howToTellItIs}
         placeholder={step.cue}
         value={set?.cue ?? ''}
         maxLength={500}
@@ -66,8 +68,8 @@ export function StepEditor({ steps, step, changes, edits }: Props) {
       />
       <div className="flex flex-wrap gap-2 sm:col-span-2">
         <MoveStep steps={steps} step={step} changes={changes} onMove={take} />
-        <Button onClick={() => setAdding(!adding)}>Add a step after it</Button>
-        {step.canSkip && <Button onClick={() => take(without(changes, step))}>Leave it out</Button>}
+        <Button onClick={() => setAdding(!adding)}>{copy.bench.addAStepAfterThis}</Button>
+        {step.canSkip && <Button onClick={() => take(without(changes, step))}>{copy.bench.skipThisStep}</Button>}
       </div>
       {adding && (
         <OwnStep
@@ -89,42 +91,41 @@ const asItComes = ''
 function MoveStep({ steps, step, changes, onMove }: Moving) {
   const moved = isMoved(changes, step)
   if (step.moveTo.length === 0 && !moved) return null
-  const places = step.moveTo.map((n) => ({ value: String(n), label: `before: ${steps[n]?.title}` }))
-  const here = { value: asItComes, label: moved ? 'where you put it' : 'where it comes' }
+  const places = step.moveTo.map((n) => ({ value: String(n), label: copy.bench.before(steps[n]?.title ?? '') }))
+  const here = { value: asItComes, label: moved ? copy.bench.whereIPutIt : copy.bench.usualPlace }
   return (
     <>
       <Select
-        label="Do it"
+        label={copy.bench.when}
         value={asItComes}
         choices={[here, ...places]}
         onChange={(to) => to !== asItComes && onMove(movedBefore(changes, steps, step, Number(to)))}
       />
-      {moved && <Button onClick={() => onMove(putBack(changes, step))}>Put it back in its place</Button>}
+      {moved && <Button onClick={() => onMove(putBack(changes, step))}>{copy.bench.putBackInItsUsual}</Button>}
     </>
   )
 }
 
 function OwnStep({ onAdd }: { onAdd: (words: string, params: Record<string, number>) => void }) {
-  const [words, setWords] = useState('')
-  const [minutes, setMinutes] = useState(0)
-  const [blender, setBlender] = useState(false)
-  const add = (e: FormEvent) => {
-    e.preventDefault()
-    if (words.trim() !== '') onAdd(words.trim(), blender ? { minutes, blender: 1 } : { minutes })
-  }
+  const form = useFields(
+    { words: { minLength: 1, maxLength: 500 }, minutes: { type: 'number', minimum: 0, maximum: 720 } },
+    {
+      words: '',
+      minutes: '',
+      blender: false,
+    },
+  )
+  const add = form.submit(({ words, minutes, blender }) => {
+    const took = { minutes: numberOf(minutes, 'min') ?? 0 }
+    onAdd(words.trim(), blender ? { ...took, blender: 1 } : took)
+  })
   return (
     <form onSubmit={add} className="grid gap-2 sm:col-span-2 sm:grid-cols-[1fr_8rem_auto_auto] sm:items-end">
-      <Field label="What you do" value={words} maxLength={500} onChange={(e) => setWords(e.target.value)} />
-      <NumberField
-        label="It takes"
-        unit="min"
-        value={minutes || undefined}
-        onNumber={setMinutes}
-        onEmpty={() => setMinutes(0)}
-      />
-      <Check label="In the blender" checked={blender} onChange={setBlender} />
-      <Button type="submit" disabled={words.trim() === ''}>
-        Add it
+      <Field label={copy.bench.whatToDo} {...form.field('words')} />
+      <Field label={copy.bench.time} {...form.field('minutes', { unit: 'min', optional: true })} />
+      <Check label={copy.bench.usesTheBlender} checked={form.value('blender')} onChange={form.choose('blender')} />
+      <Button type="submit" disabled={form.value('words').trim() === ''}>
+        {copy.bench.add}
       </Button>
     </form>
   )

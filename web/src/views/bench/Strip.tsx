@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react'
 import type { Reckoning } from '../../api/schema'
+import { copy } from '../../copy'
 import { toMoney, toTenth, toWhole } from '../../ui/format'
 import { Lacking } from './Lacking'
 import type { Figure as FigureName } from './WorkingDialog'
@@ -20,17 +21,17 @@ export function Strip({ r, currency, shopPrice, onWorking, children }: Props) {
   const known = r?.reckoned ? r : undefined
   return (
     <section
-      aria-label="At a glance"
+      aria-label={copy.bench.atAGlance}
       className="flex flex-wrap items-center gap-y-2 rounded-tray border-tray border-rim bg-enamel px-2 py-2.5 xl:sticky xl:bottom-3 xl:shadow-[0_0.9rem_0_0_var(--color-linen)]"
     >
       <Figure
         value={known && toWhole(Math.floor(known.servings + almost))}
-        words={known ? `servings of ${toWhole(known.servingML)} mL` : 'servings'}
+        words={known ? copy.bench.servingsOfMl(toWhole(known.servingML)) : copy.bench.servingsUnit}
       />
-      <Figure value={known && `${toTenth(known.perServing.freeSugarsG)} g`} words="free sugars each" />
+      <Figure value={known && `${toTenth(known.perServing.freeSugarsG)} g`} words={copy.bench.freeSugarsEach} />
       <Figure
         value={known && `${toWhole(known.perServing.energyKcal)} kcal`}
-        words={known ? `each, ${toTenth(known.perServing.proteinG)} g protein` : 'each'}
+        words={known ? copy.bench.eachGProtein(toTenth(known.perServing.proteinG)) : copy.bench.eachUnit}
       />
       <Figure
         onOpen={known?.cost.known ? () => onWorking('cost') : undefined}
@@ -38,8 +39,8 @@ export function Strip({ r, currency, shopPrice, onWorking, children }: Props) {
         words={costWords(known, currency, shopPrice)}
       />
       <Figure
-        value={known?.keeps.known && days(known.keeps.wholeDays)}
-        words={known?.keeps.known ? `in the fridge, ${known.keeps.freezerDays} frozen` : 'in the fridge'}
+        value={known?.keeps.known && copy.bench.daysMany(known.keeps.wholeDays)}
+        words={known?.keeps.known ? copy.bench.inTheFridgeFrozen(known.keeps.freezerDays) : copy.bench.keptInFridge}
       />
       <Lacking r={known} />
       <div className="ml-auto flex flex-wrap gap-2 px-2">{children}</div>
@@ -49,13 +50,11 @@ export function Strip({ r, currency, shopPrice, onWorking, children }: Props) {
 
 /** costWords is the litre beside the shop's, and what has no price yet. */
 function costWords(r: Reckoning | undefined, currency: string, shopPrice: number): string {
-  if (!r?.cost.known) return 'a serving; no prices yet'
-  const litre = `${toMoney(r.cost.perLitre, currency)} a litre`
-  const shop = shopPrice > 0 ? `, shop ${toMoney(shopPrice, currency)}` : ''
-  return r.cost.unpriced.length > 0 ? `${litre}, without ${r.cost.unpriced.length} unpriced` : litre + shop
+  if (!r?.cost.known) return copy.bench.aServingNoPricesYet
+  const litre = copy.bench.aLitre(toMoney(r.cost.perLitre, currency))
+  const shop = shopPrice > 0 ? copy.bench.inAShop(toMoney(shopPrice, currency)) : ''
+  return r.cost.unpriced.length > 0 ? copy.bench.withoutAPrice(litre, r.cost.unpriced.length) : litre + shop
 }
-
-const days = (n: number) => (n === 1 ? '1 day' : `${n} days`)
 
 function Figure({ value, words, onOpen }: { value?: string | false; words: string; onOpen?: () => void }) {
   const look = 'block font-head text-xl leading-tight font-bold'
@@ -68,7 +67,7 @@ function Figure({ value, words, onOpen }: { value?: string | false; words: strin
           className={`${look} underline decoration-dotted decoration-1 underline-offset-4`}
         >
           {value}
-          <span className="sr-only">, how the cost is reckoned</span>
+          <span className="sr-only">{copy.bench.howTheCostIsWorked}</span>
         </button>
       ) : (
         <span className={look}>{value || '–'}</span>

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { answer, api } from '../../api/client'
 import { usePantryChange } from '../../api/hooks'
+import { copy } from '../../copy'
 import { Choice } from '../../ui/Choices'
 
 export type Lesson = { name: string; ingredient: string }
@@ -12,12 +13,12 @@ export function Teach({ name, ingredient }: Lesson) {
   if (taught)
     return (
       <p role="status" className="text-fine text-mute">
-        Saved. From now on “{name}” means {ingredient}. You can change this in the Pantry.
+        {copy.bench.savedFromNowOnMeans(name, ingredient)}
       </p>
     )
   return (
     <Choice onPick={() => teach.mutate({ name, ingredient }, { onSuccess: () => setTaught(true) })}>
-      Always read “{name}” as {ingredient}
+      {copy.bench.alwaysReadAs(name, ingredient)}
     </Choice>
   )
 }

@@ -1,6 +1,7 @@
 import { ChevronDown } from 'lucide-react'
 import { lazy, memo, Suspense } from 'react'
 import type { Reckoning } from '../../api/schema'
+import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { Menu, MenuItem, MenuRule } from '../../ui/Menu'
 import type { BenchDraft } from './useDraft'
@@ -30,15 +31,15 @@ export type WorkSheet =
   | 'method'
 
 const work: { sheet: WorkSheet; label: string; needsDrink: boolean; ruleAfter?: boolean }[] = [
-  { sheet: 'trial', label: 'Trial cup', needsDrink: true },
-  { sheet: 'cup', label: 'In the cup', needsDrink: true },
-  { sheet: 'nudge', label: 'To the spoons you have', needsDrink: true, ruleAfter: true },
-  { sheet: 'ladder', label: 'Let it down', needsDrink: true },
-  { sheet: 'split', label: 'Split the base', needsDrink: true },
-  { sheet: 'match', label: 'Match figures', needsDrink: false, ruleAfter: true },
-  { sheet: 'paste', label: 'Paste a recipe', needsDrink: false },
-  { sheet: 'compare', label: 'Compare', needsDrink: true },
-  { sheet: 'export', label: 'Print or take elsewhere', needsDrink: true },
+  { sheet: 'trial', label: copy.bench.trialCup, needsDrink: true },
+  { sheet: 'cup', label: copy.bench.inACupOfCoffee, needsDrink: true },
+  { sheet: 'nudge', label: copy.bench.roundToMySpoons, needsDrink: true, ruleAfter: true },
+  { sheet: 'ladder', label: copy.bench.dilute, needsDrink: true },
+  { sheet: 'split', label: copy.bench.splitTheBatch, needsDrink: true },
+  { sheet: 'match', label: copy.bench.matchALabel, needsDrink: false, ruleAfter: true },
+  { sheet: 'paste', label: copy.bench.pasteARecipe, needsDrink: false },
+  { sheet: 'compare', label: copy.bench.compare, needsDrink: true },
+  { sheet: 'export', label: copy.bench.printOrExport, needsDrink: true },
 ]
 
 type MenuProps = { reckoned: boolean; onOpen: (sheet: WorkSheet) => void }
@@ -47,7 +48,8 @@ type MenuProps = { reckoned: boolean; onOpen: (sheet: WorkSheet) => void }
 export const WorkMenu = memo(function WorkMenu({ reckoned, onOpen }: MenuProps) {
   const trigger = (
     <Button>
-      Work on it <ChevronDown size={16} aria-hidden />
+      {copy.bench.tools}
+      <ChevronDown size={16} aria-hidden />
     </Button>
   )
   return (

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react'
+import { copy } from '../../copy'
 import type { Figure } from './WorkingDialog'
 
 type Props = { figure?: Figure; of: string; onWorking: (figure: Figure) => void; children: ReactNode }
@@ -14,7 +15,7 @@ export function WorkingButton({ figure, of, onWorking, children }: Props) {
       className={`${look} min-h-6 underline decoration-dotted decoration-1 underline-offset-4`}
     >
       {children}
-      <span className="sr-only">, how {of.toLowerCase()} is reckoned</span>
+      <span className="sr-only">{copy.bench.howIsWorkedOut(of.toLowerCase())}</span>
     </button>
   )
 }

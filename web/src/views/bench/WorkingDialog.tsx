@@ -1,6 +1,6 @@
-import { useQuery } from '@tanstack/react-query'
-import { answer, api } from '../../api/client'
+import { query } from '../../api/client'
 import type { ToShow, Working, WorkingPart } from '../../api/schema'
+import { copy } from '../../copy'
 import { Dialog } from '../../ui/Dialog'
 import { toThreeFigures } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
@@ -23,21 +23,18 @@ const inks: Record<string, string> = {
 export function WorkingDialog({ bench, figure, onClose }: { bench: BenchDraft; figure: Figure; onClose: () => void }) {
   const { name, recipe } = bench.draft
   const body = { name, recipe, figure }
-  const working = useQuery({
-    queryKey: ['working', JSON.stringify(body)],
-    queryFn: () => answer(api.POST('/api/workings', { body })),
-  })
+  const working = query.useQuery('post', '/api/workings', { body })
   const w = working.data
   return (
-    <Dialog onClose={onClose} title={w?.title ?? 'How it is reckoned'}>
-      {working.error && <Notice urgent>{working.error.message}</Notice>}
+    <Dialog onClose={onClose} title={w?.title ?? copy.bench.howItIsWorkedOut}>
+      {working.error && <Notice urgent>{working.error.detail}</Notice>}
       {w && (
         <>
           <p>{w.result}</p>
           {w.streams.length > 0 && <Streams w={w} />}
-          <Parts head="What went in" parts={w.lines} unit={w.unit} />
-          <Told head="What changes it" told={w.reasons} />
-          <Told head="The numbers behind it" told={w.constants} />
+          <Parts head={copy.bench.ingredients} parts={w.lines} unit={w.unit} />
+          <Told head={copy.bench.whatAffectsIt} told={w.reasons} />
+          <Told head={copy.bench.theNumbers} told={w.constants} />
         </>
       )}
     </Dialog>
@@ -58,7 +55,7 @@ function Streams({ w }: { w: Working }) {
         ))}
       </div>
       <figcaption>
-        <Parts head="Where it came to be" parts={w.streams} unit={w.unit} />
+        <Parts head={copy.bench.whereItAllWent} parts={w.streams} unit={w.unit} />
       </figcaption>
     </figure>
   )

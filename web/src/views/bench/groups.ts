@@ -1,4 +1,5 @@
 import type { Line, LineFigure, Reckoning } from '../../api/schema'
+import { copy } from '../../copy'
 import { toTenth, toTwoFigures } from '../../ui/format'
 
 /** Row is a line as typed with its figures, if they are there yet. */
@@ -47,11 +48,11 @@ function headFigure(name: string, r: Reckoning | undefined): string {
   switch (name) {
     case 'Base':
       if (!r.ratio) return ''
-      return `1 : ${toTwoFigures(r.ratio.byVolume)} in cups, 1 : ${toTwoFigures(r.ratio.byMass)} by weight`
+      return copy.bench.n1ByCups1By(toTwoFigures(r.ratio.byVolume), toTwoFigures(r.ratio.byMass))
     case 'Sweet':
-      return `${toTenth(r.per100mL.sucroseEquivalentG)} g/100 mL as sugar`
+      return copy.bench.g100MlAsSugar(toTenth(r.per100mL.sucroseEquivalentG))
     case 'Fat and pinch':
-      return `${toTenth(r.dials[1]?.value ?? 0)} % fat in all`
+      return copy.bench.fatInAll(toTenth(r.dials[1]?.value ?? 0))
   }
   return ''
 }

@@ -1,52 +1,50 @@
 import { isTyping, useKeys } from '../../app/keys'
 import type { BenchDraft } from './useDraft'
 
-/** useBenchKeys are the keys of the Bench. */
+/** useBenchKeys are the keys of the Bench; none of them works behind a dialog. */
 export function useBenchKeys(bench: BenchDraft, onFind: () => void) {
-  useKeys((e) => {
+  /** does runs what a key does, where it does anything. */
+  const does = (find: (e: KeyboardEvent) => (() => void) | undefined) => (e: KeyboardEvent) => {
     if (e.defaultPrevented || document.querySelector('[role="dialog"]')) return
-    const run = historyKey(e, bench) ?? lineKey(e, bench) ?? plainKey(e, bench, onFind)
+    const run = find(e)
     if (!run) return
     e.preventDefault()
     run()
+  }
+  const plain = (run: () => void) => does((e) => (isTyping(e) ? undefined : run))
+  useKeys({
+    '$mod+z': does(() => bench.undo),
+    '$mod+y': does(() => bench.redo),
+    '$mod+Shift+z': does(() => bench.redo),
+    'Alt+ArrowUp': does((e) => movedLine(e, bench, 'previousElementSibling')),
+    'Alt+ArrowDown': does((e) => movedLine(e, bench, 'nextElementSibling')),
+    l: does((e) => (isTyping(e) ? undefined : lockedLine(e, bench))),
+    '/': plain(onFind),
+    '+': plain(() => resize(bench, 1)),
+    'Shift++': plain(() => resize(bench, 1)),
+    '=': plain(() => resize(bench, 1)),
+    '-': plain(() => resize(bench, -1)),
   })
 }
 
-function historyKey(e: KeyboardEvent, bench: BenchDraft) {
-  if (!(e.ctrlKey || e.metaKey) || e.altKey) return undefined
-  const key = e.key.toLowerCase()
-  if (key === 'z' && !e.shiftKey) return bench.undo
-  if (key === 'y' || (key === 'z' && e.shiftKey)) return bench.redo
-  return undefined
-}
+const rowOf = (e: KeyboardEvent) => (e.target instanceof Element ? e.target.closest('[data-line]') : null)
 
-/** lineKey moves or locks the line that has the focus. */
-function lineKey(e: KeyboardEvent, bench: BenchDraft) {
-  const row = e.target instanceof Element ? e.target.closest('[data-line]') : null
+/** movedLine moves the line that has the focus past its neighbour; at the end it stays, and the key does nothing else. */
+function movedLine(e: KeyboardEvent, bench: BenchDraft, side: 'previousElementSibling' | 'nextElementSibling') {
+  const row = rowOf(e)
   const key = row?.getAttribute('data-line')
   if (!row || !key) return undefined
-  if (e.altKey && (e.key === 'ArrowUp' || e.key === 'ArrowDown')) {
-    const other = e.key === 'ArrowUp' ? row.previousElementSibling : row.nextElementSibling
-    const otherKey = other?.getAttribute('data-line')
-    return otherKey ? () => bench.swapLines(key, otherKey) : () => undefined
-  }
-  if (e.key.toLowerCase() === 'l' && !isTyping(e) && !e.ctrlKey && !e.altKey && !e.metaKey) {
-    const line = bench.draft.recipe.lines.find((l) => l.key === key)
-    return line && (() => bench.setLine(key, { locked: !line.locked }))
-  }
-  return undefined
+  const otherKey = row[side]?.getAttribute('data-line')
+  return () => otherKey && bench.swapLines(key, otherKey)
+}
+
+function lockedLine(e: KeyboardEvent, bench: BenchDraft) {
+  const key = rowOf(e)?.getAttribute('data-line')
+  const line = bench.draft.recipe.lines.find((l) => l.key === key)
+  return line && (() => bench.setLine(line.key, { locked: !line.locked }))
 }
 
 const steps = [0.5, 1, 2, 3]
-
-/** plainKey is a key pressed while nothing is typed. */
-function plainKey(e: KeyboardEvent, bench: BenchDraft, onFind: () => void) {
-  if (isTyping(e) || e.ctrlKey || e.altKey || e.metaKey) return undefined
-  if (e.key === '/') return onFind
-  if (e.key === '+' || e.key === '=') return () => resize(bench, 1)
-  if (e.key === '-') return () => resize(bench, -1)
-  return undefined
-}
 
 /** resize goes to the next larger or smaller of the plain factors. */
 function resize(bench: BenchDraft, direction: 1 | -1) {

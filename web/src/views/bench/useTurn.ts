@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query'
 import { type RefObject, startTransition, useRef, useState } from 'react'
 import { answer, api, Refused } from '../../api/client'
 import type { Recipe, Turn } from '../../api/schema'
+import { copy } from '../../copy'
 import type { Draft } from './history'
 import type { Edits } from './useDraft'
 
@@ -38,7 +39,7 @@ export function useTurn({ draft, edits }: Turnable, dial: DialName, give: string
         setProblem(undefined)
       })
     } catch (e) {
-      setProblem(e instanceof Refused ? e.message : 'The dial could not be set.')
+      setProblem(e instanceof Refused ? e.message : copy.bench.theDialCouldNotBe)
     } finally {
       busy.current = false
     }

@@ -1,5 +1,7 @@
 import { Plus, Trash2 } from 'lucide-react'
+import { Refused } from '../../api/client'
 import type { Keeps, NewBottle } from '../../api/schema'
+import { copy } from '../../copy'
 import { Button, IconButton } from '../../ui/Button'
 import { ErrorText, Field } from '../../ui/Field'
 import { toDayAndMonth } from '../../ui/format'
@@ -7,8 +9,8 @@ import { accepts, asMeasure } from '../../ui/number'
 import { Select } from '../../ui/Select'
 
 const places = [
-  { value: 'fridge', label: 'Fridge' },
-  { value: 'freezer', label: 'Freezer' },
+  { value: 'fridge', label: copy.bottling.fridge },
+  { value: 'freezer', label: copy.bottling.freezer },
 ]
 
 /** Filling is a bottle in the form; its volume as typed. */
@@ -20,6 +22,9 @@ export const oneBottle = (ml: number): Filling[] => [{ key: 0, volume: String(Ma
 /** toBottles are the bottles as they are sent. */
 export const toBottles = (fillings: Filling[]): NewBottle[] =>
   fillings.map((f) => ({ volumeML: asMeasure(f.volume, 'mL') || 0, place: f.place }))
+
+/** fieldsOf is what was wrong with the bottles, by field. */
+export const fieldsOf = (error: Error | null): Record<string, string> => (error instanceof Refused ? error.fields : {})
 
 type Props = {
   bottles: Filling[]
@@ -35,7 +40,7 @@ export function BottleRows({ bottles, keeps, fields, onChange }: Props) {
     onChange(bottles.map((b) => (b.key === key ? { ...b, ...change } : b)))
   return (
     <div className="grid gap-2">
-      <ul aria-label="Bottles" className="grid gap-2">
+      <ul aria-label={copy.bottling.bottles} className="grid gap-2">
         {bottles.map((b, n) => (
           <BottleRow
             key={b.key}
@@ -50,7 +55,8 @@ export function BottleRows({ bottles, keeps, fields, onChange }: Props) {
       </ul>
       <div>
         <Button onClick={() => onChange([...bottles, { key: Date.now(), volume: '', place: 'fridge' }])}>
-          <Plus size={18} aria-hidden /> Another bottle
+          <Plus size={18} aria-hidden />
+          {copy.bottling.addABottle}
         </Button>
         <ErrorText id="bottles-error">{fields.bottles}</ErrorText>
       </div>
@@ -60,12 +66,7 @@ export function BottleRows({ bottles, keeps, fields, onChange }: Props) {
 
 /** BottlingCare is what to mind while bottling. */
 export function BottlingCare() {
-  return (
-    <p className="text-sm text-mute">
-      Clean hands, and bottles and cloth boiled and dried. Leave a tenth of a bottle empty in the freezer: water swells,
-      and full glass cracks. Shake before use.
-    </p>
-  )
+  return <p className="text-sm text-mute">{copy.bottling.washYourHandsBoilAnd}</p>
 }
 
 type RowProps = {
@@ -83,20 +84,20 @@ function BottleRow({ n, bottle, keeps, error, onChange, onRemove }: RowProps) {
     <li>
       <div className="flex items-end gap-2">
         <Field
-          label={`Bottle ${n + 1}`}
+          label={copy.bottling.bottle(n + 1)}
           unit="mL"
           className="w-32"
           value={bottle.volume}
           onChange={(e) => onChange({ volume: e.target.value })}
         />
         <Select
-          label="in the"
+          label={copy.bottling.inThe}
           value={bottle.place}
           choices={places}
           onChange={(v) => onChange({ place: v as NewBottle['place'] })}
         />
         {onRemove && (
-          <IconButton label={`Remove bottle ${n + 1}`} className="mb-1 ml-auto" onClick={onRemove}>
+          <IconButton label={copy.bottling.removeBottle(n + 1)} className="mb-1 ml-auto" onClick={onRemove}>
             <Trash2 size={18} aria-hidden />
           </IconButton>
         )}
@@ -104,11 +105,10 @@ function BottleRow({ n, bottle, keeps, error, onChange, onRemove }: RowProps) {
       <ErrorText id={`bottle-${bottle.key}-error`}>{error && accepts('mL')}</ErrorText>
       {keeps && until && (
         <p className="mt-1 text-note">
-          use by <b>{toDayAndMonth(until)}</b>
+          {copy.bottling.useBy}
+          <b>{toDayAndMonth(until)}</b>
           <span className="text-mute">
-            {bottle.place === 'freezer'
-              ? '; then thaw in the fridge and use within 2 days'
-              : `: ${keeps.reasons.join('; ')}`}
+            {bottle.place === 'freezer' ? copy.bottling.thenThawInTheFridge : `: ${keeps.reasons.join('; ')}`}
           </span>
         </p>
       )}

@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { answer, api, Refused } from '../../api/client'
 import { usePlanChange } from '../../api/hooks'
 import type { Bowl, Plan } from '../../api/schema'
+import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { classes } from '../../ui/classes'
 import { ErrorText } from '../../ui/Field'
@@ -16,11 +17,9 @@ import { StartBowl } from './StartBowl'
 export function Bowls({ plan }: { plan: Plan }) {
   const [starting, setStarting] = useState(false)
   return (
-    <Tray label="Soaking bowls" className="grid gap-2">
-      <h2 className="text-xl">Soaking bowls</h2>
-      {plan.bowls.length === 0 && (
-        <p className="text-note text-mute">One lot in to soak can do for several drinks: draw from it, top it up.</p>
-      )}
+    <Tray label={copy.bowls.soakingBowls} className="grid gap-2">
+      <h2 className="text-xl">{copy.bowls.soakingBowls}</h2>
+      {plan.bowls.length === 0 && <p className="text-note text-mute">{copy.bowls.soakOnceForSeveralDrinks}</p>}
       <ul className="grid gap-3">
         {plan.bowls.map((b) => (
           <BowlRow key={b.id} b={b} />
@@ -28,7 +27,8 @@ export function Bowls({ plan }: { plan: Plan }) {
       </ul>
       <div>
         <Button onClick={() => setStarting(true)}>
-          <Soup size={18} aria-hidden /> Start a bowl
+          <Soup size={18} aria-hidden />
+          {copy.bowls.startABowl}
         </Button>
       </div>
       {starting && <StartBowl soakable={plan.soakable} onClose={() => setStarting(false)} />}
@@ -50,49 +50,53 @@ function BowlRow({ b }: { b: Bowl }) {
       <p className="leading-tight">
         <b>{b.name}</b>{' '}
         <span className="text-mute">
-          {toGrams(b.dryG)} as dry, {toGrams(b.wetG)} soaked, {b.fridge ? 'in the fridge' : 'on the bench'}
+          {copy.bowls.drySoaked(toGrams(b.dryG), toGrams(b.wetG))}
+          {b.fridge ? copy.bowls.inTheFridge : copy.bowls.onTheCounter}
         </span>
       </p>
       <p className="text-note">
-        In since {toDayAndClock(b.since)}, soaked enough from {toDayAndClock(b.ready)},{' '}
-        <b className={classes(b.past && 'text-hibiscus-deep')}>use within {toDayAndClock(b.within)}</b>. Water changed{' '}
-        {toDayAndClock(b.changed)}
-        {b.vesselML > 0 && `; a vessel of ${toMillilitres(b.vesselML)}`}.
+        {copy.bowls.soakingSinceReadyFrom(toDayAndClock(b.since), toDayAndClock(b.ready))}
+        <b className={classes(b.past && 'text-hibiscus-deep')}>{copy.bowls.within(toDayAndClock(b.within))}</b>
+        {copy.bowls.waterChanged(toDayAndClock(b.changed))}
+        {b.vesselML > 0 && copy.bowls.aBowl(toMillilitres(b.vesselML))}.
       </p>
       <p className={classes('text-note', b.shortG > 0 ? 'font-bold text-hibiscus-deep' : 'text-mute')}>{b.enough}</p>
-      {b.past && <Notice>It is past its time. Smell, slime or fizz: out with it.</Notice>}
+      {b.past && <Notice>{copy.bowls.pastItsTimeIfIt}</Notice>}
       <div className="flex flex-wrap items-end gap-2">
         <Button
-          aria-label={`Water changed: ${b.name}`}
+          aria-label={copy.bowls.waterChangedOf(b.name)}
           onClick={() => change.mutate({ freshWater: true, fridge: b.fridge })}
         >
-          Water changed
+          {copy.bowls.waterChangedButton}
         </Button>
         <Button
-          aria-label={`${b.fridge ? 'To the bench' : 'Into the fridge'}: ${b.name}`}
+          aria-label={`${b.fridge ? copy.bowls.ontoTheCounter : copy.bowls.intoTheFridge}: ${b.name}`}
           onClick={() => change.mutate({ freshWater: false, fridge: !b.fridge })}
         >
-          {b.fridge ? 'To the bench' : 'Into the fridge'}
+          {b.fridge ? copy.bowls.ontoTheCounter : copy.bowls.intoTheFridge}
         </Button>
-        <Button aria-label={`${b.past ? 'Thrown out' : 'Empty it'}: ${b.name}`} onClick={() => end.mutate(undefined)}>
-          {b.past ? 'Thrown out' : 'Empty it'}
+        <Button
+          aria-label={`${b.past ? copy.bowls.throwAway : copy.bowls.empty}: ${b.name}`}
+          onClick={() => end.mutate(undefined)}
+        >
+          {b.past ? copy.bowls.throwAway : copy.bowls.empty}
         </Button>
       </div>
       <div className="flex flex-wrap items-end gap-2">
         <NumberField
           className="w-36"
-          label={`Top up ${b.name}`}
+          label={copy.bowls.topUp(b.name)}
           unit="g"
           value={more}
           onNumber={setMore}
           onEmpty={() => setMore(undefined)}
         />
         <Button
-          aria-label={`Top up: ${b.name}`}
+          aria-label={copy.bowls.topUpOf(b.name)}
           disabled={!more}
           onClick={() => more && topUp.mutate(more, { onSuccess: () => setMore(undefined) })}
         >
-          Top up
+          {copy.bowls.topUpButton}
         </Button>
       </div>
       <ErrorText id={`bowl-${b.id}-error`}>{problem?.message}</ErrorText>

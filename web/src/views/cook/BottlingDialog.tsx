@@ -1,68 +1,51 @@
-import { type FormEvent, useState } from 'react'
-import { answer, api, Refused } from '../../api/client'
+import { useState } from 'react'
+import { answer, api } from '../../api/client'
 import { usePlanChange } from '../../api/hooks'
+import { Bottling as limits } from '../../api/limits'
 import type { Bottling, PlanItem } from '../../api/schema'
+import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
 import { ErrorText, Field } from '../../ui/Field'
+import { numberOf, useFields } from '../../ui/form'
 import { toMillilitres } from '../../ui/format'
-import { accepts, asMeasure } from '../../ui/number'
-import { BottleRows, BottlingCare, oneBottle, toBottles } from '../bottling/BottleRows'
-
-const measured = (typed: string, unit: string) => (typed.trim() === '' ? undefined : asMeasure(typed, unit))
+import { BottleRows, BottlingCare, fieldsOf, oneBottle, toBottles } from '../bottling/BottleRows'
 
 /** BottlingDialog puts a cooked drink into bottles, and records how it was really made. */
 export function BottlingDialog({ item, onClose }: { item: PlanItem; onClose: () => void }) {
-  const [gave, setGave] = useState('')
-  const [pulp, setPulp] = useState('')
+  const form = useFields(limits, { measuredML: '', pulpG: '' })
   const [bottles, setBottles] = useState(() => oneBottle(item.ml))
   const bottle = usePlanChange((body: Bottling) =>
     answer(api.POST('/api/plan/items/{id}/batch', { params: { path: { id: item.id } }, body })),
   )
-  const refused = bottle.error instanceof Refused ? bottle.error : undefined
   const hasOpen = item.steps.some((s) => s.amounts.some((a) => a.open && !a.used))
-  const wrong = (typed: string, unit: string) => typed.trim() !== '' && !(asMeasure(typed, unit) >= 1)
-  const submit = (e: FormEvent) => {
-    e.preventDefault()
-    if (wrong(gave, 'mL') || wrong(pulp, 'g')) return
-    bottle.mutate(
-      { measuredML: measured(gave, 'mL'), pulpG: measured(pulp, 'g'), bottles: toBottles(bottles) },
-      { onSuccess: onClose },
-    )
-  }
+  const submit = form.submit(async ({ measuredML, pulpG }) => {
+    const measured = { measuredML: numberOf(measuredML, 'mL'), pulpG: numberOf(pulpG, 'g') }
+    await bottle.mutateAsync({ ...measured, bottles: toBottles(bottles) })
+    onClose()
+  })
   return (
-    <Dialog onClose={onClose} title={`Bottle ${item.name}`} intro={`About ${toMillilitres(item.ml)} was expected.`}>
+    <Dialog
+      onClose={onClose}
+      title={copy.cook.bottle(item.name)}
+      intro={copy.cook.expectedYieldAbout(toMillilitres(item.ml))}
+    >
       <form onSubmit={submit} className="grid gap-4">
         <div className="grid gap-3 sm:grid-cols-2">
           <Field
-            label="It gave, if you measured it"
-            unit="mL"
-            value={gave}
-            error={wrong(gave, 'mL') || refused?.fields.measuredML ? `${accepts('mL')} Or leave it empty.` : undefined}
-            onChange={(e) => setGave(e.target.value)}
+            label={copy.cook.measuredYieldIfYouMeasured}
+            {...form.field('measuredML', { unit: 'mL', optional: true })}
           />
-          <Field
-            label="Wet pulp, if you weighed it"
-            unit="g"
-            value={pulp}
-            error={wrong(pulp, 'g') || refused?.fields.pulpG ? `${accepts('g')} Or leave it empty.` : undefined}
-            onChange={(e) => setPulp(e.target.value)}
-          />
+          <Field label={copy.cook.wetPulpIfYouWeighed} {...form.field('pulpG', { unit: 'g', optional: true })} />
         </div>
-        {hasOpen && (
-          <p className="text-note text-mute">
-            An amount was left open: from these two it is worked back, with how sure that is.
-          </p>
-        )}
-        <BottleRows bottles={bottles} fields={refused?.fields ?? {}} onChange={setBottles} />
+        {hasOpen && <p className="text-note text-mute">{copy.cook.oneAmountWasNotWeighed}</p>}
+        <BottleRows bottles={bottles} fields={fieldsOf(bottle.error)} onChange={setBottles} />
         <BottlingCare />
-        <ErrorText id="bottling-error">
-          {bottle.error && Object.keys(refused?.fields ?? {}).length === 0 ? bottle.error.message : undefined}
-        </ErrorText>
+        <ErrorText id="bottling-error">{form.refusal}</ErrorText>
         <div className="flex justify-end gap-2">
-          <Button onClick={onClose}>Not yet</Button>
-          <Button primary type="submit" disabled={bottle.isPending}>
-            Bottle it
+          <Button onClick={onClose}>{copy.cook.cancel}</Button>
+          <Button primary type="submit" disabled={form.busy}>
+            {copy.cook.bottleButton}
           </Button>
         </div>
       </form>

@@ -5,6 +5,7 @@ import { answer, api } from '../../api/client'
 import { useFollow, usePlan, usePlanChange } from '../../api/hooks'
 import type { Plan, PlanItem } from '../../api/schema'
 import { useKeys } from '../../app/keys'
+import { copy } from '../../copy'
 import { ErrorText } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
 import { NotFor } from '../whom/NotFor'
@@ -23,13 +24,12 @@ export function Cook({ id }: { id?: number }) {
     <main className="flex min-h-[calc(100dvh-1rem)] flex-col gap-4 pt-3">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <Link href="/plan" className="flex min-h-11 items-center gap-2 font-bold text-rim underline">
-          <ArrowLeft size={20} aria-hidden /> The Plan
+          <ArrowLeft size={20} aria-hidden />
+          {copy.cook.plan}
         </Link>
         <TimerRow />
       </div>
-      {plan.error && (
-        <Notice urgent>{plan.error.message} What is marked is safe; it is asked for again by itself.</Notice>
-      )}
+      {plan.error && <Notice urgent>{copy.cook.yourProgressIsSafeTrying(plan.error.detail ?? '')}</Notice>}
       {plan.data && !item && <NothingToCook />}
       {item && <AtWork key={item.id} item={item} />}
     </main>
@@ -45,10 +45,10 @@ function itemOf(plan: Plan, id?: number): PlanItem | undefined {
 function NothingToCook() {
   return (
     <div className="max-w-2xl text-2xl">
-      <h1 className="text-figure leading-tight">Nothing to cook</h1>
-      <p className="my-3">Put a drink on the plan, and its steps come up here one by one.</p>
+      <h1 className="text-figure leading-tight">{copy.cook.nothingToCook}</h1>
+      <p className="my-3">{copy.cook.planADrinkAndIts}</p>
       <Link href="/plan" className="font-bold text-rim underline">
-        To the Plan
+        {copy.cook.goToThePlan}
       </Link>
     </div>
   )
@@ -69,13 +69,15 @@ function AtWork({ item }: { item: PlanItem }) {
       { onError: (e) => setProblem(e.message), onSuccess: () => setProblem(undefined) },
     )
   }
-  useKeys((e) => {
-    if (e.key !== ' ' || !front || e.repeat || bottling) return
-    if (e.target instanceof HTMLElement && e.target.closest('input, button, a, summary')) return
-    e.preventDefault()
-    const step = item.steps[front.step]
-    if (step?.kind === 'bottle' && item.batchID === 0) setBottling(true)
-    else set(front.step, {})
+  useKeys({
+    Space: (e) => {
+      if (!front || e.repeat || bottling) return
+      if (e.target instanceof HTMLElement && e.target.closest('input, button, a, summary')) return
+      e.preventDefault()
+      const step = item.steps[front.step]
+      if (step?.kind === 'bottle' && item.batchID === 0) setBottling(true)
+      else set(front.step, {})
+    },
   })
   if (!front) return null
   return (

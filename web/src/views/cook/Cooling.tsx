@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { answer, api, Refused } from '../../api/client'
 import { useTimerChange } from '../../api/hooks'
 import type { CoolingFigure, CoolingWay } from '../../api/schema'
+import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 import { NumberField } from '../../ui/NumberField'
@@ -11,12 +12,15 @@ import { Select } from '../../ui/Select'
 import { Tray } from '../../ui/Tray'
 
 const baths: { value: CoolingWay['bath']; label: string }[] = [
-  { value: 'ice bath', label: 'an ice bath, stirred' },
-  { value: 'cold water', label: 'cold water' },
-  { value: 'air', label: 'the air' },
-  { value: 'fridge', label: 'the fridge' },
+  { value: 'ice bath', label: copy.cook.anIceBathStirred },
+  { value: 'cold water', label: copy.cook.coldWater },
+  { value: 'air', label: copy.cook.theOpenAir },
+  { value: 'fridge', label: copy.cook.theFridge },
 ]
-const among = [1, 2, 3, 4, 6, 8].map((n) => ({ value: String(n), label: n === 1 ? 'one vessel' : `${n} vessels` }))
+const among = [1, 2, 3, 4, 6, 8].map((n) => ({
+  value: String(n),
+  label: copy.cook.containers(n),
+}))
 
 const everyMinute = 60_000
 
@@ -42,16 +46,16 @@ export function Cooling({ id }: { id: number }) {
   const watch = useTimerChange(() => answer(api.POST('/api/plan/items/{id}/cooling/watch', { params, body: body() })))
   const refused = cooling.error instanceof Refused ? cooling.error : undefined
   return (
-    <Tray label="Cooling" className="grid content-start gap-3">
-      <h2 className="text-xl">Cooling</h2>
+    <Tray label={copy.cook.cooling} className="grid content-start gap-3">
+      <h2 className="text-xl">{copy.cook.cooling}</h2>
       <Select
-        label="It stands in"
+        label={copy.cook.coolingIn}
         value={way.bath}
         choices={baths}
         onChange={(bath) => change({ bath: bath as CoolingWay['bath'] })}
       />
       <Select
-        label="divided among"
+        label={copy.cook.dividedAmong}
         value={String(way.vessels)}
         choices={among}
         onChange={(n) => change({ vessels: Number(n) })}
@@ -59,7 +63,7 @@ export function Cooling({ id }: { id: number }) {
       <div className="flex flex-wrap gap-3">
         <NumberField
           className="w-36"
-          label="How deep"
+          label={copy.cook.depth}
           unit="cm"
           value={way.depthCM || undefined}
           onNumber={(depthCM) => change({ depthCM })}
@@ -67,9 +71,9 @@ export function Cooling({ id }: { id: number }) {
         />
         <NumberField
           className="grow basis-44"
-          label="The thermometer says"
+          label={copy.cook.thermometerReading}
           unit="°C"
-          hint="Measured, the rest is reckoned from it."
+          hint={copy.cook.enterAReadingForA}
           value={way.nowC}
           least={-5}
           error={refused?.fields.nowC}
@@ -81,7 +85,8 @@ export function Cooling({ id }: { id: number }) {
       {cooling.data && !refused && <Said c={cooling.data} />}
       <div>
         <Button className="min-h-12" disabled={watch.isPending} onClick={() => watch.mutate(undefined)}>
-          <BellRing size={20} aria-hidden /> Ring before it is too late
+          <BellRing size={20} aria-hidden />
+          {copy.cook.alertMeInTime}
         </Button>
       </div>
       {watch.error && <Notice urgent>{watch.error.message}</Notice>}
@@ -96,7 +101,7 @@ function Said({ c }: { c: CoolingFigure }) {
       <p>{c.words}</p>
       {c.helps.length > 0 && (
         <>
-          <p className="mt-1 font-bold">What still helps, done now:</p>
+          <p className="mt-1 font-bold">{copy.cook.whatStillHelps}</p>
           <ul className="list-disc pl-5">
             {c.helps.map((h) => (
               <li key={h}>{h}</li>

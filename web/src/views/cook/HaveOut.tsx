@@ -1,4 +1,5 @@
 import type { ReadyList } from '../../api/schema'
+import { copy } from '../../copy'
 import { classes } from '../../ui/classes'
 import { toGrams } from '../../ui/format'
 
@@ -10,11 +11,11 @@ export function HaveOut({ ready }: { ready: ReadyList }) {
   return (
     <details open={window.innerWidth >= wideEnough} className="rounded-2xl bg-linen px-4 py-3">
       <summary className="cursor-pointer">
-        <h2 className="inline text-xl">To have out</h2>
+        <h2 className="inline text-xl">{copy.cook.getReady}</h2>
         <p className={classes('text-lg', ready.short > 0 && 'font-bold text-hibiscus-deep')}>
           {ready.short > 0
-            ? `By the pantry, ${ready.short} of ${ready.lines.length} are not all there.`
-            : 'By the pantry, all of it is there.'}
+            ? copy.cook.ofIngredientsAreShort(ready.short, ready.lines.length)
+            : copy.cook.youHaveEverything}
         </p>
       </summary>
       <div className="grid gap-x-6 text-lg sm:grid-cols-2">
@@ -24,7 +25,7 @@ export function HaveOut({ ready }: { ready: ReadyList }) {
               <span>{l.name}</span>
               <span className="text-right whitespace-nowrap">
                 {toGrams(l.needG)}
-                {l.shortG > 0 && <b className="block text-hibiscus-deep">{toGrams(l.shortG)} missing</b>}
+                {l.shortG > 0 && <b className="block text-hibiscus-deep">{copy.cook.short(toGrams(l.shortG))}</b>}
               </span>
             </li>
           ))}

@@ -1,6 +1,7 @@
 import { answer, api } from '../../api/client'
 import { usePlanChange, useWeighing } from '../../api/hooks'
 import type { Overshoot, WeighedNow } from '../../api/schema'
+import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { ErrorText } from '../../ui/Field'
 import { toGrams } from '../../ui/format'
@@ -15,22 +16,20 @@ export function Over({ itemID, over }: { itemID: number; over: Overshoot }) {
   const problem = leave.error ?? follow.error
   return (
     <section
-      aria-label="Too much"
+      aria-label={copy.cook.tooMuch}
       role="alert"
       className="grid gap-2 rounded-2xl bg-hibiscus-pale px-4 py-3 text-hibiscus-deep"
     >
-      <p className="text-lg font-bold">
-        {toGrams(over.overG)} over: {over.name}. Take some out, or choose.
-      </p>
+      <p className="text-lg font-bold">{copy.cook.tooMuchTakeSomeOut(toGrams(over.overG), over.name)}</p>
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
         <Button onClick={() => leave.mutate({ key: over.key, massG: over.usedG, taken: true })}>
-          Leave it as it is
+          {copy.cook.keepIt}
         </Button>
         <span>{over.asItIs}</span>
       </div>
       {over.canRescale && (
         <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
-          <Button onClick={() => follow.mutate(over.key)}>Let the rest follow</Button>
+          <Button onClick={() => follow.mutate(over.key)}>{copy.cook.adjustTheRest}</Button>
           <span>{over.rescaled}</span>
         </div>
       )}

@@ -2,7 +2,8 @@ import { Scale as ScaleIcon } from 'lucide-react'
 import { answer, api, Refused } from '../../api/client'
 import { useScale, useScaleChange, useWeighing } from '../../api/hooks'
 import type { ScaleNow } from '../../api/schema'
-import { isTyping, useKeys } from '../../app/keys'
+import { unlessTyping, useKeys } from '../../app/keys'
+import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { classes } from '../../ui/classes'
 import { ErrorText } from '../../ui/Field'
@@ -19,10 +20,7 @@ export function Scale({ itemID }: { itemID: number }) {
   const zero = useScaleChange(tare)
   const take = useWeighing(() => answer(api.POST('/api/scale/take')))
   const mine = scale?.connected && scale.itemID === itemID
-  useKeys((e) => {
-    if (e.key.toLowerCase() !== 't' || isTyping(e) || e.altKey || e.ctrlKey || e.metaKey || !mine) return
-    zero.mutate(undefined)
-  })
+  useKeys(mine ? { t: unlessTyping(() => zero.mutate(undefined)) } : {})
   if (!scale) return null
   const refused = [connect.error, zero.error, take.error].find((e) => e instanceof Refused)
   return (
@@ -30,7 +28,7 @@ export function Scale({ itemID }: { itemID: number }) {
       {scale.note && <Notice urgent>{scale.note}</Notice>}
       {!mine && (
         <Button className="justify-self-start" onClick={() => connect.mutate(undefined)}>
-          <ScaleIcon size={20} aria-hidden /> {scale.note ? 'Connect the scale again' : 'Weigh with the scale'}
+          <ScaleIcon size={20} aria-hidden /> {scale.note ? copy.cook.reconnectTheScale : copy.cook.connectTheScale}
         </Button>
       )}
       {mine && (
@@ -38,14 +36,15 @@ export function Scale({ itemID }: { itemID: number }) {
           <Reading scale={scale} />
           <div className="flex flex-wrap gap-2">
             <Button onClick={() => zero.mutate(undefined)}>
-              Tare <span className="font-normal text-mute">T</span>
+              {copy.cook.tare}
+              <span className="font-normal text-mute">T</span>
             </Button>
             {scale.key && (
               <Button disabled={scale.verdict === 'nothing'} onClick={() => take.mutate(undefined)}>
-                Take it as it is
+                {copy.cook.recordNow}
               </Button>
             )}
-            <Button onClick={() => disconnect.mutate(undefined)}>No scale</Button>
+            <Button onClick={() => disconnect.mutate(undefined)}>{copy.cook.disconnect}</Button>
           </div>
         </>
       )}
@@ -57,15 +56,15 @@ export function Scale({ itemID }: { itemID: number }) {
 function Reading({ scale }: { scale: ScaleNow }) {
   return (
     <div>
-      <p className="text-mute">{scale.key ? scale.amount : 'All of this step is weighed'}</p>
+      <p className="text-mute">{scale.key ? scale.amount : copy.cook.everythingForThisStepIs}</p>
       <p className="font-head text-figure-xl leading-none font-bold max-sm:text-figure-l">
-        <output aria-label="On the scale">{toFixed(scale.massG, scale.decimals)}</output>{' '}
+        <output aria-label={copy.cook.onTheScale}>{toFixed(scale.massG, scale.decimals)}</output>{' '}
         <span className="text-3xl">{scale.unit}</span>
       </p>
       {scale.targetG > 0 && (
         <>
           <p className="mt-1 text-lg text-mute">
-            of {toFixed(scale.targetG, scale.decimals)} {scale.unit}, {goWords(scale)}
+            {copy.cook.of(toFixed(scale.targetG, scale.decimals), scale.unit, goWords(scale))}
           </p>
           <div aria-hidden className="relative mt-2 h-6 overflow-hidden rounded-full bg-oat">
             <span
@@ -87,7 +86,7 @@ function Reading({ scale }: { scale: ScaleNow }) {
 }
 
 function goWords(s: ScaleNow): string {
-  if (s.verdict === 'within') return s.steady ? 'near enough' : 'near enough, still moving'
-  if (s.toGoG < 0) return `${toFixed(-s.toGoG, s.decimals)} ${s.unit} over`
-  return `${toFixed(s.toGoG, s.decimals)} ${s.unit} to go`
+  if (s.verdict === 'within') return s.steady ? copy.cook.closeEnough : copy.cook.closeEnoughStillMoving
+  if (s.toGoG < 0) return copy.cook.over(toFixed(-s.toGoG, s.decimals), s.unit)
+  return copy.cook.scaleToGo(toFixed(s.toGoG, s.decimals), s.unit)
 }

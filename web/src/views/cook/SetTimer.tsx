@@ -1,44 +1,37 @@
 import { Timer } from 'lucide-react'
-import { useState } from 'react'
 import { answer, api } from '../../api/client'
 import { useTimerChange } from '../../api/hooks'
+import { NewTimer as limits } from '../../api/limits'
+import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
-import { Field } from '../../ui/Field'
+import { ErrorText, Field } from '../../ui/Field'
+import { numberOf, useFields } from '../../ui/form'
 import { toCountdown } from '../../ui/format'
-import { asMeasure } from '../../ui/number'
 
 type Props = { name: string; seconds: number }
 
 /** SetTimer starts a timer for the step, at the time it takes or at one's own. */
 export function SetTimer({ name, seconds }: Props) {
-  const [typed, setTyped] = useState('')
+  const form = useFields(limits, { minutes: '' })
   const start = useTimerChange((minutes: number) => answer(api.POST('/api/timers', { body: { name, minutes } })))
-  const minutes = asMeasure(typed, 'min')
-  const wrong = typed.trim() !== '' && !(minutes > 0)
+  const send = form.submit(({ minutes }) => start.mutateAsync(numberOf(minutes, 'min') ?? 0).then(form.reset))
   return (
-    <div className="flex flex-wrap items-end gap-3">
+    <form onSubmit={send} className="flex flex-wrap items-end gap-3">
       {seconds > 0 && (
         <Button className="min-h-12 text-lg" onClick={() => start.mutate(seconds / 60)}>
-          <Timer size={22} aria-hidden /> Timer for {toCountdown(seconds)}
+          <Timer size={22} aria-hidden />
+          {copy.cook.timer(toCountdown(seconds))}
         </Button>
       )}
       <Field
         className="w-48"
-        label="Own time"
-        unit="min"
-        inputMode="decimal"
-        autoComplete="off"
-        value={typed}
-        error={wrong ? 'Enter minutes above 0.' : start.error?.message}
-        onChange={(e) => setTyped(e.target.value)}
+        label={copy.cook.yourOwnTime}
+        {...form.field('minutes', { unit: 'min', says: copy.cook.minutesWork })}
       />
-      <Button
-        className="min-h-12"
-        disabled={!(minutes > 0)}
-        onClick={() => start.mutate(minutes, { onSuccess: () => setTyped('') })}
-      >
-        Start
+      <Button className="min-h-12" type="submit">
+        {copy.cook.start}
       </Button>
-    </div>
+      <ErrorText id="timer-error">{form.refusal}</ErrorText>
+    </form>
   )
 }

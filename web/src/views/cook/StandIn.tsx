@@ -3,6 +3,7 @@ import { Plug, Unplug } from 'lucide-react'
 import { useState } from 'react'
 import { answer, api } from '../../api/client'
 import type { Drive } from '../../api/schema'
+import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { asMeasure } from '../../ui/number'
 
@@ -13,11 +14,11 @@ export function StandIn({ toGoG }: { toGoG: number }) {
   const grams = asMeasure(typed, 'g')
   return (
     <details className="rounded-2xl bg-linen px-4 py-2 text-note">
-      <summary className="min-h-8 cursor-pointer font-bold">Stand-in scale: pour from the screen</summary>
+      <summary className="min-h-8 cursor-pointer font-bold">{copy.cook.practiceScalePourOnScreen}</summary>
       <div className="flex flex-wrap items-center gap-2 py-2">
-        {toGoG > 0 && <Button onClick={() => drive.mutate({ pourG: toGoG })}>Pour what is missing</Button>}
+        {toGoG > 0 && <Button onClick={() => drive.mutate({ pourG: toGoG })}>{copy.cook.pourWhatIsMissing}</Button>}
         <label className="flex min-h-11 items-center gap-2 rounded-full border-2 border-rim bg-enamel px-4">
-          <span className="sr-only">Grams to pour</span>
+          <span className="sr-only">{copy.cook.gramsToPour}</span>
           <input
             className="w-16 bg-transparent outline-none"
             inputMode="decimal"
@@ -27,13 +28,15 @@ export function StandIn({ toGoG }: { toGoG: number }) {
           g
         </label>
         <Button disabled={!(Math.abs(grams) > 0)} onClick={() => drive.mutate({ pourG: grams })}>
-          Pour
+          {copy.cook.pour}
         </Button>
         <Button onClick={() => drive.mutate({ unplug: true })}>
-          <Unplug size={18} aria-hidden /> Pull the plug
+          <Unplug size={18} aria-hidden />
+          {copy.cook.unplug}
         </Button>
         <Button onClick={() => drive.mutate({ plug: true })}>
-          <Plug size={18} aria-hidden /> Plug in
+          <Plug size={18} aria-hidden />
+          {copy.cook.plugIn}
         </Button>
       </div>
     </details>

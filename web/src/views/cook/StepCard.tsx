@@ -1,5 +1,6 @@
 import { SkipForward, Undo2 } from 'lucide-react'
 import type { Front, ItemStep, PlanItem } from '../../api/schema'
+import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { toDayAndClock, toGrams, toMinutes } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
@@ -25,10 +26,8 @@ export function StepCard({ item, front, onDone, onSkip, onUndo, onBottle }: Prop
   const bottles = step?.kind === 'bottle' && item.batchID === 0
   return (
     <div className="grid grow content-start gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,27rem)]">
-      <Tray label="The step now" className="flex flex-col gap-4">
-        <p className="text-xl text-mute">
-          {item.name} · step {front.place} of {front.of}
-        </p>
+      <Tray label={copy.cook.currentStep} className="flex flex-col gap-4">
+        <p className="text-xl text-mute">{copy.cook.stepOf(item.name, front.place, front.of)}</p>
         {front.wait && front.waitUntil && <Wait front={front} />}
         {step ? <Work step={step} /> : <AllDone item={item} onBottle={onBottle} />}
         {item.ready && front.place === 1 && <HaveOut ready={item.ready} />}
@@ -47,17 +46,20 @@ export function StepCard({ item, front, onDone, onSkip, onUndo, onBottle }: Prop
       <div key={front.step} className="sticky bottom-0 flex flex-wrap gap-3 bg-linen py-3 lg:col-span-2">
         {step && (
           <Button primary className="min-h-16 grow text-2xl" onClick={bottles ? onBottle : onDone}>
-            {bottles ? 'Bottle it' : 'Done'} <span className="text-lg font-normal max-sm:hidden">space</span>
+            {bottles ? copy.cook.bottleButton : copy.cook.done}{' '}
+            <span className="text-lg font-normal max-sm:hidden">{copy.cook.space}</span>
           </Button>
         )}
         {step && !step.never && (
           <Button className="min-h-16 text-xl max-sm:grow" onClick={onSkip}>
-            <SkipForward size={24} aria-hidden /> Leave it out
+            <SkipForward size={24} aria-hidden />
+            {copy.cook.skipStep}
           </Button>
         )}
         {front.undo >= 0 && (
           <Button className="min-h-16 text-xl max-sm:grow" onClick={onUndo}>
-            <Undo2 size={24} aria-hidden /> Not done after all
+            <Undo2 size={24} aria-hidden />
+            {copy.cook.undo}
           </Button>
         )}
       </div>
@@ -71,15 +73,14 @@ function Wait({ front }: { front: Front }) {
   return (
     <div className="rounded-2xl bg-water px-4 py-3 text-2xl night:text-night-linen">
       <p>
-        <b>{front.wait}</b> until {toDayAndClock(front.waitUntil ?? '')}.
+        <b>{front.wait}</b>
+        {copy.cook.until(toDayAndClock(front.waitUntil ?? ''))}
       </p>
       {front.waitRight && <p className="text-lg">{front.waitRight}</p>}
       {front.waitCaution && <p className="text-lg font-bold">{front.waitCaution}</p>}
       <p className="text-lg">
-        {front.tooEarly
-          ? 'It was begun earlier than planned, and should not wait longer than that. Do what is below by then, or have the drink ready sooner.'
-          : 'Then comes what is below. It can be done sooner or later; the plan follows.'}
-        {front.toFridge && ' In the fridge it may soak three times as long, and never past three days.'}
+        {front.tooEarly ? copy.cook.youStartedEarlierThanPlanned : copy.cook.thenComesTheStepBelow}
+        {front.toFridge && copy.cook.inTheFridgeItCan}
       </p>
     </div>
   )
@@ -99,20 +100,24 @@ function Work({ step }: { step: ItemStep }) {
 
 /** takes says how long the step has hands, what it occupies, and at how many degrees. */
 const takes = (s: ItemStep) =>
-  [`${toMinutes(s.leastMinutes)} of your hands`, s.blender && 'the blender runs', s.tempC > 0 && `at ${s.tempC} °C`]
+  [
+    copy.cook.handsOn(toMinutes(s.leastMinutes)),
+    s.blender && copy.cook.usesTheBlender,
+    s.tempC > 0 && copy.cook.atC(s.tempC),
+  ]
     .filter(Boolean)
     .join(' · ')
 
 /** GoesInWhole is what needs no weighing: it was weighed before, and all of it goes in. */
 function GoesInWhole({ step }: { step: ItemStep }) {
   return (
-    <Tray label="What goes in">
-      <h2 className="text-xl">All of it goes in</h2>
+    <Tray label={copy.cook.ingredients}>
+      <h2 className="text-xl">{copy.cook.addEverything}</h2>
       <ul className="text-xl">
         {step.amounts.map((a) => (
           <li key={a.key} className="flex justify-between gap-3 border-t border-line py-2">
             <span>{a.name}</span>
-            <span className="text-mute">about {toGrams(a.massG)}</span>
+            <span className="text-mute">{copy.cook.about(toGrams(a.massG))}</span>
           </li>
         ))}
       </ul>

@@ -3,7 +3,8 @@ import { useEffect, useState } from 'react'
 import { answer, api } from '../../api/client'
 import { useTimerChange, useTimers } from '../../api/hooks'
 import type { Timer } from '../../api/schema'
-import { isTyping, useKeys } from '../../app/keys'
+import { unlessTyping, useKeys } from '../../app/keys'
+import { copy } from '../../copy'
 import { IconButton } from '../../ui/Button'
 import { toCountdown } from '../../ui/format'
 
@@ -25,13 +26,12 @@ export function TimerRow() {
   const stop = useTimerChange((id: number) => answer(api.DELETE('/api/timers/{id}', { params: { path: { id } } })))
   const all = timers.data?.timers ?? []
   const turn = (t?: Timer) => t && (t.state === 'rings' ? stop : hold).mutate(t.id)
-  useKeys((e) => {
-    if (isTyping(e) || e.altKey || e.ctrlKey || e.metaKey) return
-    if (/^[1-9]$/.test(e.key)) turn(all[Number(e.key) - 1])
-    if (e.key.toLowerCase() === 'p') turn(all.filter((t) => t.state !== 'rings').at(-1))
+  useKeys({
+    '([1-9])': unlessTyping((e) => turn(all[Number(e.key) - 1])),
+    p: unlessTyping(() => turn(all.filter((t) => t.state !== 'rings').at(-1))),
   })
   return (
-    <ul aria-label="Timers" className="flex flex-wrap gap-2">
+    <ul aria-label={copy.cook.timers} className="flex flex-wrap gap-2">
       {all.map((t, n) => (
         <li
           key={t.id}
@@ -44,13 +44,13 @@ export function TimerRow() {
           <b className="tabular-nums">{saysOf(t, gone)}</b>
           {t.state !== 'rings' && (
             <IconButton
-              label={`${t.state === 'held' ? 'Let run' : 'Hold'} ${t.name}`}
+              label={`${t.state === 'held' ? copy.cook.resume : copy.cook.pause} ${t.name}`}
               onClick={() => hold.mutate(t.id)}
             >
               {t.state === 'held' ? <Play size={20} aria-hidden /> : <Pause size={20} aria-hidden />}
             </IconButton>
           )}
-          <IconButton label={`Stop ${t.name}`} onClick={() => stop.mutate(t.id)}>
+          <IconButton label={copy.cook.stop(t.name)} onClick={() => stop.mutate(t.id)}>
             <X size={20} aria-hidden />
           </IconButton>
         </li>
@@ -60,7 +60,7 @@ export function TimerRow() {
 }
 
 function saysOf(t: Timer, goneS: number): string {
-  if (t.state === 'rings') return `over by ${toCountdown(t.overS)}`
-  if (t.state === 'held') return `${toCountdown(t.leftS)}, held`
+  if (t.state === 'rings') return copy.cook.overBy(toCountdown(t.overS))
+  if (t.state === 'held') return copy.cook.paused(toCountdown(t.leftS))
   return toCountdown(Math.max(0, t.leftS - goneS))
 }

@@ -1,10 +1,10 @@
-import { type FormEvent, useState } from 'react'
-import { Refused } from '../../api/client'
 import { useSetKitchen } from '../../api/hooks'
+import { Settings as limits } from '../../api/limits'
 import type { SettingsNow } from '../../api/schema'
+import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { ErrorText, Field } from '../../ui/Field'
-import { asMeasure } from '../../ui/number'
+import { numberOf, useFields } from '../../ui/form'
 import { Tray } from '../../ui/Tray'
 
 const usual = [
@@ -25,28 +25,26 @@ const usual = [
 /** Drawer is which measures there are, and what the scale reads to. */
 export function Drawer({ kitchen }: { kitchen: SettingsNow }) {
   const set = useSetKitchen()
-  const [scale, setScale] = useState(kitchen.scaleG > 0 ? String(kitchen.scaleG) : '')
-  const [other, setOther] = useState('')
-  const refused = set.error instanceof Refused ? set.error : undefined
+  const form = useFields(limits, { scaleG: kitchen.scaleG > 0 ? String(kitchen.scaleG) : '' })
+  const adding = useFields(limits, { measures: '' })
   const own = kitchen.measures.filter((m) => !usual.includes(m))
   const toggle = (measure: string) => {
     set.mutate(({ measures }) => ({
       measures: measures.includes(measure) ? measures.filter((m) => m !== measure) : [...measures, measure],
     }))
   }
-  const add = (e: FormEvent) => {
-    e.preventDefault()
-    if (other.trim() === '') return
-    set.mutate(({ measures }) => ({ measures: [...measures, other.trim()] }), { onSuccess: () => setOther('') })
-  }
-  const setScaleTo = () => {
-    const scaleG = scale.trim() === '' ? 0 : asMeasure(scale, 'g')
-    if (scaleG !== kitchen.scaleG) set.mutate({ scaleG: Number.isNaN(scaleG) ? -1 : scaleG })
-  }
+  const add = adding.submit(({ measures: other }) => {
+    if (other.trim() === '') return undefined
+    return set.mutateAsync(({ measures }) => ({ measures: [...measures, other.trim()] })).then(adding.reset)
+  })
+  const setScale = form.submit(async ({ scaleG: typed }) => {
+    const scaleG = numberOf(typed, 'g') ?? 0
+    if (scaleG !== kitchen.scaleG) await set.mutateAsync({ scaleG })
+  })
   return (
-    <Tray label="Drawer of measures">
-      <h2 className="text-xl">Drawer of measures</h2>
-      <p className="pb-2 text-note text-mute">Amounts use as few of these as possible.</p>
+    <Tray label={copy.pantry.spoonsAndCups}>
+      <h2 className="text-xl">{copy.pantry.spoonsAndCups}</h2>
+      <p className="pb-2 text-note text-mute">{copy.pantry.amountsUseAsFewOf}</p>
       <div className="flex flex-wrap gap-2">
         {[...usual, ...own].map((m) => (
           <Button
@@ -63,25 +61,21 @@ export function Drawer({ kitchen }: { kitchen: SettingsNow }) {
       <form onSubmit={add} className="flex items-end gap-2 pt-3">
         <Field
           className="grow"
-          label="Another measure"
-          placeholder="2 tbsp, 1 mug"
-          value={other}
-          onChange={(e) => setOther(e.target.value)}
+          label={copy.pantry.addAMeasure}
+          placeholder={copy.pantry.n2Tbsp1Mug}
+          {...adding.field('measures')}
         />
-        <Button type="submit">Put in</Button>
+        <Button type="submit">{copy.pantry.add}</Button>
       </form>
-      <ErrorText id="drawer-error">{refused?.fields.measures}</ErrorText>
-      <Field
-        className="pt-3"
-        label="The scale reads to"
-        unit="g"
-        hint="Empty for no scale."
-        inputMode="decimal"
-        value={scale}
-        error={refused?.fields.scaleG && 'Enter 0.1 to 1000 g, or leave it empty.'}
-        onChange={(e) => setScale(e.target.value)}
-        onBlur={setScaleTo}
-      />
+      <ErrorText id="drawer-error">{adding.refusal ?? form.refusal}</ErrorText>
+      <form onSubmit={setScale} onBlur={setScale}>
+        <Field
+          className="pt-3"
+          label={copy.pantry.smallestStepOfYourScale}
+          hint={copy.pantry.leaveEmptyIfYouHave}
+          {...form.field('scaleG', { unit: 'g', optional: true })}
+        />
+      </form>
     </Tray>
   )
 }

@@ -1,7 +1,8 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { HardDriveDownload } from 'lucide-react'
 import { useId, useState } from 'react'
-import { answer } from '../../api/client'
+import { answer, Refused } from '../../api/client'
+import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
 import { ErrorText } from '../../ui/Field'
@@ -13,23 +14,21 @@ export function Everything() {
   const [kept, setKept] = useState('')
   const id = useId()
   return (
-    <Tray label="Backup" className="grid gap-3">
-      <h2 className="text-xl">Backup</h2>
-      <p className="text-note text-mute">
-        All of the kitchen in one file: drinks, versions, batches, bottles, the plan, the pantry. A copy of each day is
-        kept beside the kitchen's own file for a week.
-      </p>
+    <Tray label={copy.pantry.backup} className="grid gap-3">
+      <h2 className="text-xl">{copy.pantry.backup}</h2>
+      <p className="text-note text-mute">{copy.pantry.oneFileWithEverythingDrinks}</p>
       <div className="flex flex-wrap items-end gap-x-4 gap-y-3">
         <a
           href="/api/backup.json"
           download
           className="inline-flex min-h-11 items-center gap-2 rounded-full border-2 border-rim bg-enamel px-4 font-bold"
         >
-          <HardDriveDownload size={18} aria-hidden /> Everything as a file
+          <HardDriveDownload size={18} aria-hidden />
+          {copy.pantry.downloadABackup}
         </a>
         <div>
           <label htmlFor={id} className="mb-1 block text-sm font-bold">
-            Put a backup back
+            {copy.pantry.restoreABackup}
           </label>
           <input
             id={id}
@@ -43,7 +42,7 @@ export function Everything() {
           />
         </div>
       </div>
-      {kept && <p role="status">The backup is back. What was here before is kept in {kept}.</p>}
+      {kept && <p role="status">{copy.pantry.theBackupIsRestoredWhat(kept)}</p>}
       {file && <RestoreDialog file={file} onClose={() => setFile(undefined)} onDone={setKept} />}
     </Tray>
   )
@@ -63,16 +62,13 @@ function RestoreDialog({ file, onClose, onDone }: RestoreProps) {
     },
   })
   return (
-    <Dialog title="Put this backup back" intro={file.name} onClose={onClose}>
-      <p>
-        It takes the place of everything in this kitchen. What is here now is kept first, as a backup beside the
-        kitchen's own file. Devices that may come in stay as they are.
-      </p>
+    <Dialog title={copy.pantry.restoreThisBackup} intro={file.name} onClose={onClose}>
+      <p>{copy.pantry.thisReplacesEverythingInThis}</p>
       <ErrorText id="restore-error">{restore.error?.message}</ErrorText>
       <div className="flex justify-end gap-2">
-        <Button onClick={onClose}>Leave all as it is</Button>
+        <Button onClick={onClose}>{copy.pantry.cancel}</Button>
         <Button primary disabled={restore.isPending} onClick={() => restore.mutate()}>
-          Replace everything with it
+          {copy.pantry.replaceEverything}
         </Button>
       </div>
     </Dialog>
@@ -83,5 +79,6 @@ function RestoreDialog({ file, onClose, onDone }: RestoreProps) {
 async function sent(file: File) {
   const response = await fetch('/api/restore', { method: 'POST', body: file })
   const said = await response.json()
-  return response.ok ? { data: said as { kept: string }, response } : { error: said, response }
+  if (!response.ok) throw new Refused(said, response.status)
+  return { data: said as { kept: string } }
 }

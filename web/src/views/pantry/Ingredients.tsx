@@ -1,6 +1,7 @@
 import { Plus } from 'lucide-react'
 import { useState } from 'react'
 import type { Pantry, PantryRow } from '../../api/schema'
+import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
 import { toGrams, toMoney } from '../../ui/format'
@@ -22,20 +23,21 @@ export function Ingredients({ pantry, find, onFind }: Props) {
       i.name.toLowerCase().includes(wanted) || i.role.includes(wanted) || i.allergens.some((a) => a.includes(wanted)),
   )
   return (
-    <Tray label="Ingredients" className="min-w-0">
+    <Tray label={copy.pantry.ingredients} className="min-w-0">
       <div className="flex flex-wrap items-end gap-3 pb-3">
         <Field
           className="grow"
-          label="Find an ingredient"
+          label={copy.pantry.findAnIngredient}
           value={find}
-          placeholder="a name, a role, an allergen"
+          placeholder={copy.pantry.nameRoleOrAllergen}
           onChange={(e) => onFind(e.target.value)}
         />
         <Button onClick={() => setOwn('new')}>
-          <Plus size={18} aria-hidden /> One of your own
+          <Plus size={18} aria-hidden />
+          {copy.pantry.addYourOwn}
         </Button>
       </div>
-      {rows.length === 0 && <p className="text-mute">Nothing goes by that. Add it as one of your own.</p>}
+      {rows.length === 0 && <p className="text-mute">{copy.pantry.nothingFoundYouCanAdd}</p>}
       <ul>
         {rows.slice(0, shownAtOnce).map((i) => (
           <li key={i.id} className="flex flex-wrap items-center gap-x-3 border-t border-line py-1.5">
@@ -44,8 +46,8 @@ export function Ingredients({ pantry, find, onFind }: Props) {
               <p className="text-fine leading-tight text-mute">
                 {[
                   i.role,
-                  i.allergens.length > 0 && `contains ${i.allergens.join(', ')}`,
-                  i.stockG > 0 && `${toGrams(i.stockG)} here`,
+                  i.allergens.length > 0 && copy.pantry.contains(i.allergens.join(', ')),
+                  i.stockG > 0 && copy.pantry.inStock(toGrams(i.stockG)),
                   i.lacks,
                 ]
                   .filter(Boolean)
@@ -55,37 +57,39 @@ export function Ingredients({ pantry, find, onFind }: Props) {
             <p className="text-right text-note max-sm:grow max-sm:text-left">
               {i.price > 0 ? (
                 <>
-                  {toMoney(i.price, pantry.currency)} for {i.pack}
+                  {copy.pantry.for(toMoney(i.price, pantry.currency), i.pack)}
                   <span className="block text-fine text-mute">
-                    {toMoney(i.perKilogram, pantry.currency)} a kilogram{i.inShell && ' of what is eaten'}
+                    {copy.pantry.aKilogram(toMoney(i.perKilogram, pantry.currency))}
+                    {i.inShell && copy.pantry.ofTheEdiblePart}
                   </span>
                 </>
               ) : (
-                <span className="text-mute">no price</span>
+                <span className="text-mute">{copy.pantry.noPrice}</span>
               )}
             </p>
             {i.own && (
               <Button
-                aria-label={`Change ${i.name}`}
+                aria-label={copy.pantry.editWhom(i.name)}
                 className="!min-h-9 !px-3 max-sm:!min-h-11"
                 onClick={() => setOwn(i)}
               >
-                Change
+                {copy.pantry.edit}
               </Button>
             )}
             <Button
-              aria-label={`Price and stock of ${i.name}`}
+              aria-label={copy.pantry.priceAndStockOf(i.name)}
               className="!min-h-9 !px-3 max-sm:!min-h-11"
               onClick={() => setPriced(i)}
             >
-              Price and stock
+              {copy.pantry.priceAndStock}
             </Button>
           </li>
         ))}
       </ul>
       {rows.length > shownAtOnce && (
         <p className="border-t border-line pt-2 text-mute">
-          {rows.length - shownAtOnce} more; type part of a name to find one.
+          {rows.length - shownAtOnce}
+          {copy.pantry.moreTypePartOfA}
         </p>
       )}
       {priced && <PriceDialog row={priced} currency={pantry.currency} onClose={() => setPriced(undefined)} />}

@@ -1,19 +1,20 @@
 import { Trash2 } from 'lucide-react'
-import { type FormEvent, useState } from 'react'
+import { useState } from 'react'
 import { answer, api, Refused } from '../../api/client'
 import { usePantryChange } from '../../api/hooks'
+import { OwnMeasure as limits } from '../../api/limits'
 import type { OwnMeasure } from '../../api/schema'
+import { copy } from '../../copy'
 import { Button, IconButton } from '../../ui/Button'
 import { Confirm } from '../../ui/Confirm'
 import { ErrorText, Field } from '../../ui/Field'
+import { numberOf, useFields } from '../../ui/form'
 import { toGrams } from '../../ui/format'
-import { asMeasure } from '../../ui/number'
 import { Tray } from '../../ui/Tray'
 
 /** Measures are the cook's own, calibrated once by the water they hold. */
 export function Measures({ measures }: { measures: OwnMeasure[] }) {
-  const [name, setName] = useState('')
-  const [water, setWater] = useState('')
+  const form = useFields(limits, { name: '', waterG: '' })
   const keep = usePantryChange((body: OwnMeasure) => answer(api.POST('/api/pantry/measures', { body })))
   const [asked, setAsked] = useState<{ title: string; text: string; again: () => void }>()
   const remove = usePantryChange(({ measure, anyway }: { measure: string; anyway: boolean }) =>
@@ -23,32 +24,29 @@ export function Measures({ measures }: { measures: OwnMeasure[] }) {
     if (e instanceof Refused && e.status === 409) setAsked({ title, text: e.fields.name ?? e.message, again })
   }
   const takeAway = (measure: string, anyway: boolean) =>
-    remove.mutate({ measure, anyway }, { onError: askOr(`Remove the ${measure}?`, () => takeAway(measure, true)) })
-  const refused = keep.error instanceof Refused ? keep.error : undefined
+    remove.mutate(
+      { measure, anyway },
+      { onError: askOr(copy.pantry.deleteThe(measure), () => takeAway(measure, true)) },
+    )
   const unremoved = remove.error instanceof Refused ? remove.error : undefined
-  const save = (e: FormEvent) => {
-    e.preventDefault()
-    const cleared = () => {
-      setName('')
-      setWater('')
-    }
+  const save = form.submit(({ name, waterG }) => {
     const send = (replace: boolean) =>
-      keep.mutate(
-        { name, waterG: asMeasure(water, 'g') || 0, replace },
-        { onSuccess: cleared, onError: askOr(`Replace the ${name}?`, () => send(true)) },
-      )
-    send(false)
-  }
+      keep.mutateAsync({ name, waterG: numberOf(waterG, 'g') ?? 0, replace }).then(form.reset, (e) => {
+        if (!(e instanceof Refused) || e.status !== 409) throw e
+        setAsked({ title: copy.pantry.replaceThe(name), text: e.fields.name ?? e.message, again: () => send(true) })
+      })
+    return send(false)
+  })
   return (
-    <Tray label="Your own measures">
-      <h2 className="text-xl">Your own measures</h2>
-      <p className="pb-2 text-note text-mute">A mug, a jar, a capful: weigh the water it holds, once.</p>
+    <Tray label={copy.pantry.yourOwnMeasures}>
+      <h2 className="text-xl">{copy.pantry.yourOwnMeasures}</h2>
+      <p className="pb-2 text-note text-mute">{copy.pantry.aMugAJarA}</p>
       <ul>
         {measures.map((m) => (
           <li key={m.name} className="flex items-center gap-2 border-t border-line">
             <span className="grow font-bold">{m.name}</span>
-            <span className="text-mute">{toGrams(m.waterG)} of water</span>
-            <IconButton label={`Forget the ${m.name}`} onClick={() => takeAway(m.name, false)}>
+            <span className="text-mute">{copy.pantry.ofWater(toGrams(m.waterG))}</span>
+            <IconButton label={copy.pantry.deleteMeasure(m.name)} onClick={() => takeAway(m.name, false)}>
               <Trash2 size={18} aria-hidden />
             </IconButton>
           </li>
@@ -59,7 +57,7 @@ export function Measures({ measures }: { measures: OwnMeasure[] }) {
         <Confirm
           title={asked.title}
           text={asked.text}
-          confirm="Go on"
+          confirm={copy.pantry.continue}
           onConfirm={asked.again}
           onClose={() => setAsked(undefined)}
         />
@@ -67,22 +65,16 @@ export function Measures({ measures }: { measures: OwnMeasure[] }) {
       <form onSubmit={save} className="flex flex-wrap items-end gap-2 border-t border-line pt-2">
         <Field
           className="w-28 grow"
-          label="Measure"
-          placeholder="mug"
-          value={name}
-          error={asked ? undefined : refused?.fields.name}
-          onChange={(e) => setName(e.target.value)}
+          label={copy.pantry.measure}
+          placeholder={copy.pantry.mug}
+          {...form.field('name')}
         />
         <Field
           className="w-28 grow"
-          label="Holds water"
-          unit="g"
-          inputMode="decimal"
-          value={water}
-          error={refused?.fields.waterG}
-          onChange={(e) => setWater(e.target.value)}
+          label={copy.pantry.weightOfWaterItHolds}
+          {...form.field('waterG', { unit: 'g', number: true })}
         />
-        <Button type="submit">Keep the measure</Button>
+        <Button type="submit">{copy.pantry.addMeasure}</Button>
       </form>
     </Tray>
   )

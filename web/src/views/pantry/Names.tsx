@@ -2,6 +2,7 @@ import { Trash2 } from 'lucide-react'
 import { answer, api } from '../../api/client'
 import { usePantryChange } from '../../api/hooks'
 import type { TaughtName } from '../../api/schema'
+import { copy } from '../../copy'
 import { IconButton } from '../../ui/Button'
 import { Tray } from '../../ui/Tray'
 
@@ -12,16 +13,17 @@ export function Names({ names }: { names: TaughtName[] }) {
   )
   if (names.length === 0) return null
   return (
-    <Tray label="Your own words">
-      <h2 className="text-xl">Your own words</h2>
-      <p className="pb-2 text-note text-mute">What you call things. Your recipes are read this way.</p>
+    <Tray label={copy.pantry.yourOwnWords}>
+      <h2 className="text-xl">{copy.pantry.yourOwnWords}</h2>
+      <p className="pb-2 text-note text-mute">{copy.pantry.whatYouCallThingsRecipes}</p>
       <ul>
         {names.map((n) => (
           <li key={n.name} className="flex items-center gap-2 border-t border-line">
             <span className="grow">
-              <b>{n.name}</b> means {n.ingredient}
+              <b>{n.name}</b>
+              {copy.pantry.means(n.ingredient)}
             </span>
-            <IconButton label={`Forget ${n.name}`} onClick={() => forget.mutate(n.name)}>
+            <IconButton label={copy.pantry.deleteWord(n.name)} onClick={() => forget.mutate(n.name)}>
               <Trash2 size={18} aria-hidden />
             </IconButton>
           </li>

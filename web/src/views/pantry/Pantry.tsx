@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { useKitchen, usePantry } from '../../api/hooks'
+import { copy } from '../../copy'
 import { Notice } from '../../ui/Notice'
 import { Drawer } from './Drawer'
 import { Drinkers } from './Drinkers'
@@ -13,16 +14,19 @@ export function Pantry() {
   const pantry = usePantry()
   const kitchen = useKitchen()
   const [find, setFind] = useState('')
-  if (pantry.error) return <Notice urgent>{pantry.error.message}</Notice>
+  if (pantry.error) return <Notice urgent>{pantry.error.detail}</Notice>
   if (!pantry.data || !kitchen.data) return null
   const priced = pantry.data.ingredients.filter((i) => i.price > 0).length
   return (
     <main className="grid gap-3">
       <div>
-        <h1 className="text-title leading-tight">Pantry</h1>
+        <h1 className="text-title leading-tight">{copy.pantry.pantry}</h1>
         <p className="text-mute">
-          {pantry.data.ingredients.length} ingredients · {priced} with a price · {pantry.data.drinkers.length} who drink
-          here
+          {copy.pantry.ingredientsWithAPriceDrinkers(
+            pantry.data.ingredients.length,
+            priced,
+            pantry.data.drinkers.length,
+          )}
         </p>
       </div>
       <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,23.5rem)]">

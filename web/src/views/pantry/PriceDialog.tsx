@@ -1,79 +1,73 @@
-import { type FormEvent, useState } from 'react'
-import { answer, api, Refused } from '../../api/client'
+import { answer, api } from '../../api/client'
 import { usePantryChange } from '../../api/hooks'
+import { PackPrice as limits, StockOf as stockLimits } from '../../api/limits'
 import type { PackPrice, PantryRow } from '../../api/schema'
+import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { Check } from '../../ui/Check'
 import { Dialog } from '../../ui/Dialog'
-import { Field } from '../../ui/Field'
+import { ErrorText, Field } from '../../ui/Field'
+import { numberOf, useFields } from '../../ui/form'
 import { toWhole } from '../../ui/format'
-import { accepts, asMeasure, asNumber } from '../../ui/number'
 
-/** PriceDialog says what a pack of an ingredient costs. */
-export function PriceDialog({ row, currency, onClose }: { row: PantryRow; currency: string; onClose: () => void }) {
-  const [price, setPrice] = useState(row.price > 0 ? String(row.price) : '')
-  const [pack, setPack] = useState(row.pack)
-  const [inShell, setInShell] = useState(row.inShell)
+type Props = { row: PantryRow; currency: string; onClose: () => void }
+
+/** PriceDialog says what a pack of an ingredient costs, and how much of it there is. */
+export function PriceDialog({ row, currency, onClose }: Props) {
   const params = { path: { ingredient: row.id } }
   const set = usePantryChange((body: PackPrice) => answer(api.PUT('/api/pantry/prices/{ingredient}', { params, body })))
   const forget = usePantryChange(() => answer(api.DELETE('/api/pantry/prices/{ingredient}', { params })))
-  const [stock, setStock] = useState(row.stockG > 0 ? String(row.stockG) : '')
   const keepStock = usePantryChange((massG: number) =>
     answer(api.PUT('/api/pantry/stock/{ingredient}', { params, body: { massG } })),
   )
-  const refused = set.error instanceof Refused ? set.error : undefined
-  const badStock = keepStock.error instanceof Refused
-  const keepThere = () => {
-    const massG = stock.trim() === '' ? 0 : asMeasure(stock, 'g')
-    if (massG === row.stockG) return onClose()
-    keepStock.mutate(Number.isNaN(massG) ? -1 : massG, { onSuccess: onClose })
-  }
-  const save = (e: FormEvent) => {
-    e.preventDefault()
-    if (price.trim() === '' && pack.trim() === '' && row.price === 0) return keepThere()
-    set.mutate({ price: asNumber(price) || 0, pack, inShell, revision: row.priceRevision }, { onSuccess: keepThere })
-  }
+  const form = useFields(
+    { ...limits, massG: stockLimits.massG },
+    {
+      price: row.price > 0 ? String(row.price) : '',
+      pack: row.pack,
+      massG: row.stockG > 0 ? String(row.stockG) : '',
+      inShell: row.inShell,
+    },
+  )
+  const save = form.submit(async ({ price, pack, massG, inShell }) => {
+    const hasPrice = price.trim() !== '' || pack.trim() !== '' || row.price > 0
+    if (hasPrice) await set.mutateAsync({ price: numberOf(price) ?? 0, pack, inShell, revision: row.priceRevision })
+    const stockG = numberOf(massG, 'g') ?? 0
+    if (stockG !== row.stockG) await keepStock.mutateAsync(stockG)
+    onClose()
+  })
   return (
     <Dialog open onClose={onClose} title={row.name} intro={row.source}>
       <form onSubmit={save} className="grid gap-4">
         <div className="grid gap-3 sm:grid-cols-2">
           <Field
-            label="A pack costs"
+            label={copy.pantry.priceOfAPack}
+            {...form.field('price', { number: true, optional: true })}
             unit={currency}
-            inputMode="decimal"
-            value={price}
-            error={refused?.fields.price}
-            onChange={(e) => setPrice(e.target.value)}
           />
-          <Field
-            label="There is in it"
-            value={pack}
-            placeholder="500 g"
-            error={refused?.fields.pack}
-            onChange={(e) => setPack(e.target.value)}
-          />
+          <Field label={copy.pantry.packSize} placeholder="500 g" {...form.field('pack')} />
         </div>
         <Field
-          label="In the pantry there is"
-          unit="g"
-          value={stock}
-          hint="What is planned takes from it, and what is bought for the plan is added."
-          error={badStock ? `${accepts('g')} Or leave it empty.` : undefined}
-          onChange={(e) => setStock(e.target.value)}
+          label={copy.pantry.inStockLabel}
+          hint={copy.pantry.plannedDrinksReserveStockAnd}
+          {...form.field('massG', { unit: 'g', optional: true })}
         />
         {row.inShellPct < 100 && (
           <Check
-            label={`Bought in shell, peel or with stones: ${toWhole(row.inShellPct)} % of it is used`}
-            checked={inShell}
-            onChange={setInShell}
+            label={copy.pantry.boughtWithShellPeelOr(toWhole(row.inShellPct))}
+            checked={form.value('inShell')}
+            onChange={form.choose('inShell')}
           />
         )}
+        <ErrorText id="price-error">{form.refusal}</ErrorText>
         <div className="flex justify-end gap-2">
           {row.price > 0 && (
-            <Button onClick={() => forget.mutate(undefined, { onSuccess: onClose })}>Forget the price</Button>
+            <Button onClick={() => forget.mutate(undefined, { onSuccess: onClose })}>
+              {copy.pantry.deleteThePrice}
+            </Button>
           )}
-          <Button primary type="submit">
-            Keep it
+          <Button primary type="submit" disabled={form.busy}>
+            {copy.pantry.save}
           </Button>
         </div>
       </form>

@@ -1,11 +1,14 @@
-import { type FormEvent, useState } from 'react'
+import { useState } from 'react'
 import { answer, api, Refused } from '../../api/client'
 import { useDrinks, usePlanChange } from '../../api/hooks'
+import { NewItem as limits } from '../../api/limits'
 import type { Bowl, NewItem } from '../../api/schema'
+import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { Confirm } from '../../ui/Confirm'
 import { Dialog } from '../../ui/Dialog'
 import { ErrorText, Field } from '../../ui/Field'
+import { useFields } from '../../ui/form'
 import { Select } from '../../ui/Select'
 
 /** tomorrowAfternoon is a time to begin with, as a field of day and time holds it. */
@@ -17,80 +20,61 @@ function tomorrowAfternoon(): string {
 }
 
 const when = [
-  { value: 'by', label: 'by a time' },
-  { value: 'now', label: 'as soon as it can be, begun now' },
+  { value: 'by', label: copy.plan.atASetTime },
+  { value: 'now', label: copy.plan.asSoonAsPossibleStarting },
 ]
 
 /** AddDrink puts a drink on the plan, at the size it has on the Bench. */
 export function AddDrink({ bowls, onClose }: { bowls: Bowl[]; onClose: () => void }) {
   const drinks = useDrinks()
-  const [chosen, setChosen] = useState('')
-  const [start, setStart] = useState('by')
-  const [bowl, setBowl] = useState('0')
-  const [readyBy, setReadyBy] = useState(tomorrowAfternoon)
+  const form = useFields(limits, { drinkID: '', start: 'by', bowlID: '0', readyBy: tomorrowAfternoon() })
   const add = usePlanChange((body: NewItem) => answer(api.POST('/api/plan/items', { body })))
-  const id = chosen || String(drinks.data?.[0]?.id ?? '')
-  const refused = add.error instanceof Refused ? add.error : undefined
+  const id = form.value('drinkID') || String(drinks.data?.[0]?.id ?? '')
+  const isTimed = form.value('start') === 'by'
   const [asked, setAsked] = useState<{ text: string; again: () => void }>()
-  const send = (body: NewItem) =>
-    add.mutate(body, {
-      onSuccess: onClose,
-      onError: (e) => {
-        if (e instanceof Refused && e.fields.anyway) {
-          setAsked({ text: e.fields.anyway, again: () => send({ ...body, anyway: true }) })
-        }
-      },
+  const send = (body: NewItem): Promise<void> =>
+    add.mutateAsync(body).then(onClose, (e) => {
+      if (!(e instanceof Refused) || !e.fields.anyway) throw e
+      setAsked({ text: e.fields.anyway, again: () => send({ ...body, anyway: true }) })
     })
-  const submit = (e: FormEvent) => {
-    e.preventDefault()
-    const body = { drinkID: Number(id), readyBy, startNow: start === 'now', bowlID: Number(bowl) }
-    send(body)
-  }
+  const submit = form.submit(({ readyBy, bowlID }) =>
+    send({ drinkID: Number(id), readyBy, startNow: !isTimed, bowlID: Number(bowlID) }),
+  )
   return (
-    <Dialog onClose={onClose} title="Plan a drink" intro="At the size it has on the Bench.">
+    <Dialog onClose={onClose} title={copy.plan.planADrink} intro={copy.plan.atTheSizeSetOn}>
       <form onSubmit={submit} className="grid gap-4">
         <Select
-          label="Drink"
+          label={copy.plan.drink}
           value={id}
           choices={(drinks.data ?? []).map((d) => ({ value: String(d.id), label: d.name }))}
-          onChange={setChosen}
+          onChange={form.choose('drinkID')}
         />
-        <Select label="Ready" value={start} choices={when} onChange={setStart} />
-        {start === 'by' && (
-          <Field
-            label="Ready by"
-            type="datetime-local"
-            value={readyBy}
-            error={refused?.fields.readyBy}
-            onChange={(e) => setReadyBy(e.target.value)}
-          />
-        )}
+        <Select label={copy.plan.ready} value={form.value('start')} choices={when} onChange={form.choose('start')} />
+        {isTimed && <Field label={copy.plan.readyBy} type="datetime-local" {...form.field('readyBy')} />}
         {bowls.length > 0 && (
           <Select
-            label="Its base"
-            value={bowl}
+            label={copy.plan.base}
+            value={form.value('bowlID')}
             choices={[
-              { value: '0', label: 'soaks for itself' },
-              ...bowls.map((b) => ({ value: String(b.id), label: `from the bowl of ${b.name.toLowerCase()}` })),
+              { value: '0', label: copy.plan.soakedForThisDrink },
+              ...bowls.map((b) => ({ value: String(b.id), label: copy.plan.fromTheBowlOf(b.name.toLowerCase()) })),
             ]}
-            onChange={setBowl}
+            onChange={form.choose('bowlID')}
           />
         )}
-        <ErrorText id="add-error">
-          {refused && !(start === 'by' && refused.fields.readyBy) ? refused.message : undefined}
-        </ErrorText>
+        <ErrorText id="add-error">{form.refusal}</ErrorText>
         {asked && (
           <Confirm
-            title="Some lines are not counted"
+            title={copy.plan.someLinesAreNotCounted}
             text={asked.text}
-            confirm="Plan it anyway"
+            confirm={copy.plan.planItAnyway}
             onConfirm={asked.again}
             onClose={() => setAsked(undefined)}
           />
         )}
         <div className="flex justify-end">
-          <Button primary type="submit" disabled={id === '' || add.isPending}>
-            Plan it
+          <Button primary type="submit" disabled={id === '' || form.busy}>
+            {copy.plan.planIt}
           </Button>
         </div>
       </form>

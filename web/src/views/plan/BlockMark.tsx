@@ -1,6 +1,7 @@
 import { answer, api } from '../../api/client'
 import { usePlanChange } from '../../api/hooks'
 import type { Block } from '../../api/schema'
+import { copy } from '../../copy'
 import { classes } from '../../ui/classes'
 import { toClock, toDayAndClock } from '../../ui/format'
 import type { MarkProps } from './ReadyMark'
@@ -25,7 +26,7 @@ export function BlockMark({ item, scale, onTry, onProblem, block, n }: MarkProps
     onProblem,
   })
   const left = scale.at(new Date(now))
-  const words = block.pinned ? `${block.words}, at your time` : block.words
+  const words = block.pinned ? copy.plan.atTheTimeYouSet(block.words) : block.words
   return (
     <button
       type="button"
@@ -35,7 +36,7 @@ export function BlockMark({ item, scale, onTry, onProblem, block, n }: MarkProps
       aria-valuemax={scale.to}
       aria-valuenow={now}
       aria-valuetext={toDayAndClock(new Date(now))}
-      title={`${words}, ${toClock(block.from)} to ${toClock(block.to)}. Drag, or use the arrow keys.`}
+      title={copy.plan.toDragItOrUse(words, toClock(block.from), toClock(block.to))}
       className={classes(
         'absolute top-7 z-[5] h-9 min-w-5 cursor-ew-resize touch-none rounded-full border-2',
         block.pinned ? 'border-turmeric' : 'border-transparent',

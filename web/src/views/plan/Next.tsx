@@ -3,6 +3,7 @@ import { Link } from 'wouter'
 import { answer, api, Refused } from '../../api/client'
 import { usePlanChange } from '../../api/hooks'
 import type { NextStep, Plan } from '../../api/schema'
+import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { Confirm } from '../../ui/Confirm'
 import { ErrorText } from '../../ui/Field'
@@ -24,7 +25,7 @@ export function Next({ plan }: { plan: Plan }) {
     ),
   )
   const off = usePlanChange((id: number) => answer(api.DELETE('/api/plan/items/{id}', { params: { path: { id } } })))
-  const onError = (e: Error) => setProblem(e instanceof Refused ? e.message : 'It could not be kept.')
+  const onError = (e: Error) => setProblem(e instanceof Refused ? e.message : copy.plan.theChangeCouldNotBe)
   const water = usePlanChange((id: number) =>
     answer(
       api.PUT('/api/bowls/{id}', {
@@ -42,8 +43,8 @@ export function Next({ plan }: { plan: Plan }) {
     done.mutate({ itemID: n.itemID, step: n.step, ahead }, { onError, onSuccess: () => setProblem(undefined) })
   }
   return (
-    <Tray label="Next in the kitchen">
-      <h2 className="text-xl">Next in the kitchen</h2>
+    <Tray label={copy.plan.next}>
+      <h2 className="text-xl">{copy.plan.next}</h2>
       <ul>
         {plan.next.slice(0, shownAtOnce).map((n) => (
           <li key={`${n.itemID}-${n.bowlID}-${n.step}`} className="flex items-center gap-3 border-t border-line py-1.5">
@@ -52,40 +53,46 @@ export function Next({ plan }: { plan: Plan }) {
                 <b>{n.title}</b>
               </p>
               <p className={n.late ? 'text-detail font-bold text-hibiscus-deep' : 'text-detail text-mute'}>
-                {n.late && 'was to be done: '}
+                {n.late && copy.plan.overdue}
                 {toDayAndClock(n.at)} · {toMinutes(n.minutes)} · {n.drink}
               </p>
             </div>
-            <Button aria-label={`Done: ${n.title}, ${n.drink}`} onClick={() => mark(n)}>
-              Done
+            <Button aria-label={copy.plan.doneWhat(n.title, n.drink)} onClick={() => mark(n)}>
+              {copy.plan.done}
             </Button>
           </li>
         ))}
       </ul>
-      {plan.next.length > shownAtOnce && <p className="text-mute">and {plan.next.length - shownAtOnce} more</p>}
+      {plan.next.length > shownAtOnce && (
+        <p className="text-mute">
+          {copy.plan.and}
+          {plan.next.length - shownAtOnce}
+          {copy.plan.more}
+        </p>
+      )}
       <ErrorText id="done-error">{problem}</ErrorText>
       {asked && (
         <Confirm
-          title="Mark it done already?"
+          title={copy.plan.markItDoneEarly}
           text={asked.ask}
-          confirm="Mark it done"
+          confirm={copy.plan.markItDone}
           onConfirm={() => mark(asked, true)}
           onClose={() => setAsked(undefined)}
         />
       )}
-      <ul aria-label="On the plan" className="mt-3 flex flex-wrap gap-2 border-t border-line pt-3">
+      <ul aria-label={copy.plan.plannedDrinks} className="mt-3 flex flex-wrap gap-2 border-t border-line pt-3">
         {plan.items.map((i) => (
           <li key={i.id} className="flex flex-wrap items-center gap-2">
             <Link href={`/cook/${i.id}`} className="font-bold text-rim underline">
-              {i.made && i.batchID === 0 ? 'Bottle' : 'Cook'} {i.name}
+              {i.made && i.batchID === 0 ? copy.plan.bottle : copy.plan.cook} {i.name}
             </Link>
             {i.blocks.some((b) => b.pinned) && (
               <Button className="!min-h-9 !px-3 max-sm:!min-h-11" onClick={() => free.mutate(i.id, { onError })}>
-                Times by the planner
+                {copy.plan.resetTimes}
               </Button>
             )}
             <Button className="!min-h-9 !px-3 max-sm:!min-h-11" onClick={() => off.mutate(i.id, { onError })}>
-              Take {i.name} off
+              {copy.plan.remove(i.name)}
             </Button>
           </li>
         ))}

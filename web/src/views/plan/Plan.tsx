@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { answer, api, Refused } from '../../api/client'
 import { usePlan, usePlanChange, useRhythm } from '../../api/hooks'
 import type { Plan } from '../../api/schema'
+import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { toMillilitres, toMinutes } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
@@ -21,26 +22,25 @@ export function PlanView() {
   const [tried, setTried] = useState<Plan>()
   const [problem, setProblem] = useState<string>()
   const anew = usePlanChange(() => answer(api.POST('/api/plan/anew')))
-  if (!plan.data) return plan.error ? <Notice urgent>{plan.error.message}</Notice> : null
+  if (!plan.data) return plan.error ? <Notice urgent>{plan.error.detail}</Notice> : null
   const shown = tried ?? plan.data
   const refused = anew.error instanceof Refused ? anew.error.message : undefined
   return (
     <main className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <div className="flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
         <div>
-          <h1 className="text-title leading-tight">Plan</h1>
+          <h1 className="text-title leading-tight">{copy.plan.plan}</h1>
           <p className="text-mute">{summary(shown)}</p>
           {shown.items.length > 0 && (
             <p className="text-note text-mute">
-              {shown.proved
-                ? 'No plan lies nearer to the best lengths.'
-                : 'The best found in the time; another may lie nearer to the best lengths.'}
+              {shown.proved ? copy.plan.thisIsTheBestPossible : copy.plan.thisIsTheBestPlan}
             </p>
           )}
         </div>
         <div className="flex flex-wrap gap-2">
           <Button onClick={() => setAdding(true)}>
-            <Plus size={18} aria-hidden /> Add a drink
+            <Plus size={18} aria-hidden />
+            {copy.plan.addADrink}
           </Button>
           {shown.items.length > 0 && (
             <a
@@ -48,18 +48,19 @@ export function PlanView() {
               download="plush-ladle.ics"
               className="flex min-h-11 items-center gap-2 rounded-full border-2 border-rim bg-enamel px-4 font-bold"
             >
-              <CalendarPlus size={18} aria-hidden /> Calendar file
+              <CalendarPlus size={18} aria-hidden />
+              {copy.plan.calendarFile}
             </a>
           )}
         </div>
       </div>
       <NextByRhythm />
-      {plan.error && <Notice urgent>{plan.error.message} It is asked for again by itself.</Notice>}
+      {plan.error && <Notice urgent>{copy.plan.tryingAgain(plan.error.detail ?? '')}</Notice>}
       {plan.data.late && (
         <Notice>
-          <p>Something was to be done by now. Mark it done if it was, or plan what is left from now.</p>
+          <p>{copy.plan.aStepIsOverdueMark}</p>
           <div className="mt-2">
-            <Button onClick={() => anew.mutate(undefined)}>Plan it anew from now</Button>
+            <Button onClick={() => anew.mutate(undefined)}>{copy.plan.planAgainFromNow}</Button>
           </div>
         </Notice>
       )}
@@ -67,13 +68,10 @@ export function PlanView() {
       {shown.items.length === 0 ? (
         <>
           <Tray className="max-w-xl">
-            <h2 className="text-2xl">Nothing is planned</h2>
-            <p className="my-2">
-              Say when a drink is wanted, and the plan counts back: when to soak, when to grind, around your quiet
-              hours, with one blender and one pair of hands.
-            </p>
+            <h2 className="text-2xl">{copy.plan.nothingPlannedYet}</h2>
+            <p className="my-2">{copy.plan.sayWhenYouWantA}</p>
             <Button primary onClick={() => setAdding(true)}>
-              Plan a drink
+              {copy.plan.planADrink}
             </Button>
           </Tray>
           <div className="max-w-xl">
@@ -91,8 +89,7 @@ export function PlanView() {
             </div>
           </div>
           <p className="text-note text-mute">
-            To keep a calendar up to date by itself, let it subscribe to {window.location.origin}
-            {shown.calendar}
+            {copy.plan.toKeepYourCalendarUp(window.location.origin, shown.calendar)}
           </p>
         </>
       )}
@@ -102,10 +99,10 @@ export function PlanView() {
 }
 
 function summary(p: Plan): string {
-  if (p.items.length === 0) return 'soaks counted back from when it is wanted'
-  const drinks = p.items.length === 1 ? '1 drink' : `${p.items.length} drinks`
-  const visits = p.visits === 1 ? 'one visit to the kitchen' : `${p.visits} visits to the kitchen`
-  return `${drinks}, ${toMillilitres(p.volumeML)} · ${visits}, ${toMinutes(p.handsOnMin)} hands-on`
+  if (p.items.length === 0) return copy.plan.soaksArePlannedBackwardsFrom
+  const drinks = copy.plan.drinks(p.items.length)
+  const visits = copy.plan.visits(p.visits)
+  return copy.plan.handsOn(drinks, toMillilitres(p.volumeML), visits, toMinutes(p.handsOnMin))
 }
 
 /** NextByRhythm is the next making of the Shelf's rhythm, until it is on the plan. */
@@ -113,7 +110,7 @@ function NextByRhythm() {
   const next = useRhythm().data?.next
   if (!next || next.planned) return null
   return (
-    <Tray label="By the rhythm" className="text-note">
+    <Tray label={copy.plan.fromYourWeeklyRhythm} className="text-note">
       <PlanNext next={next} />
     </Tray>
   )

@@ -1,6 +1,7 @@
 import { answer, api } from '../../api/client'
 import { usePlanChange } from '../../api/hooks'
 import type { Plan, PlanItem } from '../../api/schema'
+import { copy } from '../../copy'
 import { toClock, toDayAndClock } from '../../ui/format'
 import type { Scale } from './Strip'
 import { useMoved } from './useMoved'
@@ -33,17 +34,17 @@ export function ReadyMark({ item, scale, onTry, onProblem }: MarkProps) {
     <button
       type="button"
       role="slider"
-      aria-label={`${item.name} ready by`}
+      aria-label={copy.plan.drinkReadyBy(item.name)}
       aria-valuemin={scale.from}
       aria-valuemax={scale.to}
       aria-valuenow={now}
       aria-valuetext={toDayAndClock(new Date(now))}
-      title="Drag, or use the arrow keys"
+      title={copy.plan.dragItOrUseThe}
       className="absolute top-1 z-10 min-h-6 -translate-x-full cursor-ew-resize touch-none rounded-full bg-hibiscus px-2 text-fine font-bold whitespace-nowrap text-white night:text-night-linen"
       style={{ left: `${Math.min(100, scale.at(new Date(now)))}%` }}
       {...handlers}
     >
-      ready {toClock(new Date(now))}
+      {copy.plan.readyAt(toClock(new Date(now)))}
     </button>
   )
 }

@@ -1,4 +1,5 @@
 import type { ItemStep, Plan, PlanItem } from '../../api/schema'
+import { copy } from '../../copy'
 import { classes } from '../../ui/classes'
 import { hoursFromMidnight, inWords, toClock, toMillilitres, toWeekday } from '../../ui/format'
 import { Tray } from '../../ui/Tray'
@@ -21,7 +22,7 @@ const scaleOf = (plan: Plan): Scale => {
 export function Strip({ plan, onTry, onProblem }: Props) {
   const scale = scaleOf(plan)
   return (
-    <Tray label="The days" className="overflow-x-auto">
+    <Tray label={copy.plan.timetable} className="overflow-x-auto">
       <div className="min-w-[44rem]">
         <div className="relative ml-40">
           <Ticks scale={scale} />
@@ -33,11 +34,13 @@ export function Strip({ plan, onTry, onProblem }: Props) {
                 <p className="font-bold leading-tight">{item.name}</p>
                 <p className="text-fine text-mute">
                   {toMillilitres(item.ml)}
-                  {item.fridge && ' · soaks in the fridge'}
-                  {item.made && ' · made'}
+                  {item.fridge && copy.plan.soaksInTheFridge}
+                  {item.made && copy.plan.made}
                 </p>
                 {item.missing.length > 0 && (
-                  <p className="text-fine font-bold text-hibiscus-deep">Without {inWords(item.missing)}</p>
+                  <p className="text-fine font-bold text-hibiscus-deep">
+                    {copy.plan.notCounted(inWords(item.missing))}
+                  </p>
                 )}
                 <NotFor whom={item.forWhom} />
                 {item.trouble && <p className="text-fine font-bold text-hibiscus-deep">{item.trouble}</p>}
@@ -64,7 +67,7 @@ export function Strip({ plan, onTry, onProblem }: Props) {
             </li>
           ))}
           <li className="flex min-h-12 items-stretch border-t border-line">
-            <p className="w-40 shrink-0 py-2 font-bold">Blender</p>
+            <p className="w-40 shrink-0 py-2 font-bold">{copy.plan.blender}</p>
             <div className="relative grow">
               <Shades plan={plan} scale={scale} />
               {plan.blender.map((b) => (
@@ -154,9 +157,9 @@ function Lane({ item, scale }: { item: PlanItem; scale: Scale }) {
 
 const later = (s: ItemStep) => (s.most > s.end ? s.most : s.end)
 
-const titleOf = (s: ItemStep) => `${s.title}, ${toClock(s.start)} to ${toClock(s.end)}`
+const titleOf = (s: ItemStep) => copy.plan.to(s.title, toClock(s.start), toClock(s.end))
 
-const wordOf = (s: ItemStep) => (s.kind === 'soak' ? (s.fridge ? 'soak, in the fridge' : 'soak') : s.kind)
+const wordOf = (s: ItemStep) => (s.kind === 'soak' ? (s.fridge ? copy.plan.soakInTheFridge : copy.plan.soak) : s.kind)
 
 function colourOf(s: ItemStep): string {
   if (s.handsOn) return s.doneAt ? 'bg-pandan' : 'bg-rim'

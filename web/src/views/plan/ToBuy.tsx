@@ -1,6 +1,7 @@
 import { answer, api } from '../../api/client'
 import { usePlanChange } from '../../api/hooks'
 import type { ToBuy as Item, Plan } from '../../api/schema'
+import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { toGrams } from '../../ui/format'
 import { Tray } from '../../ui/Tray'
@@ -13,32 +14,33 @@ export function ToBuy({ plan }: { plan: Plan }) {
   const wanted = plan.toBuy.filter((b) => b.buyG > 0)
   const enough = plan.toBuy.filter((b) => b.buyG === 0)
   return (
-    <Tray label="To buy">
-      <h2 className="text-xl">To buy</h2>
-      {wanted.length === 0 && <p>There is enough of everything.</p>}
+    <Tray label={copy.plan.shoppingList}>
+      <h2 className="text-xl">{copy.plan.shoppingList}</h2>
+      {wanted.length === 0 && <p>{copy.plan.youHaveEnoughOfEverything}</p>}
       <ul>
         {wanted.map((b) => (
           <li key={b.id} className="flex items-center gap-3 border-t border-line py-1.5">
             <div className="grow">
               <p className="font-bold leading-tight">{b.name}</p>
               <p className="text-detail text-mute">
-                {toGrams(b.needG)} needed{b.need && `, ${b.need}`}
-                {b.haveG > 0 && `, ${toGrams(b.haveG)} here`}
+                {copy.plan.needed(toGrams(b.needG))}
+                {b.need && `, ${b.need}`}
+                {b.haveG > 0 && copy.plan.inStock(toGrams(b.haveG))}
               </p>
             </div>
             <p className="font-bold">{packWords(b)}</p>
             <Button
-              aria-label={`Bought: ${b.name}`}
+              aria-label={copy.plan.boughtWhat(b.name)}
               onClick={() => bought.mutate({ ingredient: b.id, massG: b.packs > 0 ? b.packsG : b.buyG })}
             >
-              Bought
+              {copy.plan.bought}
             </Button>
           </li>
         ))}
       </ul>
       {enough.length > 0 && (
         <p className="border-t border-line pt-2 text-note text-mute">
-          {enough.map((b) => b.name).join(', ')}: enough in.
+          {copy.plan.enoughInStock(enough.map((b) => b.name).join(', '))}
         </p>
       )}
     </Tray>

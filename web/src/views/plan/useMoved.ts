@@ -1,6 +1,7 @@
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react'
 import { Refused } from '../../api/client'
 import type { Plan } from '../../api/schema'
+import { copy } from '../../copy'
 import type { Scale } from './Strip'
 
 type Way = {
@@ -34,7 +35,7 @@ export function useMoved({ scale, at, step, tried, keep, onTry, onProblem }: Way
         if (begun.current) onTry(plan)
         onProblem(undefined)
       } catch (e) {
-        onProblem(e instanceof Refused ? e.message : 'The plan could not be made.')
+        onProblem(e instanceof Refused ? e.message : copy.plan.notWorkedOut)
       }
     }
     busy.current = false
@@ -53,7 +54,7 @@ export function useMoved({ scale, at, step, tried, keep, onTry, onProblem }: Way
       await keep(new Date(time).toISOString())
       onProblem(undefined)
     } catch (e) {
-      onProblem(e instanceof Refused ? e.message : 'The plan could not be kept.')
+      onProblem(e instanceof Refused ? e.message : copy.plan.notSaved)
     }
     letGo()
   }

@@ -1,5 +1,6 @@
 import { useBatch } from '../../api/hooks'
 import type { UsedLine } from '../../api/schema'
+import { copy } from '../../copy'
 import { Dialog } from '../../ui/Dialog'
 import { toDayAndClock, toDayAndMonth, toGrams, toMillilitres } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
@@ -11,23 +12,21 @@ export function BatchDialog({ id, onClose }: { id: number; onClose: () => void }
   return (
     <Dialog
       onClose={onClose}
-      title="How it was made"
-      intro={b && `${b.drinkName}, version ${b.version}, ${toDayAndMonth(b.madeOn)}`}
+      title={copy.shelf.howThisBatchWasMade}
+      intro={b && copy.shelf.version(b.drinkName, b.version, toDayAndMonth(b.madeOn))}
     >
-      {batch.error && <Notice urgent>{batch.error.message}</Notice>}
+      {batch.error && <Notice urgent>{batch.error.detail}</Notice>}
       {b && (
         <>
           <p>
-            {toMillilitres(b.forecastML)} expected
-            {b.measuredML !== undefined && `, ${toMillilitres(b.measuredML)} measured`}
-            {b.pulpG !== undefined && `, ${toGrams(b.pulpG)} of wet pulp`}.
+            {copy.shelf.expected(toMillilitres(b.forecastML))}
+            {b.measuredML !== undefined && copy.shelf.measured(toMillilitres(b.measuredML))}
+            {b.pulpG !== undefined && copy.shelf.ofWetPulp(toGrams(b.pulpG))}.
           </p>
-          {b.used.length === 0 && (
-            <p className="text-mute">It was not cooked step by step, so nothing more is known.</p>
-          )}
+          {b.used.length === 0 && <p className="text-mute">{copy.shelf.itWasNotMadeStep}</p>}
           {b.used.length > 0 && (
-            <section aria-label="What went in">
-              <h3 className="text-lg">What went in</h3>
+            <section aria-label={copy.shelf.ingredientsUsed}>
+              <h3 className="text-lg">{copy.shelf.ingredientsUsed}</h3>
               <ul>
                 {b.used.map((u, n) => (
                   // biome-ignore lint/suspicious/noArrayIndexKey: a record does not change its order
@@ -42,14 +41,14 @@ export function BatchDialog({ id, onClose }: { id: number; onClose: () => void }
             </section>
           )}
           {b.times.length > 0 && (
-            <section aria-label="When">
-              <h3 className="text-lg">When</h3>
+            <section aria-label={copy.shelf.steps}>
+              <h3 className="text-lg">{copy.shelf.steps}</h3>
               <ul>
                 {b.times.map((t) => (
                   <li key={t.planned + t.title} className="flex justify-between gap-3 border-t border-line py-1">
                     <span>
                       {t.title}
-                      {t.skipped && <b> (left out)</b>}
+                      {t.skipped && <b>{copy.shelf.skipped}</b>}
                     </span>
                     <span className="text-mute whitespace-nowrap">{toDayAndClock(t.doneAt)}</span>
                   </li>
@@ -66,11 +65,11 @@ export function BatchDialog({ id, onClose }: { id: number; onClose: () => void }
 function howWords(u: UsedLine): string {
   switch (u.how) {
     case 'scale':
-      return `on the scale, ${toGrams(u.plannedG)} planned`
+      return copy.shelf.weighedPlanned(toGrams(u.plannedG))
     case 'typed':
-      return `typed, ${toGrams(u.plannedG)} planned`
+      return copy.shelf.typedInPlanned(toGrams(u.plannedG))
     case 'worked back':
-      return `worked back: ${toGrams(u.leastG)} to ${toGrams(u.largestG)}`
+      return copy.shelf.estimatedTo(toGrams(u.leastG), toGrams(u.largestG))
     default:
       return u.how
   }

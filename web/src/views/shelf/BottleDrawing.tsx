@@ -1,4 +1,5 @@
 import type { Bottle } from '../../api/schema'
+import { copy } from '../../copy'
 import { classes } from '../../ui/classes'
 
 /** Bottles are drawn taller the more they hold, between these volumes. */
@@ -24,9 +25,12 @@ const pigmentOf: Record<Bottle['pigment'], string> = {
 }
 
 const shortWords = (b: Bottle) => {
-  if (b.standing === 'past') return 'past'
-  if (b.standing === 'last day') return 'today'
-  return b.timeLeft.replace(' days', ' d').replace(' day', ' d').replace(' weeks', ' wk')
+  if (b.standing === 'past') return copy.shelf.past
+  if (b.standing === 'last day') return copy.shelf.today
+  const [longUnit, shortUnit] = Object.entries(copy.shelf.timeLeftShort).find(([long]) =>
+    b.timeLeft.endsWith(long),
+  ) ?? ['', '']
+  return b.timeLeft.replace(longUnit, shortUnit)
 }
 
 /** BottleDrawing is a bottle at its fill height with its life as a ring. Past its date it is crossed and dashed. */

@@ -3,6 +3,7 @@ import { Link } from 'wouter'
 import { Refused } from '../../api/client'
 import { useBottle } from '../../api/hooks'
 import type { Bottle } from '../../api/schema'
+import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { ErrorText } from '../../ui/Field'
 import { toDayAndClock, toDayAndMonth, toMillilitres, toTwoFigures, toWhole } from '../../ui/format'
@@ -26,28 +27,28 @@ export function BottleTray({ b, others }: { b: Bottle; others: Bottle[] }) {
   const error = acts.find((a) => a.error)?.error
   const busy = acts.some((a) => a.isPending)
   return (
-    <Tray label="Bottle" className="grid gap-3">
+    <Tray label={copy.shelf.bottleOf} className="grid gap-3">
       <div>
         <div className="flex items-start justify-between gap-3">
           <h2 className="text-heading leading-tight">{b.drinkName}</h2>
-          <span className="pt-1 whitespace-nowrap text-mute">bottle {b.id}</span>
+          <span className="pt-1 whitespace-nowrap text-mute">{copy.shelf.bottle(b.id)}</span>
         </div>
         <p className="text-mute">
-          made {toDayAndMonth(b.madeOn)} · {toMillilitres(b.volumeML)} ·{' '}
+          {copy.shelf.made(toDayAndMonth(b.madeOn), toMillilitres(b.volumeML))}
           <Link href={`/bench/${b.drinkID}`} className="underline">
-            version {b.version}
+            {copy.shelf.versionNumber(b.version)}
           </Link>{' '}
           ·{' '}
           <button type="button" className="underline" onClick={() => setLooking(true)}>
-            how it was made
+            {copy.shelf.batch}
           </button>{' '}
           ·{' '}
           <button type="button" className="underline" onClick={() => setStory(true)}>
-            its story
+            {copy.shelf.history}
           </button>{' '}
           ·{' '}
           <Link href={`/labels?bottles=${b.id}`} className="underline">
-            label
+            {copy.shelf.label}
           </Link>
         </p>
       </div>
@@ -55,15 +56,15 @@ export function BottleTray({ b, others }: { b: Bottle; others: Bottle[] }) {
         <p>
           <span className="block font-head text-2xl leading-tight font-bold">{toMillilitres(b.leftML)}</span>
           <span className="text-mute">
-            {toTwoFigures(b.servings)} servings of {toWhole(b.servingML)} mL left
+            {copy.shelf.servingsOfMlLeft(toTwoFigures(b.servings), toWhole(b.servingML))}
           </span>
         </p>
         <p>
           <span className="block font-head text-2xl leading-tight font-bold">{b.useByWords}</span>
-          <span className="text-mute">{past ? b.timeLeft : `use by · ${b.timeLeft}`}</span>
+          <span className="text-mute">{past ? b.timeLeft : copy.shelf.timeLeft(b.timeLeft)}</span>
           {!past && b.earliest !== b.latest && (
             <span className="block text-detail text-mute">
-              {toDayAndMonth(b.earliest)} to {toDayAndMonth(b.latest)}, were the fridge a degree warmer or colder
+              {copy.shelf.toIfTheFridgeIs(toDayAndMonth(b.earliest), toDayAndMonth(b.latest))}
             </span>
           )}
         </p>
@@ -72,26 +73,21 @@ export function BottleTray({ b, others }: { b: Bottle; others: Bottle[] }) {
       <NotFor whom={b.forWhom} large />
       <div className="flex flex-wrap gap-2">
         <Button primary={!past} disabled={busy} onClick={() => act.pour.mutate({ ml: b.pourML })}>
-          Pour {toWhole(b.pourML)} mL
+          {copy.shelf.pourMl(toWhole(b.pourML))}
         </Button>
         <Button disabled={busy} onClick={() => act.undo.mutate()}>
-          Take the last pour back
+          {copy.shelf.undoTheLastPour}
         </Button>
         <MoveMenu b={b} others={others} onMove={act.move.mutate} onMerge={act.merge.mutate} />
         <Button disabled={busy} onClick={() => act.finish.mutate()}>
-          Finish
+          {copy.shelf.finished}
         </Button>
         <Button primary={past} disabled={busy} onClick={() => setThrowing(true)}>
-          Throw out
+          {copy.shelf.throwAway}
         </Button>
       </div>
       <PourOther onPour={act.pour.mutate} />
-      {b.place === 'freezer' && (
-        <p className="text-sm text-mute">
-          A tenth of it left empty: water swells, and full glass cracks. It thaws in the fridge, and is not frozen
-          again.
-        </p>
-      )}
+      {b.place === 'freezer' && <p className="text-sm text-mute">{copy.shelf.leaveATenthEmptyLiquid}</p>}
       <ErrorText id="bottle-error">{error instanceof Refused ? error.message : undefined}</ErrorText>
       {looking && <BatchDialog id={b.batchID} onClose={() => setLooking(false)} />}
       {story && <StoryDialog id={b.id} onClose={() => setStory(false)} />}
@@ -106,37 +102,36 @@ function WhyThatDate({ b, past }: { b: Bottle; past: boolean }) {
     <>
       {past && (
         <Notice>
-          <b>{b.out ? `Throw it out: ${b.out}.` : 'Past its date.'}</b>{' '}
-          {b.out ? 'No arithmetic overrides that' : 'Throw it out'}
+          <b>{b.out ? copy.shelf.throwItAway(b.out) : copy.shelf.pastItsDate}</b>{' '}
+          {b.out ? copy.shelf.doNotDrinkItWhatever : copy.shelf.throwItAwayNow}
           {!b.out && otherStillGood(b)
-            ? `, though by ${schoolWord(b.otherSchool)} it is good till ${toDayAndMonth(b.otherUseBy)}`
+            ? copy.shelf.andTheRuleGives(ruleOf(b.otherSchool), toDayAndMonth(b.otherUseBy))
             : ''}
-          . Smell, fizz, slime or bulging: out, whatever the date.
+          {copy.shelf.ifItSmellsOffFizzes}
         </Notice>
       )}
       <div className="text-note leading-snug">
         <p>
-          <b>Why that date.</b> {b.reasons.join('; ')}.
+          <b>{copy.shelf.whyThisDate}</b> {b.reasons.join('; ')}.
         </p>
         {b.otherUseBy !== b.useBy && !past && (
-          <p>
-            By {schoolWord(b.otherSchool)}: {toDayAndMonth(b.otherUseBy)}.
-          </p>
+          <p>{copy.shelf.otherRuleGives(ruleOf(b.otherSchool), toDayAndMonth(b.otherUseBy))}</p>
         )}
         {b.longer.length > 0 && (
           <p>
-            <b>What would lengthen it.</b> {b.longer.join('; ')}.
+            <b>{copy.shelf.toMakeItLastLonger}</b> {b.longer.join('; ')}.
           </p>
         )}
-        {b.thawing && <p>It thaws in the fridge until {toDayAndClock(b.thawing)}.</p>}
+        {b.thawing && <p>{copy.shelf.thawingInTheFridgeUntil(toDayAndClock(b.thawing))}</p>}
         <p>
-          <b>Shake first.</b> {b.allergens.length > 0 ? `Contains ${b.allergens.join(', ')}.` : 'No listed allergen.'}
+          <b>{copy.shelf.shakeBeforeUse}</b>{' '}
+          {b.allergens.length > 0 ? copy.shelf.contains(b.allergens.join(', ')) : copy.shelf.noListedAllergens}
         </p>
       </div>
     </>
   )
 }
 
-const schoolWord = (school: string) => (school === 'customary' ? 'custom' : 'caution')
+const ruleOf = (school: string) => copy.shelf.rules[school] ?? school
 
 const otherStillGood = (b: Bottle) => b.school === 'cautious' && b.otherGood && b.place !== 'freezer'

@@ -1,9 +1,9 @@
-import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'wouter'
-import { answer, api } from '../../api/client'
+import { answer, api, query } from '../../api/client'
 import { usePlanChange } from '../../api/hooks'
 import type { CanMake as CanMakeFigure } from '../../api/schema'
+import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { ErrorText } from '../../ui/Field'
 import { toDay, toMillilitres } from '../../ui/format'
@@ -14,19 +14,15 @@ const shown = 3
 
 /** CanMake is what can be made with what there is, what would spoil first first. */
 export function CanMake() {
-  const drinks = useQuery({ queryKey: ['shelf', 'can-make'], queryFn: () => answer(api.GET('/api/can-make')) }).data
+  const drinks = query.useQuery('get', '/api/can-make').data
   const [all, setAll] = useState(false)
   if (!drinks || drinks.length === 0) return null
   const now = drinks.filter((d) => d.now)
   const rows = all ? drinks : now.slice(0, shown)
   return (
-    <Tray label="What can be made now" className="grid gap-2">
-      <h2 className="text-xl">What can be made now</h2>
-      {now.length === 0 && (
-        <p className="text-note text-mute">
-          Nothing with what is known to be there. The Pantry keeps the stock; what each drink lacks stands below.
-        </p>
-      )}
+    <Tray label={copy.shelf.readyToMake} className="grid gap-2">
+      <h2 className="text-xl">{copy.shelf.readyToMake}</h2>
+      {now.length === 0 && <p className="text-note text-mute">{copy.shelf.nothingCanBeMadeFrom}</p>}
       <ul className="grid gap-2">
         {rows.map((d) => (
           <Row key={d.drinkID} d={d} />
@@ -42,8 +38,8 @@ export function CanMake() {
 }
 
 const restWords = (shown: number, rest: number) => {
-  if (shown === 0) return 'What each drink lacks'
-  return rest === 1 ? 'What the other one lacks' : `What the other ${rest} lack`
+  if (shown === 0) return copy.shelf.missingIngredients
+  return copy.shelf.missingIngredientsOf(rest)
 }
 
 function Row({ d }: { d: CanMakeFigure }) {
@@ -59,28 +55,27 @@ function Row({ d }: { d: CanMakeFigure }) {
           {d.drinkName}
         </Link>
         {d.now && `, ${toMillilitres(d.enoughML)}`}
-        {d.now && d.enoughML < d.writtenML && ` of the ${toMillilitres(d.writtenML)} it is written for`}
+        {d.now && d.enoughML < d.writtenML && copy.shelf.ofTheUsual(toMillilitres(d.writtenML))}
       </p>
-      {d.first && (
-        <p>
-          First to spoil: {d.first}, {toDay(d.firstBy)}.
-        </p>
+      {d.first && <p>{copy.shelf.firstToUse(d.first, toDay(d.firstBy))}</p>}
+      {d.missing.length > 0 && <p className="text-mute">{copy.shelf.missing(d.missing.join(copy.shelf.text))}</p>}
+      {!d.now && d.missing.length === 0 && <p className="text-mute">{copy.shelf.thereIsOnlyEnoughFor}</p>}
+      {d.now && d.toCheck.length > 0 && (
+        <p className="text-mute">{copy.shelf.checkWhetherYouHave(d.toCheck.join(', '))}</p>
       )}
-      {d.missing.length > 0 && <p className="text-mute">There is no {d.missing.join(', no ')}.</p>}
-      {!d.now && d.missing.length === 0 && <p className="text-mute">What there is does for too little of it.</p>}
-      {d.now && d.toCheck.length > 0 && <p className="text-mute">Look whether there is {d.toCheck.join(', ')}.</p>}
       {d.now && (
         <div>
           <Button disabled={plan.isPending} onClick={() => plan.mutate(undefined)}>
-            Begin it now<span className="sr-only">: {d.drinkName}</span>
+            {copy.shelf.startNow}
+            <span className="sr-only">: {d.drinkName}</span>
           </Button>
         </div>
       )}
       {plan.isSuccess && (
         <p role="status">
-          It is on the{' '}
+          {copy.shelf.itIsOnThe}
           <Link href="/plan" className="underline">
-            plan
+            {copy.shelf.plan}
           </Link>
           .
         </p>

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { Refused } from '../../api/client'
 import { useStory } from '../../api/hooks'
+import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { toDayAndMonth } from '../../ui/format'
 import { Tray } from '../../ui/Tray'
@@ -13,28 +14,28 @@ export function GoneBottle({ id }: { id: number }) {
   if (story.error) {
     const unknown = story.error instanceof Refused && story.error.status === 404
     return (
-      <Tray label="Bottle" className="grid gap-2">
-        <h2 className="text-heading leading-tight">There is no bottle {id}</h2>
-        <p>
-          {unknown ? 'Look at the number on the label again, or find the bottle by its drink.' : story.error.message}
-        </p>
+      <Tray label={copy.shelf.bottleOf} className="grid gap-2">
+        <h2 className="text-heading leading-tight">{copy.shelf.noBottle(id)}</h2>
+        <p>{unknown ? copy.shelf.checkTheNumberOnThe : story.error.detail}</p>
       </Tray>
     )
   }
   if (!story.data) return null
   const b = story.data.bottle
   return (
-    <Tray label="Bottle" className="grid gap-2">
+    <Tray label={copy.shelf.bottleOf} className="grid gap-2">
       <div className="flex items-start justify-between gap-3">
         <h2 className="text-heading leading-tight">{b.drinkName}</h2>
-        <span className="pt-1 whitespace-nowrap text-mute">bottle {b.id}</span>
+        <span className="pt-1 whitespace-nowrap text-mute">{copy.shelf.bottle(b.id)}</span>
       </div>
       <p>
-        <b>This bottle is no longer on the shelf.</b> It was made {toDayAndMonth(b.madeOn)} and is {b.state}
-        {b.endedWhy && `: ${b.endedWhy}`}. Do not drink from it if it still stands somewhere.
+        <b>{copy.shelf.thisBottleIsNoLonger}</b>
+        {copy.shelf.itWasMadeAndIs(toDayAndMonth(b.madeOn), b.state)}
+        {b.endedWhy && `: ${b.endedWhy}`}
+        {copy.shelf.ifYouStillHaveIt}
       </p>
       <div>
-        <Button onClick={() => setOpen(true)}>Its history</Button>
+        <Button onClick={() => setOpen(true)}>{copy.shelf.historyHeading}</Button>
       </div>
       {open && <StoryDialog id={id} onClose={() => setOpen(false)} />}
     </Tray>

@@ -1,8 +1,8 @@
-import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useSearch } from 'wouter'
-import { answer, api } from '../../api/client'
+import { query } from '../../api/client'
 import type { BottleLabel } from '../../api/schema'
+import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { toDayAndMonth, toMillilitres } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
@@ -23,7 +23,7 @@ type Sheet = {
 
 const sheets: Record<string, Sheet> = {
   '14': {
-    name: 'A4, 14 labels of 99 × 38 mm',
+    name: copy.shelf.a414LabelsOf99,
     wide: 99.1,
     high: 38.1,
     across: 2,
@@ -33,7 +33,7 @@ const sheets: Record<string, Sheet> = {
     gap: 2.5,
   },
   '21': {
-    name: 'A4, 21 labels of 64 × 38 mm',
+    name: copy.shelf.a421LabelsOf64,
     wide: 63.5,
     high: 38.1,
     across: 3,
@@ -43,7 +43,7 @@ const sheets: Record<string, Sheet> = {
     gap: 2.5,
   },
   '8': {
-    name: 'A4, 8 labels of 99 × 68 mm',
+    name: copy.shelf.a48LabelsOf99,
     wide: 99.1,
     high: 67.7,
     across: 2,
@@ -52,7 +52,7 @@ const sheets: Record<string, Sheet> = {
     top: 13.1,
     gap: 2.5,
   },
-  '1': { name: 'single, 90 × 50 mm', wide: 90, high: 50, across: 1, down: 1, left: 0, top: 0, gap: 0 },
+  '1': { name: copy.shelf.single9050Mm, wide: 90, high: 50, across: 1, down: 1, left: 0, top: 0, gap: 0 },
 }
 
 const choices = Object.entries(sheets).map(([value, s]) => ({ value, label: s.name }))
@@ -61,12 +61,9 @@ const choices = Object.entries(sheets).map(([value, s]) => ({ value, label: s.na
 export function Labels() {
   const ids = new URLSearchParams(useSearch()).get('bottles') ?? ''
   const [size, setSize] = useState('14')
-  const labels = useQuery({
-    queryKey: ['labels', ids],
-    queryFn: () => answer(api.GET('/api/labels', { params: { query: { ids } } })),
-  })
+  const labels = query.useQuery('get', '/api/labels', { params: { query: { ids } } })
   const sheet = sheets[size] ?? sheets['14']
-  if (labels.error) return <Notice urgent>{labels.error.message}</Notice>
+  if (labels.error) return <Notice urgent>{labels.error.detail}</Notice>
   if (!labels.data || !sheet) return null
   const page = sheet.across * sheet.down === 1 ? `${sheet.wide}mm ${sheet.high}mm` : 'A4'
   return (
@@ -74,11 +71,11 @@ export function Labels() {
       <style>{`@page { size: ${page}; margin: 0 }`}</style>
       <div className="flex flex-wrap items-center gap-2 print:hidden">
         <Link href="/shelf" className="min-h-11 px-2 py-2 font-bold text-rim underline">
-          Back to the Shelf
+          {copy.shelf.backToTheShelf}
         </Link>
-        <Select label="Labels" value={size} choices={choices} onChange={setSize} />
+        <Select label={copy.shelf.labels} value={size} choices={choices} onChange={setSize} />
         <Button primary onClick={() => window.print()}>
-          Print them
+          {copy.shelf.print}
         </Button>
       </div>
       <div
@@ -97,9 +94,7 @@ export function Labels() {
       <ul className="flex flex-wrap gap-2 print:hidden">
         {labels.data.map((l) => (
           <li key={l.bottleID}>
-            <Button onClick={() => toPicture(l)}>
-              Picture of {l.name}, bottle {l.bottleID}
-            </Button>
+            <Button onClick={() => toPicture(l)}>{copy.shelf.pictureOfBottle(l.name, l.bottleID)}</Button>
           </li>
         ))}
       </ul>
@@ -109,24 +104,22 @@ export function Labels() {
 
 function LabelCard({ label }: { label: BottleLabel }) {
   return (
-    <article aria-label={`Label of bottle ${label.bottleID}`} className="label">
+    <article aria-label={copy.shelf.labelOfBottle(label.bottleID)} className="label">
       <h2 className="label-name">{label.name}</h2>
       <p className="label-date">
-        <span className="label-word">use by</span> {toDayAndMonth(label.useBy)}
+        <span className="label-word">{copy.shelf.labelUseBy}</span> {toDayAndMonth(label.useBy)}
       </p>
       <div className="flex min-h-0 grow justify-between gap-2">
         <div className="min-w-0">
-          <p>
-            made {toDayAndMonth(label.madeOn)} · {toMillilitres(label.volumeML)}
-          </p>
+          <p>{copy.shelf.madeAndVolume(toDayAndMonth(label.madeOn), toMillilitres(label.volumeML))}</p>
           <p>{label.servings}</p>
           <p>
             <b>{label.shake}.</b> {label.dilution && `${label.dilution}. `}
-            {label.allergens.length > 0 && <b>Contains {label.allergens.join(', ')}.</b>}
-            {label.missing.length > 0 && <b> Not counted: {label.missing.join(', ')}.</b>}
+            {label.allergens.length > 0 && <b>{copy.shelf.contains(label.allergens.join(', '))}</b>}
+            {label.missing.length > 0 && <b>{copy.shelf.notCounted(label.missing.join(', '))}</b>}
           </p>
         </div>
-        <img src={label.qr} alt={`Code of bottle ${label.bottleID}'s page`} className="label-code" />
+        <img src={label.qr} alt={copy.shelf.qrCodeToThePage(label.bottleID)} className="label-code" />
       </div>
     </article>
   )

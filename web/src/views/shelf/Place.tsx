@@ -1,6 +1,7 @@
 import { useDraggable, useDroppable } from '@dnd-kit/core'
 import type { KeyboardEvent } from 'react'
 import type { Bottle, Moved } from '../../api/schema'
+import { copy } from '../../copy'
 import { classes } from '../../ui/classes'
 import { toMillilitres } from '../../ui/format'
 import { BottleDrawing } from './BottleDrawing'
@@ -32,7 +33,7 @@ export function Place({ place, name, bottles, chosen, drinker, isLifting, onChoo
     >
       <h2 className="!font-text text-note text-rim">
         {name}
-        {bottles.length === 0 && <span className="font-normal text-mute">: nothing</span>}
+        {bottles.length === 0 && <span className="font-normal text-mute">{copy.shelf.empty}</span>}
       </h2>
       <ul className="flex flex-wrap gap-y-1">
         {bottles.map((b) => (
@@ -87,9 +88,9 @@ function OnShelf({ b, isChosen, drinker, onChoose, onStep }: OnShelfProps) {
         <span className="h-[4.1rem] w-full border-t-4 border-rim px-1 pt-1 text-fine leading-tight font-bold">
           <span className={drinker ? 'line-clamp-1' : 'line-clamp-2'}>{b.drinkName}</span>
           <span className="sr-only">
-            , {toMillilitres(b.leftML)} of {toMillilitres(b.volumeML)}, {b.timeLeft}
+            {copy.shelf.leftOf(toMillilitres(b.leftML), toMillilitres(b.volumeML), b.timeLeft)}
           </span>
-          {b.standing === 'past' && <span className="block text-hibiscus-deep">past its date</span>}
+          {b.standing === 'past' && <span className="block text-hibiscus-deep">{copy.shelf.pastItsDateMark}</span>}
           <ForDrinker b={b} drinker={drinker} />
         </span>
       </button>
@@ -101,6 +102,6 @@ function OnShelf({ b, isChosen, drinker, onChoose, onStep }: OnShelfProps) {
 function ForDrinker({ b, drinker }: { b: Bottle; drinker: string }) {
   const whom = b.forWhom.find((w) => w.name === drinker)
   if (!whom) return null
-  if (whom.not) return <span className="block text-hibiscus-deep">not for {drinker}</span>
-  return <span className="block text-pandan">for {drinker}</span>
+  if (whom.not) return <span className="block text-hibiscus-deep">{copy.shelf.notFor(drinker)}</span>
+  return <span className="block text-pandan">{copy.shelf.for(drinker)}</span>
 }

@@ -11,6 +11,7 @@ import { useState } from 'react'
 import { Refused } from '../../api/client'
 import { useMoveBottle } from '../../api/hooks'
 import type { Bottle, Moved } from '../../api/schema'
+import { copy } from '../../copy'
 import { Notice } from '../../ui/Notice'
 import { BottleDrawing } from './BottleDrawing'
 import { Place } from './Place'
@@ -74,21 +75,21 @@ export function Places({ bottles, fridgeC, chosen, drinker, onChoose }: Props) {
       >
         <div className="overflow-hidden rounded-tray border-tray border-rim bg-glass md:grid md:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
           <div className="flex flex-col">
-            <div className="grow">{at('fridge', `Fridge, set to ${fridgeC ?? '–'} °C`)}</div>
-            {at('door', 'Fridge door')}
+            <div className="grow">{at('fridge', copy.shelf.fridgeSetToC(fridgeC ?? '–'))}</div>
+            {at('door', copy.shelf.fridgeDoor)}
           </div>
           <div className="flex flex-col border-rim max-md:border-t-[3px] md:border-l-[3px]">
-            <div className="grow">{at('freezer', 'Freezer')}</div>
-            {at('outside', 'Outside, on the table')}
+            <div className="grow">{at('freezer', copy.shelf.freezer)}</div>
+            {at('outside', copy.shelf.onTheCounter)}
           </div>
         </div>
         <DragOverlay dropAnimation={null}>{lifted && <BottleDrawing b={lifted} />}</DragOverlay>
       </DndContext>
       <p aria-live="polite" className="sr-only">
-        {move.data && `${move.data.drinkName} stands in the ${move.data.place} now.`}
+        {move.data && copy.shelf.isNowInThe(move.data.drinkName, copy.shelf.places[move.data.place] ?? move.data.place)}
       </p>
       {move.error && (
-        <Notice urgent>{move.error instanceof Refused ? move.error.message : 'It was not moved. Try again.'}</Notice>
+        <Notice urgent>{move.error instanceof Refused ? move.error.message : copy.shelf.theBottleWasNotMoved}</Notice>
       )}
     </div>
   )

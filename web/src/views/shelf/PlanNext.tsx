@@ -1,7 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { answer, api } from '../../api/client'
 import { usePlanChange } from '../../api/hooks'
+import { refresh } from '../../api/keys'
 import type { NewItem, NextMaking } from '../../api/schema'
+import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { ErrorText } from '../../ui/Field'
 import { toDayAndClock, toMillilitres } from '../../ui/format'
@@ -11,19 +13,21 @@ export function PlanNext({ next }: { next: NextMaking }) {
   const client = useQueryClient()
   const plan = usePlanChange((body: NewItem) => answer(api.POST('/api/plan/items', { body })))
   const body = { drinkID: next.drinkID, readyBy: next.readyBy, volumeML: next.batchML }
-  const put = () => plan.mutate(body, { onSuccess: () => client.invalidateQueries({ queryKey: ['shelf', 'rhythm'] }) })
+  const put = () => plan.mutate(body, { onSuccess: () => refresh(client, '/api/rhythm') })
   return (
     <div className="grid gap-1">
       <p>
-        Next: <b>{next.drinkName}</b>, {toMillilitres(next.batchML)} for {toDayAndClock(next.readyBy)}
-        {next.freezeML > 0 && `, ${toMillilitres(next.freezeML)} of it to freeze`}.
+        {copy.shelf.next}
+        <b>{next.drinkName}</b>
+        {copy.shelf.nextFor(toMillilitres(next.batchML), toDayAndClock(next.readyBy))}
+        {next.freezeML > 0 && copy.shelf.freezeOfIt(toMillilitres(next.freezeML))}.
       </p>
       {next.planned ? (
-        <p role="status">It is on the plan.</p>
+        <p role="status">{copy.shelf.itIsOnThePlan}</p>
       ) : (
         <div>
           <Button onClick={put} disabled={plan.isPending}>
-            Put it in the plan
+            {copy.shelf.planIt}
           </Button>
         </div>
       )}

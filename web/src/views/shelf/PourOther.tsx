@@ -1,31 +1,32 @@
-import { useState } from 'react'
+import { Poured as limits } from '../../api/limits'
 import type { Poured } from '../../api/schema'
+import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
-import { NumberField } from '../../ui/NumberField'
+import { Field } from '../../ui/Field'
+import { numberOf, useFields } from '../../ui/form'
 import { Select } from '../../ui/Select'
 
 const units = [
   { value: 'ml', label: 'mL' },
-  { value: 'servings', label: 'servings' },
+  { value: 'servings', label: copy.shelf.servings },
 ]
 
 /** PourOther pours another amount than a serving, in millilitres or in servings. */
 export function PourOther({ onPour }: { onPour: (poured: Poured) => void }) {
-  const [amount, setAmount] = useState<number>()
-  const [unit, setUnit] = useState('ml')
+  const form = useFields({ amount: limits.ml }, { amount: '', unit: 'ml' })
+  const unit = form.value('unit')
+  const read = unit === 'ml' ? 'mL' : undefined
+  const pour = form.submit(({ amount }) => onPour({ [unit]: numberOf(amount, read) ?? 0 }))
   return (
-    <div className="flex flex-wrap items-end gap-2">
-      <NumberField
+    <form onSubmit={pour} className="flex flex-wrap items-end gap-2">
+      <Field
         className="w-28"
-        label="Another amount"
-        value={amount}
-        onNumber={setAmount}
-        onEmpty={() => setAmount(undefined)}
+        label={copy.shelf.anotherAmount}
+        {...form.field('amount', { unit: read })}
+        unit={undefined}
       />
-      <Select label="in" value={unit} choices={units} onChange={setUnit} />
-      <Button disabled={!amount} onClick={() => amount && onPour({ [unit]: amount })}>
-        Pour it
-      </Button>
-    </div>
+      <Select label={copy.shelf.in} value={unit} choices={units} onChange={form.choose('unit')} />
+      <Button type="submit">{copy.shelf.pour}</Button>
+    </form>
   )
 }

@@ -1,4 +1,5 @@
 import type { PouredDay } from '../../api/schema'
+import { copy } from '../../copy'
 import { toDay, toMillilitres } from '../../ui/format'
 
 const height = 56
@@ -11,7 +12,7 @@ export function PouredWeek({ poured }: { poured: PouredDay[] }) {
   const words = poured.map((d) => `${toDay(d.day)}: ${toMillilitres(d.ml)}`).join(', ')
   return (
     <figure>
-      <figcaption className="mb-1 text-sm font-bold">The week’s pouring</figcaption>
+      <figcaption className="mb-1 text-sm font-bold">{copy.shelf.pouredThisWeek}</figcaption>
       <svg
         viewBox={`0 0 ${poured.length * (width + gap)} ${height + 20}`}
         className="max-w-80"

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { answer, api, Refused } from '../../api/client'
 import { useShelfChange } from '../../api/hooks'
 import type { PulpEnd, PulpFigure } from '../../api/schema'
+import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { classes } from '../../ui/classes'
 import { ErrorText, Field } from '../../ui/Field'
@@ -12,8 +13,8 @@ import { Tray } from '../../ui/Tray'
 export function Pulps({ pulps }: { pulps: PulpFigure[] }) {
   if (pulps.length === 0) return null
   return (
-    <Tray label="Pulp" className="grid gap-2">
-      <h2 className="text-xl">Pulp</h2>
+    <Tray label={copy.shelf.pulp} className="grid gap-2">
+      <h2 className="text-xl">{copy.shelf.pulp}</h2>
       <ul className="grid gap-3">
         {pulps.map((p) => (
           <PulpRow key={p.id} p={p} />
@@ -31,30 +32,36 @@ function PulpRow({ p }: { p: PulpFigure }) {
   return (
     <li className="grid gap-1.5 border-t border-line pt-2 text-note">
       <p>
-        <b>{p.drinkName}</b>, {toGrams(p.wetG)} wet, {toGrams(p.driedG)} dried.{' '}
+        <b>{p.drinkName}</b>
+        {copy.shelf.wetOnceDried(toGrams(p.wetG), toGrams(p.driedG))}
         <b className={classes(p.past && 'text-hibiscus-deep')}>
-          In the {p.place} till {toDayAndMonth(p.useBy)}
+          {copy.shelf.keepItInTheUse(copy.shelf.places[p.place] ?? p.place, toDayAndMonth(p.useBy))}
         </b>
         , {p.timeLeft}.
       </p>
       <p className="text-mute">
-        In it: {toGrams(p.proteinG)} protein, {toGrams(p.fatG)} fat, {toGrams(p.fibreG)} fibre, {toGrams(p.sugarG)}{' '}
-        sugars. Good for {p.goodFor.join('; ')}.
+        {copy.shelf.containsProteinFatFibreSugars(
+          toGrams(p.proteinG),
+          toGrams(p.fatG),
+          toGrams(p.fibreG),
+          toGrams(p.sugarG),
+          p.goodFor.join('; '),
+        )}
       </p>
       <details>
-        <summary className="min-h-8 cursor-pointer font-bold text-rim">What became of it</summary>
+        <summary className="min-h-8 cursor-pointer font-bold text-rim">{copy.shelf.usedItOrThrewIt}</summary>
         <div className="flex flex-wrap items-end gap-2 py-1">
           <Field
             className="grow"
-            label={`Pulp of ${p.drinkName}: used for, or why it goes`}
+            label={copy.shelf.pulpOfWhatForOr(p.drinkName)}
             value={what}
             maxLength={200}
             error={end.error instanceof Refused ? end.error.message : undefined}
             onChange={(e) => setWhat(e.target.value)}
           />
-          <Button onClick={() => end.mutate({ for: what, thrown: false })}>Used</Button>
-          <Button onClick={() => end.mutate({ for: what, thrown: true })}>Thrown out</Button>
-          {p.place === 'fridge' && <Button onClick={() => freeze.mutate(undefined)}>Freeze it</Button>}
+          <Button onClick={() => end.mutate({ for: what, thrown: false })}>{copy.shelf.used}</Button>
+          <Button onClick={() => end.mutate({ for: what, thrown: true })}>{copy.shelf.thrownAway}</Button>
+          {p.place === 'fridge' && <Button onClick={() => freeze.mutate(undefined)}>{copy.shelf.freeze}</Button>}
         </div>
       </details>
       <ErrorText id={`pulp-${p.id}-error`}>{freeze.error?.message}</ErrorText>

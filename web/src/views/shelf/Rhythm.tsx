@@ -3,7 +3,9 @@ import { X } from 'lucide-react'
 import { useState } from 'react'
 import { answer, api, Refused } from '../../api/client'
 import { useDrinks, useKitchen, useRhythm } from '../../api/hooks'
+import { keyOf, refresh } from '../../api/keys'
 import type { Rhythm as RhythmNow, RhythmWays } from '../../api/schema'
+import { copy } from '../../copy'
 import { Button, IconButton } from '../../ui/Button'
 import { classes } from '../../ui/classes'
 import { ErrorText } from '../../ui/Field'
@@ -29,11 +31,11 @@ function RhythmTray({ now }: { now: RhythmNow }) {
   const set = useMutation({
     scope: { id: 'rhythm' }, // one after the other, each from the revision that the one before came to
     mutationFn: (body: RhythmWays) => {
-      const revision = client.getQueryData<RhythmNow>(['shelf', 'rhythm'])?.revision
+      const revision = client.getQueryData<RhythmNow>(keyOf('/api/rhythm'))?.revision
       return answer(api.PUT('/api/rhythm', { body: { ...body, revision } }))
     },
-    onSuccess: (rhythm) => client.setQueryData(['shelf', 'rhythm'], rhythm),
-    onError: () => client.invalidateQueries({ queryKey: ['shelf', 'rhythm'] }),
+    onSuccess: (rhythm) => client.setQueryData(keyOf('/api/rhythm'), rhythm),
+    onError: () => refresh(client, '/api/rhythm'),
   })
   const change = (part: Partial<RhythmWays>) => {
     const next = { ...ways, ...part }
@@ -43,20 +45,20 @@ function RhythmTray({ now }: { now: RhythmNow }) {
   const refused = set.error instanceof Refused ? set.error.message : undefined
   const problem = refused ?? (now.problem || undefined)
   return (
-    <Tray label="Rhythm" className="grid grid-cols-[minmax(0,1fr)] gap-3">
-      <h2 className="text-xl">Rhythm</h2>
+    <Tray label={copy.shelf.weeklyRhythm} className="grid grid-cols-[minmax(0,1fr)] gap-3">
+      <h2 className="text-xl">{copy.shelf.weeklyRhythm}</h2>
       <PouredWeek poured={now.poured} />
       <Turns ids={ways.drinkIDs} onChange={(drinkIDs) => change({ drinkIDs })} />
       <NumberField
-        label="Drunk a day"
+        label={copy.shelf.drunkPerDay}
         unit="mL"
-        hint={now.drinks.map((d) => `${toMillilitres(d.perDayML)} of ${d.drinkName}, ${d.from}`).join('; ')}
+        hint={now.drinks.map((d) => copy.shelf.drunkOf(toMillilitres(d.perDayML), d.drinkName, d.from)).join('; ')}
         value={ways.perDayML || undefined}
         onNumber={(perDayML) => change({ perDayML })}
         onEmpty={() => change({ perDayML: 0 })}
       />
       <fieldset className="flex flex-wrap gap-1">
-        <legend className="mb-1 text-sm font-bold">Willing to make it on</legend>
+        <legend className="mb-1 text-sm font-bold">{copy.shelf.daysYouCanMakeIt}</legend>
         {days.map((d, n) => (
           <button
             key={d}
@@ -88,7 +90,7 @@ function Turns({ ids, onChange }: { ids: number[]; onChange: (ids: number[]) => 
       {ids.map((id, n) => (
         <div key={id} className="flex items-center gap-2">
           <Select
-            label={n === 0 ? 'Drink' : 'then'}
+            label={n === 0 ? copy.shelf.drink : copy.shelf.afterThat}
             className="min-w-0 grow"
             value={String(id)}
             choices={choices.filter((c) => c.value === String(id) || !ids.includes(Number(c.value)))}
@@ -96,7 +98,7 @@ function Turns({ ids, onChange }: { ids: number[]; onChange: (ids: number[]) => 
           />
           {ids.length > 1 && (
             <IconButton
-              label={`Leave out ${choices.find((c) => c.value === String(id))?.label ?? ''}`}
+              label={copy.shelf.remove(choices.find((c) => c.value === String(id))?.label ?? '')}
               onClick={() => onChange(ids.filter((was) => was !== id))}
             >
               <X size={18} aria-hidden />
@@ -106,7 +108,7 @@ function Turns({ ids, onChange }: { ids: number[]; onChange: (ids: number[]) => 
       ))}
       {others[0] && ids.length < 7 && (
         <div>
-          <Button onClick={() => onChange([...ids, Number(others[0]?.value)])}>Another in turn</Button>
+          <Button onClick={() => onChange([...ids, Number(others[0]?.value)])}>{copy.shelf.addADrinkInTurn}</Button>
         </div>
       )}
     </div>
@@ -128,24 +130,29 @@ function Advice({ r }: { r: RhythmNow }) {
       {r.drinks.map((d) => (
         <p key={d.drinkID}>
           {r.drinks.length > 1 && <b>{d.drinkName}. </b>}
-          It keeps {d.lifeDays} {d.lifeDays === 1 ? 'day' : 'days'}; {toMillilitres(d.thereML)} is there.{' '}
+          {copy.shelf.itKeeps(d.lifeDays)}
+          {copy.shelf.youHave(toMillilitres(d.thereML))}
           <span className="text-mute">
             {d.habit}{' '}
-            {d.wasteML >= 1 ? `wastes ${toMillilitres(d.wasteML)} a week${money(d.wasteCost)}` : 'wastes nothing'}
-            {d.dryDays >= 0.5 && `, and for ${toTwoFigures(d.dryDays)} days of it there is none`}.
+            {d.wasteML >= 1
+              ? copy.shelf.throwsAwayAWeek(toMillilitres(d.wasteML), money(d.wasteCost))
+              : copy.shelf.throwsAwayNothing}
+            {d.dryDays >= 0.5 && copy.shelf.andRunsOutForDays(toTwoFigures(d.dryDays))}.
           </span>
         </p>
       ))}
       <p>
-        What is there lasts {toTwoFigures(r.lastsDays)} days
-        {r.passesML >= 1 && `, and ${toMillilitres(r.passesML)} of it passes its date before its turn comes`}.
+        {copy.shelf.whatYouHaveLastsDays(toTwoFigures(r.lastsDays))}
+        {r.passesML >= 1 && copy.shelf.butOfItWillBe(toMillilitres(r.passesML))}.
         {r.freezePct > 0 &&
-          ` Freeze ${toWhole(r.freezePct)} % of what is made at once, in bottles of up to ${r.drinks.map((d) => toMillilitres(d.bottleML)).join(' and ')}.`}
+          copy.shelf.freezeRightAfterMakingIt(
+            toWhole(r.freezePct),
+            r.drinks.map((d) => toMillilitres(d.bottleML)).join(copy.shelf.and),
+          )}
       </p>
       {r.thrownML > 0 && (
         <p className="text-mute">
-          Thrown out in four weeks: {toMillilitres(r.thrownML)}
-          {money(r.thrownFor)} ({r.thrown.join('; ')}).
+          {copy.shelf.thrownAwayInFourWeeks(toMillilitres(r.thrownML), money(r.thrownFor), r.thrown.join('; '))}
         </p>
       )}
       {r.next && <PlanNext next={r.next} />}
@@ -158,7 +165,7 @@ function Round({ r }: { r: RhythmNow }) {
   return (
     <table className="w-full text-left">
       <caption className="pb-1 text-left font-bold">
-        {r.weeks === 1 ? 'Every week' : `A round of ${r.weeks} weeks`}
+        {r.weeks === 1 ? copy.shelf.everyWeek : copy.shelf.aCycleOfWeeks(r.weeks)}
       </caption>
       <tbody>
         {r.makings.map((m) => (
@@ -170,7 +177,9 @@ function Round({ r }: { r: RhythmNow }) {
             <td className="py-1 pr-2">{m.drinkName}</td>
             <td className="py-1 text-right whitespace-nowrap">
               {toMillilitres(m.batchML)}
-              {m.freezeML > 0 && <span className="block text-mute">{toMillilitres(m.freezeML)} frozen</span>}
+              {m.freezeML > 0 && (
+                <span className="block text-mute">{copy.shelf.frozen(toMillilitres(m.freezeML))}</span>
+              )}
             </td>
           </tr>
         ))}

@@ -2,7 +2,8 @@ import { useRef, useState } from 'react'
 import { Link } from 'wouter'
 import { useKitchen, usePlan, useShelf } from '../../api/hooks'
 import type { Bottle, PackFigure, Plan } from '../../api/schema'
-import { isTyping, useKeys } from '../../app/keys'
+import { unlessTyping, useKeys } from '../../app/keys'
+import { copy } from '../../copy'
 import { Field } from '../../ui/Field'
 import { toMillilitres } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
@@ -28,12 +29,8 @@ export function Shelf({ id }: { id?: number }) {
   const [drinker, setDrinker] = useState('')
   const tray = useRef<HTMLDivElement>(null)
   const findField = useRef<HTMLInputElement>(null)
-  useKeys((e) => {
-    if (e.key !== '/' || isTyping(e)) return
-    e.preventDefault()
-    findField.current?.focus()
-  })
-  if (!shelf.data) return shelf.error ? <Notice urgent>{shelf.error.message}</Notice> : null
+  useKeys({ '/': unlessTyping(() => findField.current?.focus()) })
+  if (!shelf.data) return shelf.error ? <Notice urgent>{shelf.error.detail}</Notice> : null
   const { bottles, totalML } = shelf.data
   if (bottles.length === 0)
     return (
@@ -49,22 +46,21 @@ export function Shelf({ id }: { id?: number }) {
     tray.current?.scrollIntoView({ block: 'nearest' }) // on a phone it stands above the bottles
   }
   const found = bottles.filter((b) =>
-    `${b.drinkName} ${b.allergens.join(' ')} bottle ${b.id}`.toLowerCase().includes(find.trim().toLowerCase()),
+    copy.shelf.searchable(b.drinkName, b.allergens.join(' '), b.id).toLowerCase().includes(find.trim().toLowerCase()),
   )
   return (
     <main className="flex flex-col gap-3">
       <div className="flex flex-wrap items-end justify-between gap-2">
         <div>
-          <h1 className="text-title leading-tight">Shelf</h1>
+          <h1 className="text-title leading-tight">{copy.shelf.shelf}</h1>
           <p className="text-mute">
-            {bottles.length === 1 ? '1 bottle' : `${bottles.length} bottles`} · {toMillilitres(totalML)} ·{' '}
-            {firstWords(bottles)}
+            {copy.shelf.bottles(bottles.length)} · {toMillilitres(totalML)} · {firstWords(bottles)}
           </p>
         </div>
         <div className="flex flex-wrap items-end gap-2">
           <Field
             ref={findField}
-            label="Find a bottle"
+            label={copy.shelf.findABottle}
             className="w-48"
             value={find}
             onChange={(e) => setFind(e.target.value)}
@@ -77,11 +73,11 @@ export function Shelf({ id }: { id?: number }) {
               .join(',')}`}
             className="inline-flex min-h-11 items-center rounded-full border-2 border-rim bg-enamel px-4 font-bold"
           >
-            Labels for all
+            {copy.shelf.printAllLabels}
           </Link>
         </div>
       </div>
-      {shelf.error && <Notice urgent>{shelf.error.message}</Notice>}
+      {shelf.error && <Notice urgent>{shelf.error.detail}</Notice>}
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_23.5rem] lg:grid-rows-[auto_1fr]">
         <div className="grid gap-4 lg:row-span-2">
           <Places
@@ -119,9 +115,14 @@ type ForWhomProps = { bottles: Bottle[]; drinker: string; onDrinker: (name: stri
 function ForWhomSelect({ bottles, drinker, onDrinker }: ForWhomProps) {
   const names = [...new Set(bottles.flatMap((b) => b.forWhom.map((w) => w.name)))]
   if (names.length === 0) return null
-  const choices = [{ value: 'all', label: 'everyone' }, ...names.map((n) => ({ value: n, label: n }))]
+  const choices = [{ value: 'all', label: copy.shelf.everyone }, ...names.map((n) => ({ value: n, label: n }))]
   return (
-    <Select label="For" value={drinker || 'all'} choices={choices} onChange={(v) => onDrinker(v === 'all' ? '' : v)} />
+    <Select
+      label={copy.shelf.forWhom}
+      value={drinker || 'all'}
+      choices={choices}
+      onChange={(v) => onDrinker(v === 'all' ? '' : v)}
+    />
   )
 }
 
@@ -130,22 +131,20 @@ function firstWords(bottles: Bottle[]): string {
   const past = bottles.filter((b) => b.standing === 'past').length
   const next = bottles.find((b) => b.standing !== 'past')
   const words = next
-    ? `use ${next.drinkName} first, ${next.standing === 'last day' ? 'today is its last day' : next.timeLeft}`
+    ? copy.shelf.drinkFirst(next.drinkName, next.standing === 'last day' ? copy.shelf.todayIsItsLastDay : next.timeLeft)
     : ''
   if (past === 0) return words
-  return [`${past} past ${past === 1 ? 'its' : 'their'} date`, words].filter(Boolean).join(' · ')
+  return [copy.shelf.pastDate(past), words].filter(Boolean).join(' · ')
 }
 
 function EmptyShelf({ plan, packs }: { plan?: Plan; packs: PackFigure[] }) {
   return (
     <main className="grid gap-4 pt-6">
       <Tray className="max-w-xl">
-        <h1 className="text-2xl">The shelf is empty</h1>
-        <p className="my-2">
-          Bottles stand here once a drink is made, each with its last good day and what is left in it.
-        </p>
+        <h1 className="text-2xl">{copy.shelf.theShelfIsEmpty}</h1>
+        <p className="my-2">{copy.shelf.bottlesAppearHereAfterYou}</p>
         <Link href="/" className="inline-flex min-h-11 items-center rounded-full bg-rim px-4 font-bold text-on-rim">
-          Go to the Bench
+          {copy.shelf.goToTheBench}
         </Link>
       </Tray>
       {plan && plan.bowls.length > 0 && <Bowls plan={plan} />}

@@ -1,4 +1,5 @@
 import type { Thermo } from '../../api/schema'
+import { copy } from '../../copy'
 import { hoursFromMidnight, toWeekday } from '../../ui/format'
 
 const width = 1000
@@ -18,7 +19,7 @@ export function TemperatureStrip({ thermo }: { thermo: Thermo }) {
       viewBox={`0 0 ${width} ${height + 22}`}
       className="w-full"
       role="img"
-      aria-label={`The fridge's temperature over seven days, with ${thermo.spells.length} warm spells`}
+      aria-label={copy.shelf.fridgeTemperatureOverSevenDays(thermo.spells.length)}
     >
       {thermo.spells.map((s) => (
         <rect

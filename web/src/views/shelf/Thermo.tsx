@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { answer, api } from '../../api/client'
 import { useShelfChange, useThermo } from '../../api/hooks'
 import type { FridgeDrive, Thermo as Seen } from '../../api/schema'
+import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { toDayAndClock, toTenth, toTwoFigures } from '../../ui/format'
 import { Tray } from '../../ui/Tray'
@@ -17,9 +18,9 @@ export function Thermo() {
   const disconnect = useShelfChange(() => answer(api.POST('/api/thermometer/disconnect')))
   if (!thermo) return null
   return (
-    <Tray label="The fridge, seven days" className="grid gap-2">
+    <Tray label={copy.shelf.fridgeTemperature} className="grid gap-2">
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
-        <h2 className="text-xl">The fridge, seven days</h2>
+        <h2 className="text-xl">{copy.shelf.fridgeTemperature}</h2>
         <p className="text-mute">{lastWords(thermo)}</p>
       </div>
       {thermo.points.length > 0 && <TemperatureStrip thermo={thermo} />}
@@ -27,8 +28,8 @@ export function Thermo() {
         <ul className="text-note">
           {thermo.spells.map((s) => (
             <li key={s.from}>
-              <b>{toDayAndClock(s.from)}</b>: {s.words}. It took {toTwoFigures(s.days)} days of life from what stood
-              there.
+              <b>{toDayAndClock(s.from)}</b>
+              {copy.shelf.itTookDaysOffThe(s.words, toTwoFigures(s.days))}
             </li>
           ))}
         </ul>
@@ -36,19 +37,20 @@ export function Thermo() {
       {thermo.note && <p className="text-note text-mute">{thermo.note}</p>}
       <div className="flex flex-wrap gap-2">
         {thermo.connected ? (
-          <Button onClick={() => disconnect.mutate(undefined)}>Read it no more</Button>
+          <Button onClick={() => disconnect.mutate(undefined)}>{copy.shelf.disconnect}</Button>
         ) : (
           <Button onClick={() => connect.mutate(undefined)}>
-            <Thermometer size={18} aria-hidden /> Read the thermometer
+            <Thermometer size={18} aria-hidden />
+            {copy.shelf.connectAThermometer}
           </Button>
         )}
-        <Button onClick={() => setPasting(true)}>Take readings in</Button>
+        <Button onClick={() => setPasting(true)}>{copy.shelf.importReadings}</Button>
         <a
           href="/api/thermometer.csv"
           download="fridge.csv"
           className="inline-flex min-h-11 items-center rounded-full border-2 border-rim bg-enamel px-4 font-bold"
         >
-          Readings as a file
+          {copy.shelf.downloadReadings}
         </a>
       </div>
       {thermo.connected && thermo.standIn && <StandInFridge />}
@@ -58,17 +60,16 @@ export function Thermo() {
 }
 
 function lastWords(t: Seen): string {
-  if (t.lastC === undefined || t.lastAt === undefined)
-    return `nothing was read; ${toTenth(t.setC)} °C, as it is set, counts`
-  return `${toTenth(t.lastC)} °C at ${toDayAndClock(t.lastAt)}, set to ${toTenth(t.setC)} °C`
+  if (t.lastC === undefined || t.lastAt === undefined) return copy.shelf.noReadingsUsingTheSet(toTenth(t.setC))
+  return copy.shelf.cAtSetToC(toTenth(t.lastC), toDayAndClock(t.lastAt), toTenth(t.setC))
 }
 
 const drives: { what: FridgeDrive['what']; minutes: number; words: string }[] = [
-  { what: 'door', minutes: 10, words: 'Door open, 10 minutes' },
-  { what: 'warm load', minutes: 1, words: 'Something warm in' },
-  { what: 'power cut', minutes: 180, words: 'Power cut, 3 hours' },
-  { what: 'silence', minutes: 60, words: 'Read nothing, an hour' },
-  { what: 'nonsense', minutes: 3, words: 'Three nonsense readings' },
+  { what: 'door', minutes: 10, words: copy.shelf.doorOpen10Minutes },
+  { what: 'warm load', minutes: 1, words: copy.shelf.somethingWarmPutIn },
+  { what: 'power cut', minutes: 180, words: copy.shelf.powerCut3Hours },
+  { what: 'silence', minutes: 60, words: copy.shelf.noReadingsForAnHour },
+  { what: 'nonsense', minutes: 3, words: copy.shelf.threeFaultyReadings },
 ]
 
 /** StandInFridge moves the fridge that is not there; it reads once a minute. */
@@ -76,7 +77,7 @@ function StandInFridge() {
   const drive = useShelfChange((body: FridgeDrive) => answer(api.POST('/api/thermometer/stand-in', { body })))
   return (
     <details className="rounded-2xl bg-linen px-4 py-2 text-note">
-      <summary className="min-h-8 cursor-pointer font-bold">Stand-in thermometer: what happens to its fridge</summary>
+      <summary className="min-h-8 cursor-pointer font-bold">{copy.shelf.practiceThermometerWhatHappensTo}</summary>
       <div className="flex flex-wrap gap-2 py-2">
         {drives.map(({ what, minutes, words }) => (
           <Button key={what} onClick={() => drive.mutate({ what, minutes })}>

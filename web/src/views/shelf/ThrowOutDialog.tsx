@@ -1,38 +1,41 @@
-import { type FormEvent, useState } from 'react'
-import { Refused } from '../../api/client'
 import { useBottle } from '../../api/hooks'
+import { Why as limits } from '../../api/limits'
 import type { Bottle } from '../../api/schema'
+import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
-import { Field } from '../../ui/Field'
+import { ErrorText, Field } from '../../ui/Field'
+import { useFields } from '../../ui/form'
 import { toMillilitres } from '../../ui/format'
 
-const usualReasons = ['past its date', 'smelled sour', 'split or slimy', 'nobody drank it']
+const usualReasons = [
+  copy.shelf.pastItsDateMark,
+  copy.shelf.smelledSour,
+  copy.shelf.splitOrSlimy,
+  copy.shelf.nobodyDrankIt,
+]
 
 /** ThrowOutDialog asks why, and keeps that as the record. */
 export function ThrowOutDialog({ b, onClose }: { b: Bottle; onClose: () => void }) {
   const { throwOut } = useBottle(b.id)
-  const [why, setWhy] = useState(b.standing === 'past' ? 'past its date' : '')
-  const submit = (e: FormEvent) => {
-    e.preventDefault()
-    throwOut.mutate(why, { onSuccess: onClose })
-  }
+  const form = useFields(limits, { why: b.standing === 'past' ? copy.shelf.pastItsDateMark : '' })
+  const submit = form.submit(({ why }) => throwOut.mutateAsync(why).then(onClose))
   return (
-    <Dialog open onClose={onClose} title="Throw out" intro={`${toMillilitres(b.leftML)} of ${b.drinkName} goes.`}>
+    <Dialog
+      open
+      onClose={onClose}
+      title={copy.shelf.throwAway}
+      intro={copy.shelf.ofWillBeThrownAway(toMillilitres(b.leftML), b.drinkName)}
+    >
       <form onSubmit={submit} className="grid gap-4">
-        <Field
-          label="Why"
-          value={why}
-          maxLength={200}
-          onChange={(e) => setWhy(e.target.value)}
-          error={throwOut.error instanceof Refused ? throwOut.error.message : undefined}
-        />
+        <Field label={copy.shelf.reason} {...form.field('why')} />
+        <ErrorText id="throw-out-error">{form.refusal}</ErrorText>
         <div className="flex flex-wrap gap-2">
           {usualReasons.map((reason) => (
             <Button
               key={reason}
-              aria-pressed={why === reason}
-              onClick={() => setWhy(reason)}
+              aria-pressed={form.value('why') === reason}
+              onClick={() => form.choose('why')(reason)}
               className="!min-h-9 !px-3"
             >
               {reason}
@@ -40,9 +43,9 @@ export function ThrowOutDialog({ b, onClose }: { b: Bottle; onClose: () => void 
           ))}
         </div>
         <div className="flex justify-end gap-2">
-          <Button onClick={onClose}>Keep it</Button>
+          <Button onClick={onClose}>{copy.shelf.cancel}</Button>
           <Button primary type="submit" disabled={throwOut.isPending}>
-            Throw it out
+            {copy.shelf.throwItAwayNow}
           </Button>
         </div>
       </form>

@@ -1,4 +1,5 @@
 import type { BottleLabel } from '../../api/schema'
+import { copy } from '../../copy'
 import { toDayAndMonth, toMillilitres } from '../../ui/format'
 
 const wide = 1080
@@ -23,17 +24,18 @@ export async function toPicture(label: BottleLabel) {
   write(pen, label.name, 'bold 68px "Bricolage Grotesque Variable"', edge + 60, wide - 2 * edge)
   write(
     pen,
-    `use by ${toDayAndMonth(label.useBy)}`,
+    copy.shelf.dateBy(toDayAndMonth(label.useBy)),
     'bold 92px "Bricolage Grotesque Variable"',
     edge + 190,
     wide - 2 * edge,
   )
   const small = '36px "Atkinson Hyperlegible Next Variable"'
   const room = wide - 3 * edge - code
-  write(pen, `made ${toDayAndMonth(label.madeOn)}, ${toMillilitres(label.volumeML)}`, small, 340, room)
+  write(pen, copy.shelf.madeAndVolumeLine(toDayAndMonth(label.madeOn), toMillilitres(label.volumeML)), small, 340, room)
   write(pen, label.servings, small, 392, room)
   write(pen, [label.shake, label.dilution].filter(Boolean).join('. '), `bold ${small}`, 444, room)
-  if (label.allergens.length > 0) write(pen, `Contains ${label.allergens.join(', ')}`, `bold ${small}`, 496, room)
+  if (label.allergens.length > 0)
+    write(pen, copy.shelf.containsLine(label.allergens.join(', ')), `bold ${small}`, 496, room)
   const link = document.createElement('a')
   link.download = `label-${label.bottleID}.png`
   link.href = canvas.toDataURL('image/png')

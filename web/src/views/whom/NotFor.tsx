@@ -1,4 +1,5 @@
 import type { ForWhom } from '../../api/schema'
+import { copy } from '../../copy'
 import { Notice } from '../../ui/Notice'
 
 type Props = { whom: ForWhom[]; large?: boolean }
@@ -8,10 +9,10 @@ export function NotFor({ whom, large }: Props) {
   const not = whom.filter((w) => w.not)
   if (not.length === 0) return null
   const words = not.map((w) => `${w.name} (${w.reasons.join(', ')})`).join('; ')
-  if (!large) return <p className="text-fine text-hibiscus-deep">Not for {words}</p>
+  if (!large) return <p className="text-fine text-hibiscus-deep">{copy.whom.notFor(words)}</p>
   return (
     <Notice>
-      <b>Not for</b> {words}.
+      <b>{copy.whom.notForHeading}</b> {words}.
     </Notice>
   )
 }

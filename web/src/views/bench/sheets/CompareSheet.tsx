@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { answer, api } from '../../../api/client'
 import { useDrinks } from '../../../api/hooks'
 import type { ComparedFigure } from '../../../api/schema'
+import { copy } from '../../../copy'
 import { Sheet } from '../../../ui/Dialog'
 import { ErrorText } from '../../../ui/Field'
 import { toThreeFigures } from '../../../ui/format'
@@ -22,10 +23,10 @@ export function CompareSheet({ bench, onClose }: { bench: BenchDraft; onClose: (
   const [a, setA] = useState(`${id}/0`)
   const [b, setB] = useState(versions[0] ? `${id}/${versions[0].number}` : `${id}/0`)
   const choices = [
-    { value: `${id}/0`, label: 'This drink, as it stands' },
+    { value: `${id}/0`, label: copy.bench.thisDrinkNow },
     ...versions.map((v) => ({
       value: `${id}/${v.number}`,
-      label: `Version ${v.number}${v.note ? ` · ${v.note}` : ''}`,
+      label: copy.bench.versionAndNote(v.number, v.note ? ` · ${v.note}` : ''),
     })),
     ...(drinks.data ?? []).filter((d) => d.id !== id).map((d) => ({ value: `${d.id}/0`, label: d.name })),
   ]
@@ -36,13 +37,13 @@ export function CompareSheet({ bench, onClose }: { bench: BenchDraft; onClose: (
     return answer(api.POST('/api/comparisons', { body }))
   })
   return (
-    <Sheet title="Compare" intro="Side by side in 100 mL, what differs first." onClose={onClose}>
-      <Select label="One" value={a} choices={choices} onChange={setA} />
-      <Select label="Other" value={b} choices={choices} onChange={setB} />
+    <Sheet title={copy.bench.compare} intro={copy.bench.per100MlBiggestDifferences} onClose={onClose}>
+      <Select label={copy.bench.first} value={a} choices={choices} onChange={setA} />
+      <Select label={copy.bench.second} value={b} choices={choices} onChange={setB} />
       <ErrorText id="compare-error">{compared.refused?.message}</ErrorText>
       {compared.data && (
         <Table
-          caption={`${compared.data.aName} and ${compared.data.bName}`}
+          caption={copy.bench.nameAndName(compared.data.aName, compared.data.bName)}
           heads={['', 'one', 'other']}
           rows={compared.data.rows.map((r) => ({
             key: `${r.name} ${r.unit}`,

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { answer, api } from '../../../api/client'
 import type { Cup, InTheCup } from '../../../api/schema'
+import { copy } from '../../../copy'
 import { Button } from '../../../ui/Button'
 import { Check } from '../../../ui/Check'
 import { Sheet } from '../../../ui/Dialog'
@@ -13,10 +14,10 @@ import type { BenchDraft } from '../useDraft'
 import { useAsk } from './useAsk'
 
 const intos = [
-  { value: 'coffee', label: 'a cup of coffee' },
-  { value: 'water', label: 'a glass of water' },
-  { value: 'milk', label: 'a glass of milk' },
-  { value: 'ice', label: 'a glass over ice' },
+  { value: 'coffee', label: copy.bench.aCupOfCoffee },
+  { value: 'water', label: copy.bench.aGlassOfWater },
+  { value: 'milk', label: copy.bench.aGlassOfMilk },
+  { value: 'ice', label: copy.bench.aGlassOverIce },
 ]
 
 /** Temperatures that are usual, to begin with. */
@@ -47,19 +48,10 @@ export function CupSheet({
   const [ageDays, setAgeDays] = useState(0)
   const body = { name, recipe, into, spoonML, cupML, cupC: cupC ?? usualC[into], acid, ageDays }
   const cup = useAsk('cup', body, () => answer(api.POST('/api/cups', { body })))
-  const [problem, setProblem] = useState<string>()
-  const chill = async () => {
-    try {
-      bench.setRecipe(await answer(api.POST('/api/ice', { body: { name, recipe } })))
-      onClose()
-    } catch (e) {
-      setProblem(e instanceof Error ? e.message : 'It could not be done.')
-    }
-  }
   return (
-    <Sheet title="In the cup" intro="How it is drunk is how it is judged." onClose={onClose}>
+    <Sheet title={copy.bench.inACupOfCoffee} intro={copy.bench.howTheDrinkTastesIn} onClose={onClose}>
       <Select
-        label="In"
+        label={copy.bench.into}
         value={into}
         choices={intos}
         onChange={(v) => {
@@ -69,19 +61,25 @@ export function CupSheet({
       />
       <div className="grid grid-cols-2 gap-3">
         <NumberField
-          label="Of the drink"
+          label={copy.bench.amountOfTheDrink}
           unit="mL"
-          hint="Empty for a serving."
+          hint={copy.bench.leaveEmptyForOneServing}
           value={spoonML || undefined}
           onNumber={setSpoonML}
           onEmpty={() => setSpoonML(0)}
           error={cup.fields.spoonML}
         />
         {into !== 'ice' && (
-          <NumberField label="Into" unit="mL" value={cupML} onNumber={setCupML} error={cup.fields.cupML} />
+          <NumberField
+            label={copy.bench.addedTo}
+            unit="mL"
+            value={cupML}
+            onNumber={setCupML}
+            error={cup.fields.cupML}
+          />
         )}
         <NumberField
-          label={into === 'ice' ? 'The drink is' : 'It is'}
+          label={into === 'ice' ? copy.bench.temperatureOfTheDrink : copy.bench.temperatureOfTheCup}
           unit="°C"
           least={0}
           value={cupC ?? usualC[into]}
@@ -90,8 +88,8 @@ export function CupSheet({
         />
         {into === 'coffee' && (
           <NumberField
-            label="Age of the drink"
-            unit="days"
+            label={copy.bench.ageOfTheDrink}
+            unit={copy.bench.daysUnit}
             least={0}
             value={ageDays}
             onNumber={setAgeDays}
@@ -99,7 +97,7 @@ export function CupSheet({
           />
         )}
       </div>
-      {into === 'coffee' && <Check label="A light, bright coffee" checked={acid} onChange={setAcid} />}
+      {into === 'coffee' && <Check label={copy.bench.aLightBrightCoffee} checked={acid} onChange={setAcid} />}
       <ErrorText id="cup-error">{cup.refused?.message}</ErrorText>
       {cup.data && <CupTable cup={cup.data} iced={into === 'ice'} />}
       {cup.data?.splitReasons.map((reason) => (
@@ -107,18 +105,32 @@ export function CupSheet({
           {reason}
         </p>
       ))}
-      {iceG >= 1 && (
-        <section aria-label="Ice" className="grid gap-2">
-          <h3 className="text-lg">Ice to chill the batch</h3>
-          <p>
-            The base comes out of the blender at about {toWhole(groundC)} °C. {toGrams(iceG)} of ice in the place of as
-            much water brings it to 4 °C.
-          </p>
-          <Button onClick={chill}>Take it off the water</Button>
-          <ErrorText id="ice-error">{problem}</ErrorText>
-        </section>
-      )}
+      {iceG >= 1 && <IceInstead bench={bench} iceG={iceG} groundC={groundC} onDone={onClose} />}
     </Sheet>
+  )
+}
+
+type IceProps = { bench: BenchDraft; iceG: number; groundC: number; onDone: () => void }
+
+/** IceInstead offers ice in the place of some of the water, to chill the batch as it is made. */
+function IceInstead({ bench, iceG, groundC, onDone }: IceProps) {
+  const { name, recipe } = bench.draft
+  const [problem, setProblem] = useState<string>()
+  const chill = async () => {
+    try {
+      bench.setRecipe(await answer(api.POST('/api/ice', { body: { name, recipe } })))
+      onDone()
+    } catch (e) {
+      setProblem(e instanceof Error ? e.message : copy.bench.thisCouldNotBeWorked)
+    }
+  }
+  return (
+    <section aria-label={copy.bench.ice} className="grid gap-2">
+      <h3 className="text-lg">{copy.bench.iceToChillTheBatch}</h3>
+      <p>{copy.bench.itLeavesTheBlenderAt(toWhole(groundC), toGrams(iceG))}</p>
+      <Button onClick={chill}>{copy.bench.replaceTheWater}</Button>
+      <ErrorText id="ice-error">{problem}</ErrorText>
+    </section>
   )
 }
 
@@ -126,21 +138,21 @@ export function CupSheet({
 function CupTable({ cup, iced }: { cup: InTheCup; iced: boolean }) {
   return (
     <Table
-      caption="In the cup"
+      caption={copy.bench.inTheCup}
       heads={['', '']}
       rows={[
-        { key: 'all', cells: ['In all', `${toWhole(cup.totalML)} mL`] },
-        { key: 'sweet', cells: ['Sweetness', `${toTenth(cup.sweetG)} g/100 mL`], strong: true },
-        { key: 'fat', cells: ['Fat', `${toTenth(cup.fatPct)} %`] },
-        { key: 'free', cells: ['Free sugars', `${toTenth(cup.freeSugarsG)} g`] },
-        { key: 'energy', cells: ['Energy', `${toWhole(cup.energyKcal)} kcal`] },
+        { key: 'all', cells: [copy.bench.total, copy.bench.ml(toWhole(cup.totalML))] },
+        { key: 'sweet', cells: [copy.bench.sweetness, copy.bench.g100Ml(toTenth(cup.sweetG))], strong: true },
+        { key: 'fat', cells: [copy.bench.fat, `${toTenth(cup.fatPct)} %`] },
+        { key: 'free', cells: [copy.bench.freeSugars, `${toTenth(cup.freeSugarsG)} g`] },
+        { key: 'energy', cells: [copy.bench.energy, copy.bench.kcal(toWhole(cup.energyKcal))] },
         iced
-          ? { key: 'ice', cells: ['Ice that melts into it', toGrams(cup.meltedG)] }
+          ? { key: 'ice', cells: [copy.bench.iceThatMelts, toGrams(cup.meltedG)] }
           : {
               key: 'temp',
-              cells: ['Temperature', `${toWhole(cup.finalC)} °C, ${toTenth(cup.dropC)} lower`],
+              cells: [copy.bench.temperature, copy.bench.cLower(toWhole(cup.finalC), toTenth(cup.dropC))],
             },
-        ...(cup.splitRisk ? [{ key: 'split', cells: ['Risk of splitting', cup.splitRisk] }] : []),
+        ...(cup.splitRisk ? [{ key: 'split', cells: [copy.bench.riskOfSplitting, cup.splitRisk] }] : []),
       ]}
     />
   )

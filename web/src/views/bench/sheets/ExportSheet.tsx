@@ -1,5 +1,6 @@
 import { Link } from 'wouter'
 import { answer, api } from '../../../api/client'
+import { copy } from '../../../copy'
 import { Button } from '../../../ui/Button'
 import { Sheet } from '../../../ui/Dialog'
 import { TextArea } from '../../../ui/TextArea'
@@ -11,18 +12,23 @@ export function ExportSheet({ bench, onClose }: { bench: BenchDraft; onClose: ()
   const { name, recipe } = bench.draft
   const out = useAsk('export', { name, recipe }, () => answer(api.POST('/api/exports', { body: { name, recipe } })))
   return (
-    <Sheet title="Take it elsewhere" intro="At the size it is set to now." onClose={onClose}>
+    <Sheet title={copy.bench.printOrExport} intro={copy.bench.atTheSizeSetNow} onClose={onClose}>
       <Link
         href={`/bench/${bench.kept.id}/card`}
         className="inline-flex min-h-11 items-center justify-center rounded-full bg-rim px-4 font-bold text-on-rim"
       >
-        A card to print
+        {copy.bench.recipeCardToPrint}
       </Link>
       {out.data && (
         <>
-          <Taken label="Markdown" text={out.data.markdown} file={`${fileName(name)}.md`} type="text/markdown" />
           <Taken
-            label="schema.org JSON-LD"
+            label={copy.bench.markdown}
+            text={out.data.markdown}
+            file={`${fileName(name)}.md`}
+            type="text/markdown"
+          />
+          <Taken
+            label={copy.bench.recipeDataSchemaOrgJson}
             text={out.data.jsonLD}
             file={`${fileName(name)}.jsonld`}
             type="application/ld+json"
@@ -51,7 +57,7 @@ function Taken({ label, text, file, type }: { label: string; text: string; file:
   return (
     <div className="grid gap-2">
       <TextArea label={label} rows={6} readOnly value={text} />
-      <Button onClick={save}>Save as {file}</Button>
+      <Button onClick={save}>{copy.bench.saveAs(file)}</Button>
     </div>
   )
 }

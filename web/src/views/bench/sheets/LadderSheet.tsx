@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { answer, api } from '../../../api/client'
 import { useSuggestions } from '../../../api/hooks'
+import { copy } from '../../../copy'
 import { Combobox } from '../../../ui/Combobox'
 import { Sheet } from '../../../ui/Dialog'
 import { ErrorText } from '../../../ui/Field'
@@ -19,11 +20,11 @@ export function LadderSheet({ bench, onClose }: { bench: BenchDraft; onClose: ()
   const ladder = useAsk('ladder', body, () => answer(api.POST('/api/ladders', { body })))
   const second = ladder.data?.second
   return (
-    <Sheet title="Let it down" intro="What one jar becomes, rung by rung." onClose={onClose}>
+    <Sheet title={copy.bench.dilute} intro={copy.bench.howMuchWaterTurnsThis} onClose={onClose}>
       {ladder.data && ladder.data.rungs.length > 0 && (
         <Table
-          caption="With water"
-          heads={['It becomes', 'add water', 'in all', 'fat']}
+          caption={copy.bench.addWater}
+          heads={[copy.bench.toMake, copy.bench.addWaterColumn, copy.bench.makesColumn, copy.bench.ofFat]}
           rows={ladder.data.rungs.map((r) => ({
             key: r.name,
             cells: [
@@ -37,22 +38,23 @@ export function LadderSheet({ bench, onClose }: { bench: BenchDraft; onClose: ()
           }))}
         />
       )}
-      {ladder.data?.rungs.length === 0 && <p>It is as light as any rung already.</p>}
+      {ladder.data?.rungs.length === 0 && <p>{copy.bench.itIsAlreadyAsThin}</p>}
       <ErrorText id="ladder-error">{ladder.refused?.message}</ErrorText>
-      <section aria-label="Second pressing" className="grid gap-2">
-        <h3 className="text-lg">Press the pulp again</h3>
+      <section aria-label={copy.bench.secondPressing} className="grid gap-2">
+        <h3 className="text-lg">{copy.bench.secondPressing}</h3>
         <NumberField
-          label="Water for the second grind"
+          label={copy.bench.waterForTheSecondBlend}
           unit="mL"
-          hint="Cream from the first press, milk from the second."
+          hint={copy.bench.theFirstPressingIsCream}
           value={secondML || undefined}
           onNumber={setSecondML}
           onEmpty={() => setSecondML(0)}
         />
         {second && (
           <p>
-            Gives <b>{toMillilitres(second.ml)}</b> with {toTenth(second.fatPct)} % fat and {toTenth(second.proteinPct)}{' '}
-            % protein; {toGrams(second.pulpG)} of wet pulp stays.
+            {copy.bench.secondMakes}
+            <b>{toMillilitres(second.ml)}</b>
+            {copy.bench.withFatAndProteinOf(toTenth(second.fatPct), toTenth(second.proteinPct), toGrams(second.pulpG))}
           </p>
         )}
       </section>
@@ -62,8 +64,8 @@ export function LadderSheet({ bench, onClose }: { bench: BenchDraft; onClose: ()
 }
 
 const targets = [
-  { value: 'fat', label: 'fat' },
-  { value: 'solids', label: 'solids' },
+  { value: 'fat', label: copy.bench.ofFat },
+  { value: 'solids', label: copy.bench.solids },
 ]
 
 /** BlendTwo blends two liquids to a fat or solids target, by the square. */
@@ -77,13 +79,13 @@ function BlendTwo() {
   const ready = a.trim() !== '' && b.trim() !== '' && target !== undefined
   const blend = useAsk('blend', body, () => answer(api.POST('/api/blends', { body })), ready)
   return (
-    <section aria-label="Blend two liquids" className="grid gap-2">
-      <h3 className="text-lg">Blend two liquids</h3>
-      <LiquidField label="One" value={a} onChange={setA} error={ready ? blend.fields.a : undefined} />
-      <LiquidField label="Other" value={b} onChange={setB} error={ready ? blend.fields.b : undefined} />
+    <section aria-label={copy.bench.mixTwoLiquids} className="grid gap-2">
+      <h3 className="text-lg">{copy.bench.mixTwoLiquids}</h3>
+      <LiquidField label={copy.bench.first} value={a} onChange={setA} error={ready ? blend.fields.a : undefined} />
+      <LiquidField label={copy.bench.second} value={b} onChange={setB} error={ready ? blend.fields.b : undefined} />
       <div className="grid grid-cols-2 gap-2">
         <NumberField
-          label={`To ${of}`}
+          label={copy.bench.aimFor(of)}
           unit="%"
           value={target}
           least={0}
@@ -92,18 +94,25 @@ function BlendTwo() {
           error={ready ? blend.fields.target : undefined}
         />
         <NumberField
-          label="Volume"
+          label={copy.bench.volume}
           unit="mL"
           value={volumeML}
           onNumber={setVolumeML}
           error={ready ? blend.fields.volumeML : undefined}
         />
       </div>
-      <Select label="By" value={of} choices={targets} onChange={(v) => setOf(v === 'fat' ? 'fat' : 'solids')} />
+      <Select
+        label={copy.bench.byLabel}
+        value={of}
+        choices={targets}
+        onChange={(v) => setOf(v === 'fat' ? 'fat' : 'solids')}
+      />
       {ready && blend.data && (
         <p role="status">
-          <b>{toMillilitres(blend.data.aML)}</b> of {a} and <b>{toMillilitres(blend.data.bML)}</b> of {b}:{' '}
-          {toTenth(blend.data.fatPct)} % fat, {toTenth(blend.data.solidsPct)} % solids.
+          <b>{toMillilitres(blend.data.aML)}</b>
+          {copy.bench.ofAnd(a)}
+          <b>{toMillilitres(blend.data.bML)}</b>
+          {copy.bench.ofFatSolids(b, toTenth(blend.data.fatPct), toTenth(blend.data.solidsPct))}
         </p>
       )}
     </section>
@@ -119,8 +128,8 @@ function LiquidField({ label, value, onChange, error }: LiquidProps) {
       <p className="mb-1 text-sm font-bold">{label}</p>
       <div className={`rounded-full border-2 px-4 ${error ? 'border-hibiscus' : 'border-rim'}`}>
         <Combobox
-          label={`${label} liquid`}
-          placeholder="a milk, or a drink of yours"
+          label={copy.bench.liquid(label)}
+          placeholder={copy.bench.aMilkOrOneOf}
           value={value}
           items={(suggestions.data ?? []).filter((s) => s.role === 'liquid')}
           textOf={(s) => s.name}

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { answer, api } from '../../../api/client'
+import { copy } from '../../../copy'
 import { Button } from '../../../ui/Button'
 import { Sheet } from '../../../ui/Dialog'
 import { ErrorText } from '../../../ui/Field'
@@ -18,11 +19,18 @@ export function MatchSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
   const asked = fatG + sugarsG + proteinG > 0
   const found = useAsk('match', body, () => answer(api.POST('/api/matches', { body })), asked)
   return (
-    <Sheet title="Match figures" intro="What a label says of 100 mL, and what comes nearest." onClose={onClose}>
+    <Sheet title={copy.bench.matchALabel} intro={copy.bench.enterWhatTheLabelSays} onClose={onClose}>
       <div className="grid grid-cols-3 gap-2">
-        <NumberField label="Fat" unit="g" least={0} value={fatG} onNumber={setFat} error={found.fields.fatG} />
         <NumberField
-          label="Sugars"
+          label={copy.bench.fat}
+          unit="g"
+          least={0}
+          value={fatG}
+          onNumber={setFat}
+          error={found.fields.fatG}
+        />
+        <NumberField
+          label={copy.bench.sugars}
           unit="g"
           least={0}
           value={sugarsG}
@@ -30,7 +38,7 @@ export function MatchSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
           error={found.fields.sugarsG}
         />
         <NumberField
-          label="Protein"
+          label={copy.bench.protein}
           unit="g"
           least={0}
           value={proteinG}
@@ -45,8 +53,11 @@ export function MatchSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
             <h3 className="text-lg">{m.name}</h3>
             <p className="text-note">{m.lines.join(', ')}</p>
             <p className="text-note text-mute">
-              comes to {toTenth(m.reached.fatG)} g fat, {toTenth(m.reached.sugarsG)} g sugars,{' '}
-              {toTenth(m.reached.proteinG)} g protein
+              {copy.bench.makesGFatGSugars(
+                toTenth(m.reached.fatG),
+                toTenth(m.reached.sugarsG),
+                toTenth(m.reached.proteinG),
+              )}
             </p>
             {m.unmet.map((u) => (
               <p key={u} className="text-note text-hibiscus-deep">
@@ -60,7 +71,7 @@ export function MatchSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
                 onClose()
               }}
             >
-              Begin with this
+              {copy.bench.useThis}
             </Button>
           </section>
         ))}

@@ -1,5 +1,6 @@
 import type { Recipe, Reckoning } from '../../../api/schema'
 import { heats, kinds, strainers, systems } from '../../../app/choices'
+import { copy } from '../../../copy'
 import { Check } from '../../../ui/Check'
 import { Sheet } from '../../../ui/Dialog'
 import { toWhole } from '../../../ui/format'
@@ -11,8 +12,8 @@ import type { BenchDraft } from '../useDraft'
 const usualRawC = 46
 
 const schools = [
-  { value: 'linear', label: 'grow with the batch' },
-  { value: 'eased', label: 'ease above double' },
+  { value: 'linear', label: copy.bench.scaleWithTheBatch },
+  { value: 'eased', label: copy.bench.increaseLessAboveDouble },
 ]
 
 /** MethodSheet is how the drink is ground, strained, heated and measured. */
@@ -30,66 +31,66 @@ export function MethodSheet({
   const { recipe } = bench.draft
   const set = (change: Partial<Recipe>) => bench.setRecipe(change)
   return (
-    <Sheet title="Method" intro="How it is ground, strained, heated and measured." onClose={onClose}>
+    <Sheet title={copy.bench.method} intro={copy.bench.howTheDrinkIsBlended} onClose={onClose}>
       <Select
-        label="Kind of drink"
+        label={copy.bench.kindOfDrink}
         value={recipe.kind || 'guess'}
         choices={kinds}
         onChange={(v) => set({ kind: (v === 'guess' ? '' : v) as Recipe['kind'] })}
       />
       <NumberField
-        label="A serving"
+        label={copy.bench.servingSize}
         unit="mL"
-        hint="Empty for the usual of its kind."
+        hint={copy.bench.emptyForUsualSize}
         value={recipe.servingML || undefined}
         onNumber={(servingML) => set({ servingML })}
         onEmpty={() => set({ servingML: 0 })}
       />
       <Select
-        label="Strained"
+        label={copy.bench.strainer}
         value={recipe.strainer}
         choices={strainers}
         onChange={(v) => set({ strainer: v as Recipe['strainer'] })}
       />
       <Select
-        label="Measures"
+        label={copy.bench.measures}
         value={recipe.system}
         choices={systems}
         onChange={(v) => set({ system: v as Recipe['system'] })}
       />
       <Select
-        label="Strong spices"
+        label={copy.bench.strongSpices}
         value={recipe.spices}
         choices={schools}
         onChange={(v) => set({ spices: v as Recipe['spices'] })}
       />
       <Blending recipe={recipe} grindS={r?.grindS} set={set} />
-      <Check label="Marked raw" checked={recipe.rawC > 0} onChange={(raw) => set({ rawC: raw ? usualRawC : 0 })} />
+      <Check
+        label={copy.bench.labelItRaw}
+        checked={recipe.rawC > 0}
+        onChange={(raw) => set({ rawC: raw ? usualRawC : 0 })}
+      />
       {recipe.rawC > 0 && (
         <NumberField
-          label="Raw up to"
+          label={copy.bench.rawMeansUpTo}
           unit="°C"
-          hint="Your own limit. The mark says nothing of safety."
+          hint={copy.bench.yourOwnLimitTheWord}
           value={recipe.rawC}
           onNumber={(rawC) => set({ rawC })}
         />
       )}
-      <Check
-        label="Crushed dry, and left to draw cold"
-        checked={recipe.coarse}
-        onChange={(coarse) => set({ coarse })}
-      />
+      <Check label={copy.bench.grindDryThenSteepCold} checked={recipe.coarse} onChange={(coarse) => set({ coarse })} />
       <Finish recipe={recipe} set={set} />
       <NumberField
-        label="Of the brewed part, use"
+        label={copy.bench.amountOfTheBrewTo}
         unit="%"
-        hint="Empty for all of it; the rest is kept as a leftover."
+        hint={copy.bench.leaveEmptyToUseAll}
         value={recipe.brewPct || undefined}
         onNumber={(brewPct) => set({ brewPct })}
         onEmpty={() => set({ brewPct: 0 })}
       />
       <NumberField
-        label="A litre of the like in a shop"
+        label={copy.bench.shopPriceOfALitre}
         unit={currency}
         value={recipe.shopPrice || undefined}
         onNumber={(shopPrice) => set({ shopPrice })}
@@ -107,26 +108,26 @@ function Blending({ recipe, grindS, set }: PartProps & { grindS?: number }) {
     <>
       <div className="grid grid-cols-2 gap-3">
         <NumberField
-          label="In the blender"
+          label={copy.bench.blendingTime}
           unit="s"
-          hint={`Empty for what it needs${grindS ? `, ${toWhole(grindS)} s` : ''}.`}
+          hint={copy.bench.emptyForUsualGrind(grindS ? `, ${toWhole(grindS)} s` : '')}
           value={recipe.blendS || undefined}
           onNumber={(blendS) => set({ blendS })}
           onEmpty={() => set({ blendS: 0 })}
         />
         <NumberField
-          label="Grinding water"
+          label={copy.bench.blendingWater}
           unit="°C"
-          hint="Empty for the tap’s, or what the line says."
+          hint={copy.bench.leaveEmptyForTapWater}
           value={recipe.waterC || undefined}
           onNumber={(waterC) => set({ waterC })}
           onEmpty={() => set({ waterC: 0 })}
         />
       </div>
       <NumberField
-        label="A minute in the blender warms it by"
+        label={copy.bench.blenderWarmsItPerMinute}
         unit="°C"
-        hint="Empty for what your blender does."
+        hint={copy.bench.leaveEmptyForWhatYour}
         value={recipe.warmsC || undefined}
         onNumber={(warmsC) => set({ warmsC })}
         onEmpty={() => set({ warmsC: 0 })}
@@ -141,38 +142,38 @@ function Finish({ recipe, set }: PartProps) {
   return (
     <>
       <Select
-        label="Finished"
+        label={copy.bench.heating}
         value={recipe.heat || 'by base'}
         choices={heats}
         onChange={(v) => set({ heat: (v === 'by base' ? '' : v) as Recipe['heat'] })}
       />
-      {recipe.heat === '' && <p className="text-note text-mute">Soy is boiled for ten minutes; nothing else is.</p>}
+      {recipe.heat === '' && <p className="text-note text-mute">{copy.bench.soyMustBoilFor10}</p>}
       {heated && (
         <div className="grid grid-cols-2 gap-3">
           <NumberField
-            label="For"
+            label={copy.bench.heatedFor}
             unit="min"
             least={0}
             value={recipe.cookMin}
             onNumber={(cookMin) => set({ cookMin })}
-            hint="An open pan loses water."
+            hint={copy.bench.anOpenPanLosesWater}
           />
           <NumberField
-            label="Pan across"
+            label={copy.bench.panWidth}
             unit="cm"
             value={recipe.panCM || undefined}
             onNumber={(panCM) => set({ panCM })}
             onEmpty={() => set({ panCM: 0 })}
-            hint="Empty for one that fits."
+            hint={copy.bench.leaveEmptyForAPan}
           />
         </div>
       )}
       {heated && (
-        <Check label="With the lid on" checked={recipe.covered ?? false} onChange={(covered) => set({ covered })} />
+        <Check label={copy.bench.lidOn} checked={recipe.covered ?? false} onChange={(covered) => set({ covered })} />
       )}
       {heated && (
         <Check
-          label="Filled hot: at 85 °C or more, to the brim, closed and turned over for 2 minutes"
+          label={copy.bench.filledHotAt85C}
           checked={recipe.hotFill ?? false}
           onChange={(hotFill) => set({ hotFill })}
         />

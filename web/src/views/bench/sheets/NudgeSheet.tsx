@@ -1,4 +1,5 @@
 import { answer, api } from '../../../api/client'
+import { copy } from '../../../copy'
 import { Button } from '../../../ui/Button'
 import { Sheet } from '../../../ui/Dialog'
 import { ErrorText } from '../../../ui/Field'
@@ -12,18 +13,14 @@ export function NudgeSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
   const { name, recipe } = bench.draft
   const nudge = useAsk('nudge', { recipe }, () => answer(api.POST('/api/nudges', { body: { name, recipe } })))
   return (
-    <Sheet
-      title="To the spoons you have"
-      intro="The nearest amounts your drawer measures, with sweetness, fat and volume in their bands."
-      onClose={onClose}
-    >
+    <Sheet title={copy.bench.roundToMySpoons} intro={copy.bench.theNearestAmountsYouCan} onClose={onClose}>
       <ErrorText id="nudge-error">{nudge.refused?.message}</ErrorText>
-      {nudge.data && nudge.data.changes.length === 0 && <p>Every amount it may touch is one your spoons hold.</p>}
+      {nudge.data && nudge.data.changes.length === 0 && <p>{copy.bench.allAmountsAlreadyFitYour}</p>}
       {nudge.data && nudge.data.changes.length > 0 && (
         <>
           <Table
-            caption="Would change"
-            heads={['', 'from', 'to', 'by']}
+            caption={copy.bench.changes}
+            heads={['', copy.bench.from, copy.bench.to, copy.bench.by]}
             rows={nudge.data.changes.map((c) => ({
               key: c.name,
               cells: [c.name, c.from, c.to, `${c.morePct > 0 ? '+' : ''}${toTenth(c.morePct)} %`],
@@ -37,12 +34,12 @@ export function NudgeSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
               onClose()
             }}
           >
-            Take these
+            {copy.bench.useThese}
           </Button>
         </>
       )}
       {nudge.data && nudge.data.kept.length > 0 && (
-        <p className="text-note text-mute">Stays as it is: {nudge.data.kept.join(', ')}. No spoon comes near enough.</p>
+        <p className="text-note text-mute">{copy.bench.noSpoonComesCloseEnough(nudge.data.kept.join(', '))}</p>
       )}
     </Sheet>
   )

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react'
 import { answer, api } from '../../../api/client'
 import type { Line, PastedLine } from '../../../api/schema'
+import { copy } from '../../../copy'
 import { Button } from '../../../ui/Button'
 import { Check } from '../../../ui/Check'
 import { Sheet } from '../../../ui/Dialog'
@@ -10,7 +11,7 @@ import { linesOf, offered, type Settled, toSettle } from './pasted'
 import { ReviewLine } from './ReviewLine'
 import { useAsk } from './useAsk'
 
-const example = 'Porch milk\nServes 4\n1 1/2 cups sesame seeds\n4 cups water\nMethod\nSoak the seeds overnight …'
+const example = copy.bench.porchMilkServes41
 
 /** What was pasted last stays, so that it can be taken up again after an undo. */
 let lastPasted = ''
@@ -49,7 +50,7 @@ export function PasteSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
     onClose()
   }
   return (
-    <Sheet title="Paste a recipe" intro="Paste the whole recipe: title, ingredients and method." onClose={onClose}>
+    <Sheet title={copy.bench.pasteARecipe} intro={copy.bench.pasteTheWholeRecipeTitle} onClose={onClose}>
       {/* biome-ignore lint/a11y/noStaticElementInteractions: a file may be dropped here; it can be chosen below as well */}
       <div
         onDragOver={(e) => e.preventDefault()}
@@ -60,7 +61,7 @@ export function PasteSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
         }}
       >
         <TextArea
-          label="The recipe"
+          label={copy.bench.theRecipe}
           rows={page ? 4 : 8}
           value={text}
           placeholder={example}
@@ -68,10 +69,10 @@ export function PasteSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
           onChange={(e) => setText(e.target.value)}
         />
         <label className="mt-1 block text-note text-mute">
-          Or open a file:{' '}
+          {copy.bench.orOpenAFile}
           <input
             type="file"
-            aria-label="A file with the recipe"
+            aria-label={copy.bench.aFileWithTheRecipe}
             accept=".txt,.md,.html,.htm,.json,text/*,application/json"
             className="min-h-9"
             onChange={(e) => takeFile(e.target.files?.[0])}
@@ -82,11 +83,11 @@ export function PasteSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
         <>
           <p role="status" className="text-note text-mute">
             {page.name && <b className="block text-lead text-ink">{page.name}</b>}
-            {lines.length} {lines.length === 1 ? 'ingredient' : 'ingredients'}
-            {page.servings > 0 && `, serves ${page.servings}`}
-            {asked.length > 0 ? `. ${asked.length} ${asked.length === 1 ? 'needs' : 'need'} attention.` : '. All read.'}
+            {copy.bench.ingredientsRead(lines.length)}
+            {page.servings > 0 && copy.bench.serves(page.servings)}
+            {asked.length > 0 ? copy.bench.attention(asked.length) : copy.bench.allRead}
           </p>
-          <ul aria-label="As it was read" className="grid gap-1.5">
+          <ul aria-label={copy.bench.asItWasRead} className="grid gap-1.5">
             {[...asked, ...lines.filter((l) => !asked.includes(l))].map((l) => (
               <ReviewLine key={l.lines[0]?.key} line={l} settled={settled[l.text]} onSettle={(how) => settle(l, how)} />
             ))}
@@ -95,10 +96,10 @@ export function PasteSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
           <Rest lines={page.lines} />
           <div className="flex flex-wrap gap-2">
             <Button primary disabled={!read.now || lines.length === 0} onClick={() => take(true)}>
-              Use this recipe
+              {copy.bench.useThisRecipe}
             </Button>
             <Button disabled={!read.now || lines.length === 0} onClick={() => take(false)}>
-              Add to this drink
+              {copy.bench.addToThisDrink}
             </Button>
           </div>
         </>
@@ -117,8 +118,8 @@ type OffersProps = {
 function Offers({ offers, left, onLeft }: OffersProps) {
   if (offers.length === 0) return null
   return (
-    <section aria-label="From the method" className="grid gap-1.5 border-t border-line pt-2">
-      <h3 className="text-lead">From the method</h3>
+    <section aria-label={copy.bench.fromTheMethod} className="grid gap-1.5 border-t border-line pt-2">
+      <h3 className="text-lead">{copy.bench.fromTheMethod}</h3>
       {offers.map((o) => (
         <div key={o.kind}>
           {o.kind === 'chill' || o.kind === 'keep' ? (
@@ -143,7 +144,7 @@ function Rest({ lines }: { lines: PastedLine[] }) {
   if (rest.length === 0) return null
   return (
     <details className="text-note text-mute">
-      <summary className="min-h-9 cursor-pointer">Everything else, kept as notes</summary>
+      <summary className="min-h-9 cursor-pointer">{copy.bench.everythingElseKeptAsNotes}</summary>
       <ul className="grid gap-1">
         {rest.map((l, n) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: the same line may stand there twice

@@ -1,5 +1,6 @@
 import { answer, api } from '../../../api/client'
 import type { PastedLine } from '../../../api/schema'
+import { copy } from '../../../copy'
 import { Choice, Choices } from '../../../ui/Choices'
 import { Teach } from '../Teach'
 import { explain } from './explain'
@@ -45,11 +46,12 @@ function Answers({ line, onSettle }: Props) {
       teach: read.teach ? { name: read.teach, ingredient: as } : undefined,
     })
   }
-  const asNote = () => onSettle({ lines: line.lines.map((l) => ({ ...l, isNote: true })), told: 'kept as a note' })
+  const asNote = () =>
+    onSettle({ lines: line.lines.map((l) => ({ ...l, isNote: true })), told: copy.bench.keptAsANote })
   return (
-    <Choices label={`About ${line.text}`}>
+    <Choices label={copy.bench.about(line.text)}>
       {line.understood ? (
-        <Choice onPick={() => onSettle({ lines: line.lines, told: line.told })}>Looks right</Choice>
+        <Choice onPick={() => onSettle({ lines: line.lines, told: line.told })}>{copy.bench.looksRight}</Choice>
       ) : (
         <>
           {line.choices.map((name) => (
@@ -57,7 +59,7 @@ function Answers({ line, onSettle }: Props) {
               {name}
             </Choice>
           ))}
-          <Choice onPick={asNote}>Keep as a note</Choice>
+          <Choice onPick={asNote}>{copy.bench.keepAsANote}</Choice>
         </>
       )}
     </Choices>

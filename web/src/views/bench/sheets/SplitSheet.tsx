@@ -3,7 +3,9 @@ import { Plus, Trash2 } from 'lucide-react'
 import { useState } from 'react'
 import { useLocation } from 'wouter'
 import { answer, api, Refused } from '../../../api/client'
+import { refresh } from '../../../api/keys'
 import type { Portion, SplitDrink } from '../../../api/schema'
+import { copy } from '../../../copy'
 import { Button, IconButton } from '../../../ui/Button'
 import { Sheet } from '../../../ui/Dialog'
 import { ErrorText, Field } from '../../../ui/Field'
@@ -24,8 +26,8 @@ export function SplitSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
     const kept = recipe.portions ?? []
     if (kept.length > 0) return kept.map((p, n) => ({ key: n + 1, name: p.name, ml: p.ml, text: p.lines.join('\n') }))
     return [
-      { key: 1, name: `${name}, one`, ml: 0, text: '' },
-      { key: 2, name: `${name}, other`, ml: 0, text: '' },
+      { key: 1, name: copy.bench.firstPortion(name), ml: 0, text: '' },
+      { key: 2, name: copy.bench.secondPortion(name), ml: 0, text: '' },
     ]
   })
   const body = { name, recipe, portions: portions.map(portionOf) }
@@ -34,24 +36,24 @@ export function SplitSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
     setPortions(portions.map((p) => (p.key === key ? { ...p, ...change } : p)))
   const write = useWrite()
   return (
-    <Sheet title="Split the base" intro="One base, finished in two ways or more." onClose={onClose}>
+    <Sheet title={copy.bench.splitTheBatch} intro={copy.bench.oneBaseFinishedInTwo} onClose={onClose}>
       {portions.map((p, n) => (
         <section
           key={p.key}
-          aria-label={`Portion ${n + 1}`}
+          aria-label={copy.bench.portion(n + 1)}
           className="grid gap-2 rounded-2xl border-2 border-line p-3"
         >
           <div className="flex items-end gap-2">
             <Field
               className="grow"
-              label={`Drink ${n + 1}`}
+              label={copy.bench.drink(n + 1)}
               value={p.name}
               maxLength={120}
               error={split.fields[`portions[${n}].name`]}
               onChange={(e) => set(p.key, { name: e.target.value })}
             />
             <IconButton
-              label={`Take drink ${n + 1} out`}
+              label={copy.bench.removeDrink(n + 1)}
               disabled={portions.length <= 2}
               onClick={() => setPortions(portions.filter((o) => o.key !== p.key))}
             >
@@ -59,19 +61,19 @@ export function SplitSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
             </IconButton>
           </div>
           <NumberField
-            label={`Of the base, drink ${n + 1}`}
+            label={copy.bench.amountOfTheBaseDrink(n + 1)}
             unit="mL"
-            hint="Empty for an equal share of what is left."
+            hint={copy.bench.leaveEmptyForAnEqual}
             value={p.ml || undefined}
             error={split.fields[`portions[${n}].ml`]}
             onNumber={(ml) => set(p.key, { ml })}
             onEmpty={() => set(p.key, { ml: 0 })}
           />
           <TextArea
-            label={`What joins drink ${n + 1}`}
+            label={copy.bench.addedToDrink(n + 1)}
             rows={2}
             value={p.text}
-            placeholder="1 tbsp cocoa"
+            placeholder={copy.bench.n1TbspCocoa}
             error={Object.entries(split.fields).find(([f]) => f.startsWith(`portions[${n}].lines`))?.[1]}
             onChange={(e) => set(p.key, { text: e.target.value })}
           />
@@ -82,11 +84,12 @@ export function SplitSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
         onClick={() =>
           setPortions([
             ...portions,
-            { key: Math.max(...portions.map((p) => p.key)) + 1, name: `${name}, another`, ml: 0, text: '' },
+            { key: Math.max(...portions.map((p) => p.key)) + 1, name: copy.bench.another(name), ml: 0, text: '' },
           ])
         }
       >
-        <Plus size={18} aria-hidden /> Another drink
+        <Plus size={18} aria-hidden />
+        {copy.bench.addAnotherDrink}
       </Button>
       <ErrorText id="split-error">{split.fields.portions ?? write.problem}</ErrorText>
       <Button
@@ -96,7 +99,7 @@ export function SplitSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
           onClose()
         }}
       >
-        Keep the split with the drink: cooking divides it
+        {copy.bench.saveTheSplitWithThis}
       </Button>
       {(recipe.portions ?? []).length > 0 && (
         <Button
@@ -105,11 +108,11 @@ export function SplitSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
             onClose()
           }}
         >
-          Leave it undivided
+          {copy.bench.removeTheSplit}
         </Button>
       )}
       <Button primary disabled={!split.now} onClick={() => split.now && write.all(split.now)}>
-        Write them down as drinks
+        {copy.bench.saveAsSeparateDrinks}
       </Button>
     </Sheet>
   )
@@ -120,9 +123,13 @@ function Portioned({ drink }: { drink?: SplitDrink }) {
   const r = drink.reckoning
   return (
     <p className="text-note text-mute">
-      {toMillilitres(r.drinkML)}, {toTenth(r.per100mL.sucroseEquivalentG)} g/100 mL sweet,{' '}
-      {toTenth(r.dials[1]?.value ?? 0)} % fat, keeps {r.keeps.wholeDays} {r.keeps.wholeDays === 1 ? 'day' : 'days'}
-      {r.allergens.length > 0 && `, contains ${r.allergens.join(', ')}`}
+      {copy.bench.g100MlSweetnessFat(
+        toMillilitres(r.drinkML),
+        toTenth(r.per100mL.sucroseEquivalentG),
+        toTenth(r.dials[1]?.value ?? 0),
+        r.keeps.wholeDays,
+      )}
+      {r.allergens.length > 0 && copy.bench.alsoContains(r.allergens.join(', '))}
     </p>
   )
 }
@@ -141,10 +148,10 @@ function useWrite() {
         await answer(api.PUT('/api/drinks/{id}/draft', { params: { path: { id: begun.id } }, body }))
         first ||= begun.id
       }
-      await client.invalidateQueries({ queryKey: ['drinks'] })
+      await refresh(client, '/api/drinks')
       go(`/bench/${first}`)
     } catch (e) {
-      setProblem(e instanceof Refused ? e.message : 'They could not be written down.')
+      setProblem(e instanceof Refused ? e.message : copy.bench.theDrinksCouldNotBe)
     }
   }
   return { all, problem }

@@ -34,16 +34,16 @@ export function SwapSheet({ bench, line, isBlend, onClose }: Props) {
   }
   return (
     <Sheet
-      title={`Swap ${from?.ingredient ?? 'a line'}`}
-      intro="See what it changes before you take it."
+      title={copy.bench.swapWhat(from?.ingredient ?? copy.bench.aLine)}
+      intro={copy.bench.seeWhatChangesBeforeYou}
       onClose={onClose}
     >
       <div>
-        <p className="mb-1 text-sm font-bold">In its place</p>
+        <p className="mb-1 text-sm font-bold">{copy.bench.swapFor}</p>
         <div className="rounded-full border-2 border-rim px-4">
           <Combobox
-            label="In its place"
-            placeholder="an ingredient"
+            label={copy.bench.swapFor}
+            placeholder={copy.bench.anIngredient}
             value={to}
             items={suggestions.data ?? []}
             textOf={(s) => s.name}
@@ -59,20 +59,20 @@ export function SwapSheet({ bench, line, isBlend, onClose }: Props) {
       </div>
       {parts.data && to.trim() === '' && (
         <Button disabled={!parts.now} onClick={() => parts.now && take(parts.now.recipe)}>
-          Swap the blend for its parts
+          {copy.bench.swapTheBlendForIts}
         </Button>
       )}
       {swap.data && to.trim() !== '' && (
         <>
           <Select
-            label="At"
+            label={copy.bench.keepTheSame}
             value={swap.data.how}
-            choices={swap.data.ways.map((w) => ({ value: w, label: copy.swapWays[w] ?? w }))}
+            choices={swap.data.ways.map((w) => ({ value: w, label: copy.bench.swapWays[w] ?? w }))}
             onChange={setHow}
           />
           <Changes changes={swap.data.changes} />
           <Button primary disabled={!swap.now} onClick={() => swap.now && take(swap.now.recipe)}>
-            Take it
+            {copy.bench.swap}
           </Button>
         </>
       )}
@@ -81,10 +81,10 @@ export function SwapSheet({ bench, line, isBlend, onClose }: Props) {
 }
 
 function Changes({ changes }: { changes: string[] }) {
-  if (changes.length === 0) return <p>Nothing that matters changes.</p>
+  if (changes.length === 0) return <p>{copy.bench.nothingImportantChanges}</p>
   return (
     <div>
-      <h3 className="text-lg">What changes</h3>
+      <h3 className="text-lg">{copy.bench.whatChanges}</h3>
       <ul className="list-disc pl-5">
         {changes.map((c) => (
           <li key={c} className={c.startsWith('adds an allergen') ? 'font-bold text-hibiscus-deep' : ''}>

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { answer, api } from '../../../api/client'
+import { copy } from '../../../copy'
 import { Button } from '../../../ui/Button'
 import { Check } from '../../../ui/Check'
 import { Sheet } from '../../../ui/Dialog'
@@ -21,39 +22,35 @@ export function TrialSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
   const trial = useAsk('trial', body, () => answer(api.POST('/api/trials', { body })), text.trim() !== '')
   const wrongLine = Object.entries(trial.fields).find(([field]) => field.startsWith('lines'))?.[1]
   return (
-    <Sheet
-      title="Trial cup"
-      intro="Sweeten or spice a cup first. The rest of the batch takes as much, cup for cup."
-      onClose={onClose}
-    >
+    <Sheet title={copy.bench.trialCup} intro={copy.bench.sweetenOrSpiceOneCup} onClose={onClose}>
       <NumberField
-        label="The cup holds"
+        label={copy.bench.cupSize}
         unit="mL"
         value={cupML}
         onNumber={setCupML}
         error={text.trim() === '' ? undefined : trial.fields.cupML}
       />
       <TextArea
-        label="What went into it"
+        label={copy.bench.whatYouAdded}
         rows={3}
         value={text}
-        placeholder="1/2 tsp maple syrup"
-        hint="A line each."
+        placeholder={copy.bench.n12TspMapleSyrup}
+        hint={copy.bench.oneIngredientPerLine}
         error={text.trim() === '' ? undefined : wrongLine}
         onChange={(e) => setText(e.target.value)}
       />
-      <Check label="The cup is poured back" checked={returned} onChange={setReturned} />
+      <Check label={copy.bench.iPourTheCupBack} checked={returned} onChange={setReturned} />
       {trial.data && text.trim() !== '' && (
         <>
           <Table
-            caption={`For the ${toMillilitres(trial.data.restML)} in the jug`}
-            heads={['', 'in the cup', 'add to the rest']}
+            caption={copy.bench.forTheLeftInThe(toMillilitres(trial.data.restML))}
+            heads={['', copy.bench.inTheCupColumn, copy.bench.addToTheJug]}
             rows={trial.data.additions.map((a, n) => ({
               key: `${n}-${a.name}`,
               cells: [a.name, toGrams(a.inCupG), `${a.toRest} (${toGrams(a.toRestG)})`],
             }))}
           />
-          <p className="text-mute">{toMillilitres(trial.data.afterML)} in the jug when that is done.</p>
+          <p className="text-mute">{copy.bench.makesInTheJug(toMillilitres(trial.data.afterML))}</p>
           <Button
             primary
             disabled={!trial.now}
@@ -62,7 +59,7 @@ export function TrialSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
               onClose()
             }}
           >
-            Write it into the drink
+            {copy.bench.addToTheDrink}
           </Button>
         </>
       )}

@@ -1,17 +1,18 @@
 import type { WordsRead } from '../../../api/schema'
+import { copy } from '../../../copy'
 
 /** What the words of a line can be read as, as a cook says it. */
 const parts: Record<string, string> = {
-  '': 'not read',
-  amount: 'how much',
-  'second-amount': 'the same amount again',
+  '': copy.bench.notRead,
+  amount: copy.bench.howMuch,
+  'second-amount': copy.bench.sameAmountAgain,
   size: 'size',
-  ingredient: 'what it is',
-  form: 'what kind',
-  prepared: 'how it is prepared',
-  neutral: 'changes nothing',
-  note: 'a note',
-  instead: 'another choice',
+  ingredient: copy.bench.whatItIs,
+  form: copy.bench.whatKind,
+  prepared: copy.bench.howItIsPrepared,
+  neutral: copy.bench.changesNothing,
+  note: copy.bench.aNote,
+  instead: copy.bench.anotherChoice,
 }
 
 /** explain says of each word of a line what it was read as. */

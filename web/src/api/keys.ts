@@ -1,0 +1,14 @@
+import type { QueryClient } from '@tanstack/react-query'
+import type { paths } from './schema'
+
+type Path = keyof paths
+
+/** keyOf is the key under which the answer of a path without parameters is kept. */
+export const keyOf = (path: Path) => ['get', path]
+
+/** What hangs on the bottles, the pulp and the packs that are there. */
+export const shelfPaths: Path[] = ['/api/shelf', '/api/rhythm', '/api/can-make', '/api/bottles/{id}/story']
+
+/** refresh has what was asked of these paths asked for anew, with whatever parameters. */
+export const refresh = (client: QueryClient, ...stale: Path[]) =>
+  client.invalidateQueries({ predicate: (q) => (stale as unknown[]).includes(q.queryKey[1]) })

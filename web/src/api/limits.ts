@@ -1,0 +1,457 @@
+// Written by web/tools/limits.mjs from openapi.json; change that, not this.
+
+export const Bottling = {
+  "bottles": {
+    "type": "array"
+  },
+  "measuredML": {
+    "type": "number",
+    "minimum": 1,
+    "maximum": 1000000
+  },
+  "pulpG": {
+    "type": "number",
+    "minimum": 1,
+    "maximum": 1000000
+  }
+} as const
+
+export const Drinker = {
+  "age": {
+    "type": "string",
+    "enum": [
+      "under 1",
+      "1 to 3",
+      "4 to 6",
+      "7 to 10",
+      "11 to 14",
+      "15 to 17",
+      "adult"
+    ]
+  },
+  "allergens": {
+    "type": "array"
+  },
+  "cleared": {
+    "type": "array"
+  },
+  "dairyFree": {
+    "type": "boolean"
+  },
+  "dislikes": {
+    "type": "array"
+  },
+  "name": {
+    "type": "string",
+    "minLength": 1,
+    "maxLength": 60
+  },
+  "servingsDay": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 50
+  },
+  "vegan": {
+    "type": "boolean"
+  },
+  "weightKG": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 300
+  }
+} as const
+
+export const DrinkName = {
+  "changed": {
+    "type": "string"
+  },
+  "id": {
+    "type": "integer"
+  },
+  "name": {
+    "type": "string"
+  },
+  "versions": {
+    "type": "integer"
+  }
+} as const
+
+export const Label = {
+  "carbohydrateG": {
+    "type": "number"
+  },
+  "fatG": {
+    "type": "number"
+  },
+  "fibreG": {
+    "type": "number"
+  },
+  "proteinG": {
+    "type": "number"
+  },
+  "saturatedFatG": {
+    "type": "number"
+  },
+  "sodiumMg": {
+    "type": "number"
+  },
+  "sugarsG": {
+    "type": "number"
+  }
+} as const
+
+export const NewBatch = {
+  "anyway": {
+    "type": "boolean"
+  },
+  "bottles": {
+    "type": "array"
+  },
+  "madeOn": {
+    "type": "string",
+    "maxLength": 10
+  },
+  "measuredML": {
+    "type": "number",
+    "minimum": 1,
+    "maximum": 1000000
+  }
+} as const
+
+export const NewBottle = {
+  "place": {
+    "type": "string",
+    "enum": [
+      "fridge",
+      "freezer"
+    ]
+  },
+  "volumeML": {
+    "type": "number",
+    "minimum": 1,
+    "maximum": 50000
+  }
+} as const
+
+export const NewBowl = {
+  "dryG": {
+    "type": "number",
+    "minimum": 1,
+    "maximum": 20000
+  },
+  "fridge": {
+    "type": "boolean"
+  },
+  "ingredient": {
+    "type": "string",
+    "maxLength": 60
+  }
+} as const
+
+export const NewItem = {
+  "anyway": {
+    "type": "boolean"
+  },
+  "bowlID": {
+    "type": "integer",
+    "minimum": 0
+  },
+  "drinkID": {
+    "type": "integer",
+    "minimum": 1
+  },
+  "readyBy": {
+    "type": "string",
+    "maxLength": 40
+  },
+  "startNow": {
+    "type": "boolean"
+  },
+  "volumeML": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 1000000
+  }
+} as const
+
+export const NewPassphrase = {
+  "current": {
+    "type": "string",
+    "maxLength": 1000
+  },
+  "passphrase": {
+    "type": "string",
+    "maxLength": 1000
+  }
+} as const
+
+export const NewTimer = {
+  "minutes": {
+    "type": "number"
+  },
+  "name": {
+    "type": "string",
+    "maxLength": 120
+  }
+} as const
+
+export const OpenedPack = {
+  "openedOn": {
+    "type": "string",
+    "maxLength": 10
+  },
+  "printed": {
+    "type": "string",
+    "maxLength": 10
+  },
+  "what": {
+    "type": "string",
+    "minLength": 1,
+    "maxLength": 300
+  }
+} as const
+
+export const OwnMeasure = {
+  "name": {
+    "type": "string",
+    "minLength": 1,
+    "maxLength": 30
+  },
+  "replace": {
+    "type": "boolean"
+  },
+  "waterG": {
+    "type": "number"
+  }
+} as const
+
+export const OwnRow = {
+  "allergens": {
+    "type": "array"
+  },
+  "gPerCup": {
+    "type": "number"
+  },
+  "label": {},
+  "lifeDays": {
+    "type": "number",
+    "minimum": 0.5,
+    "maximum": 400
+  },
+  "name": {
+    "type": "string",
+    "minLength": 1,
+    "maxLength": 120
+  },
+  "pieceG": {
+    "type": "number",
+    "minimum": 0.001,
+    "maximum": 10000
+  },
+  "role": {
+    "type": "string",
+    "enum": [
+      "base",
+      "liquid",
+      "sweetener",
+      "spice",
+      "flavour",
+      "fat",
+      "salt",
+      "dairy",
+      "body",
+      "other"
+    ]
+  },
+  "vegan": {
+    "type": "boolean"
+  }
+} as const
+
+export const PackEnd = {
+  "thrown": {
+    "type": "boolean"
+  },
+  "why": {
+    "type": "string",
+    "maxLength": 200
+  }
+} as const
+
+export const PackPrice = {
+  "inShell": {
+    "type": "boolean"
+  },
+  "pack": {
+    "type": "string",
+    "maxLength": 60
+  },
+  "price": {
+    "type": "number"
+  },
+  "revision": {
+    "type": "integer",
+    "minimum": 0
+  }
+} as const
+
+export const PackUse = {
+  "massG": {
+    "type": "number",
+    "minimum": 0.1,
+    "maximum": 1000000
+  }
+} as const
+
+export const Poured = {
+  "ml": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 50000
+  },
+  "servings": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 1000
+  }
+} as const
+
+export const Settings = {
+  "blender": {
+    "type": "string",
+    "enum": [
+      "regular",
+      "high-speed"
+    ]
+  },
+  "currency": {
+    "type": "string",
+    "pattern": "^[A-Z]{3}$"
+  },
+  "fridgeC": {
+    "type": "number",
+    "minimum": -2,
+    "maximum": 30
+  },
+  "handsQuiet": {
+    "type": "string",
+    "maxLength": 20
+  },
+  "jugML": {
+    "type": "number",
+    "minimum": 100,
+    "maximum": 50000
+  },
+  "kitchenC": {
+    "type": "number",
+    "minimum": 5,
+    "maximum": 45
+  },
+  "measures": {
+    "type": "array"
+  },
+  "noiseQuiet": {
+    "type": "string",
+    "maxLength": 20
+  },
+  "panCM": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 80
+  },
+  "revision": {
+    "type": "integer",
+    "minimum": 0
+  },
+  "scaleG": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 1000
+  },
+  "school": {
+    "type": "string",
+    "enum": [
+      "cautious",
+      "customary"
+    ]
+  },
+  "system": {
+    "type": "string",
+    "enum": [
+      "us",
+      "metric",
+      "au",
+      "imperial"
+    ]
+  },
+  "tapC": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 60
+  },
+  "theme": {
+    "type": "string",
+    "enum": [
+      "system",
+      "day",
+      "night"
+    ]
+  },
+  "timeZone": {
+    "type": "string",
+    "maxLength": 60
+  }
+} as const
+
+export const SignIn = {
+  "device": {
+    "type": "string",
+    "maxLength": 60
+  },
+  "passphrase": {
+    "type": "string",
+    "maxLength": 1000
+  }
+} as const
+
+export const StockOf = {
+  "massG": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 1000000
+  }
+} as const
+
+export const TemperatureFile = {
+  "csv": {
+    "type": "string",
+    "maxLength": 400000
+  }
+} as const
+
+export const VersionNote = {
+  "note": {
+    "type": "string",
+    "maxLength": 300
+  }
+} as const
+
+export const WeighedNow = {
+  "key": {
+    "type": "string",
+    "maxLength": 200
+  },
+  "massG": {
+    "type": "number"
+  },
+  "taken": {
+    "type": "boolean"
+  }
+} as const
+
+export const Why = {
+  "why": {
+    "type": "string",
+    "maxLength": 200
+  }
+} as const
