@@ -41,7 +41,8 @@ func TestMain(m *testing.M) {
 	}
 	options := append(chromedp.DefaultExecAllocatorOptions[:],
 		chromedp.NoSandbox, chromedp.DisableGPU, chromedp.WindowSize(1280, 800),
-		chromedp.Flag("hide-scrollbars", true), chromedp.Flag("font-render-hinting", "none"), chromedp.Flag("disable-quic", true))
+		chromedp.Flag("hide-scrollbars", true), chromedp.Flag("font-render-hinting", "none"), chromedp.Flag("disable-quic", true),
+		chromedp.Flag("force-prefers-reduced-motion", true)) // nothing to wait for that moves
 	allocator, stop := chromedp.NewExecAllocator(context.Background(), options...)
 	ctx, cancel := chromedp.NewContext(allocator)
 	if err := chromedp.Do(ctx); err != nil {

@@ -144,10 +144,13 @@ func isBetweenPages(err error) bool {
 	return strings.Contains(said, "context") || strings.Contains(said, "is not defined") || strings.Contains(said, "navigated")
 }
 
+// pollEvery is how long is waited between two looks at the page: looking is work for it too.
+const pollEvery = 60 * time.Millisecond
+
 // until waits for a condition and says what was on the page where it fails.
 func (p *page) until(what string, holds func() bool) {
 	p.t.Helper()
-	for deadline := time.Now().Add(patience); time.Now().Before(deadline); time.Sleep(25 * time.Millisecond) {
+	for deadline := time.Now().Add(patience); time.Now().Before(deadline); time.Sleep(pollEvery) {
 		if holds() {
 			return
 		}
@@ -175,7 +178,7 @@ func (p *page) find(role, name string) found {
 			return false
 		}
 		still++
-		return still >= 3 // it stands still, and the page with it
+		return still >= 2 // it stands still, and the page with it
 	})
 	return f
 }

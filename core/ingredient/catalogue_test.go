@@ -177,17 +177,16 @@ func TestSuggestPutsTheNearestFirst(t *testing.T) {
 // ingredient is still among the first three found.
 func TestSuggestForgivesALetterInSix(t *testing.T) {
 	t.Parallel()
-	for _, i := range Standard().All() {
+	for row, i := range Standard().All() {
 		name := []rune(fold(i.Name))
 		if len(name) < 6 {
 			continue
 		}
-		for at := 1; at+1 < len(name); at += 3 {
-			left := string(name[:at]) + string(name[at+1:])
-			swapped := string(name[:at]) + string(name[at+1]) + string(name[at]) + string(name[at+2:])
-			for _, typed := range []string{left, swapped, string(name[:at]) + "q" + string(name[at+1:])} {
-				assert.Contains(t, Standard().Suggest(typed, 3), i, typed)
-			}
+		at := 1 + row%(len(name)-2) // another place in each name
+		left := string(name[:at]) + string(name[at+1:])
+		swapped := string(name[:at]) + string(name[at+1]) + string(name[at]) + string(name[at+2:])
+		for _, typed := range []string{left, swapped, string(name[:at]) + "q" + string(name[at+1:])} {
+			assert.Contains(t, Standard().Suggest(typed, 3), i, typed)
 		}
 	}
 }

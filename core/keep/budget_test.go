@@ -283,7 +283,7 @@ func TestWhatIsLeftOnlyFalls(t *testing.T) {
 	t.Parallel()
 	dice := rand.New(rand.NewPCG(5, 6))
 	places := []Place{InFridge, InDoor, InFreezer, Outside}
-	for range 400 {
+	for range 160 {
 		r := Record{SetC: float64(dice.IntN(10))}
 		if dice.IntN(2) == 0 {
 			r = NewRecord(wandering(dice, 24*9), r.SetC)

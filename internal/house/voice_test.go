@@ -14,10 +14,10 @@ import (
 // gone are the words the product once spoke with and no cook would say; what is said
 // instead stands in the voice of the house.
 var gone = regexp.MustCompile(`(?i)\b(` + strings.Join([]string{
-	"keeping school", "by its own lines", "what gives", "let it down", "let down", "work on it", 
+	"keeping school", "by its own lines", "what gives", "let it down", "let down", "work on it",
 	"to the spoons you have", "match figures", "take elsewhere", "take it elsewhere", "to have out", "by the pantry",
 	"take down", "taken down", "leave it out", "not done after all", "nobody is up", "what can be made now",
-	"what the other", "take readings in", "read it no more", "no plan lies nearer", "was to be done", "to settle",
+	"what the other", "take readings in", "read it no more", "no plan lies nearer", "was to be done",
 	`till (?:mon|tue|wed|thu|fri|sat|sun|%|\$)`, "the day of", "goes out", "keep these", "leave as it was", "good till",
 	"what became of it", "no arithmetic", "is reckoned", "are reckoned", "cannot be reckoned", "by custom", "cautious school", "customary school",
 	"throw it out", "thrown out", "stand-in", "they go by", "who drinks here",
