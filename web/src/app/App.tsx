@@ -5,6 +5,7 @@ import { useKitchen } from '../api/hooks'
 import { copy } from '../copy'
 import { Boundary } from '../ui/Boundary'
 import { Dialog } from '../ui/Dialog'
+import { Tips } from '../ui/Tip'
 import { Bench, LastDrink } from '../views/bench/Bench'
 import { Shelf } from '../views/shelf/Shelf'
 import { Alarm } from './Alarm'
@@ -62,29 +63,33 @@ export function App() {
   const isLocked = useLocked(kitchen.status, kitchen.error)
   if (isLocked && !kitchen.data) return <SignIn />
   return (
-    <div className="mx-auto flex min-h-dvh max-w-[1280px] flex-col px-3 pb-4 sm:px-7">
-      {!isCooking && <Header onShowKeys={() => showKeys(true)} />}
-      <Alarm />
-      <Switch>
-        <Route path="/">{view(copy.app.bench, <LastDrink />)}</Route>
-        <Route path="/bench/:id">{({ id }) => view(copy.app.bench, <Bench key={id} id={Number(id)} />)}</Route>
-        <Route path="/bench/:id/card">{({ id }) => view(copy.app.recipeCard, <Card id={Number(id)} />)}</Route>
-        <Route path="/plan">{view(copy.app.plan, <PlanView />)}</Route>
-        <Route path="/cook/:id?">{({ id }) => view(copy.app.cook, <Cook id={id ? Number(id) : undefined} />)}</Route>
-        <Route path="/shelf/:id?">{({ id }) => view(copy.app.shelf, <Shelf id={id ? Number(id) : undefined} />)}</Route>
-        <Route path="/labels">{view(copy.app.labels, <Labels />)}</Route>
-        <Route path="/pantry">{view(copy.app.pantry, <Pantry />)}</Route>
-        <Route>
-          <Redirect to="/" />
-        </Route>
-      </Switch>
-      <UndoToast />
-      <KeysDialog open={keysShown} onClose={() => showKeys(false)} />
-      {isLocked && (
-        <Dialog title={copy.app.youHaveBeenSignedOut} intro={copy.app.whatYouWereWorkingOn} onClose={() => undefined}>
-          <SignInForm />
-        </Dialog>
-      )}
-    </div>
+    <Tips delayDuration={400}>
+      <div className="mx-auto flex min-h-dvh max-w-[1280px] flex-col px-3 pb-4 sm:px-7">
+        {!isCooking && <Header onShowKeys={() => showKeys(true)} />}
+        <Alarm />
+        <Switch>
+          <Route path="/">{view(copy.app.bench, <LastDrink />)}</Route>
+          <Route path="/bench/:id">{({ id }) => view(copy.app.bench, <Bench key={id} id={Number(id)} />)}</Route>
+          <Route path="/bench/:id/card">{({ id }) => view(copy.app.recipeCard, <Card id={Number(id)} />)}</Route>
+          <Route path="/plan">{view(copy.app.plan, <PlanView />)}</Route>
+          <Route path="/cook/:id?">{({ id }) => view(copy.app.cook, <Cook id={id ? Number(id) : undefined} />)}</Route>
+          <Route path="/shelf/:id?">
+            {({ id }) => view(copy.app.shelf, <Shelf id={id ? Number(id) : undefined} />)}
+          </Route>
+          <Route path="/labels">{view(copy.app.labels, <Labels />)}</Route>
+          <Route path="/pantry">{view(copy.app.pantry, <Pantry />)}</Route>
+          <Route>
+            <Redirect to="/" />
+          </Route>
+        </Switch>
+        <UndoToast />
+        <KeysDialog open={keysShown} onClose={() => showKeys(false)} />
+        {isLocked && (
+          <Dialog title={copy.app.youHaveBeenSignedOut} intro={copy.app.whatYouWereWorkingOn} onClose={() => undefined}>
+            <SignInForm />
+          </Dialog>
+        )}
+      </div>
+    </Tips>
   )
 }

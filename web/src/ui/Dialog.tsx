@@ -2,7 +2,6 @@ import { X } from 'lucide-react'
 import { Dialog as Radix } from 'radix-ui'
 import { type ReactNode, useRef } from 'react'
 import { copy } from '../copy'
-import { IconButton } from './Button'
 import { classes } from './classes'
 
 type Props = { onClose: () => void; title: string; intro?: string; children: ReactNode }
@@ -44,9 +43,14 @@ function Laid({ onClose, title, intro, children, veil, place }: Props & { veil: 
               {intro && <p className="text-note text-mute">{intro}</p>}
             </div>
             <Radix.Close asChild>
-              <IconButton label={copy.ui.close}>
+              {/* without a tip: Escape is to close the dialog, and not the tip of the button that has the keyboard */}
+              <button
+                type="button"
+                aria-label={copy.ui.close}
+                className="eased grid size-9 shrink-0 place-items-center rounded-full text-mute hover:bg-linen hover:text-ink max-sm:size-11"
+              >
                 <X size={20} aria-hidden />
-              </IconButton>
+              </button>
             </Radix.Close>
           </div>
           <div className="grid gap-4 px-5 pt-1 pb-5">{children}</div>

@@ -101,7 +101,7 @@ export const DrinksMenu = memo(function DrinksMenu({ id }: { id?: number }) {
       onError: (e) => setProblem(e instanceof Refused ? e.message : copy.bench.notDeleted),
     })
   const trigger = (
-    <Button aria-label={copy.bench.drinksOpenAnotherOrStart} className="!min-h-9 !px-3">
+    <Button aria-label={copy.bench.drinksOpenAnotherOrStart} size="small">
       {copy.bench.drinks}
       <ChevronDown size={16} aria-hidden />
     </Button>

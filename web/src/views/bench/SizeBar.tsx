@@ -8,6 +8,7 @@ import { ErrorText } from '../../ui/Field'
 import { toWhole } from '../../ui/format'
 import { NumberField } from '../../ui/NumberField'
 import { accepts, asMeasure } from '../../ui/number'
+import { ToggleGroup } from '../../ui/ToggleGroup'
 import type { BenchDraft } from './useDraft'
 
 type Props = { bench: BenchDraft; reckoning?: Reckoning; error?: string; onWriteAtSize: () => void }
@@ -39,19 +40,12 @@ export function SizeBar({ bench, reckoning: r, error, onWriteAtSize }: Props) {
           bench={bench}
           onSize={size}
         />
-        <div className="flex gap-1.5">
-          {times.map((t) => (
-            <Button
-              key={t.label}
-              primary={factor === t.value}
-              aria-pressed={factor === t.value}
-              className="!px-3"
-              onClick={() => (t.value === 1 ? size('', 0) : size('times', t.value))}
-            >
-              {t.label}
-            </Button>
-          ))}
-        </div>
+        <ToggleGroup
+          label={copy.bench.batchSize}
+          choices={times.map((t) => ({ value: String(t.value), label: t.label }))}
+          chosen={String(factor)}
+          onToggle={(v) => (v === '1' ? size('', 0) : size('times', Number(v)))}
+        />
         <MoreWays bench={bench} reckoning={r} onSize={size} onWriteAtSize={onWriteAtSize} />
       </div>
       <ErrorText id="size-error">{error}</ErrorText>

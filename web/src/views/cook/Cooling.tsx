@@ -84,7 +84,7 @@ export function Cooling({ id }: { id: number }) {
       {refused && !refused.fields.nowC && <Notice urgent>{refused.message}</Notice>}
       {cooling.data && !refused && <Said c={cooling.data} />}
       <div>
-        <Button className="min-h-12" disabled={watch.isPending} onClick={() => watch.mutate(undefined)}>
+        <Button size="large" disabled={watch.isPending} onClick={() => watch.mutate(undefined)}>
           <BellRing size={20} aria-hidden />
           {copy.cook.alertMeInTime}
         </Button>

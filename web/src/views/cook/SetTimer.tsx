@@ -18,7 +18,7 @@ export function SetTimer({ name, seconds }: Props) {
   return (
     <form onSubmit={send} className="flex flex-wrap items-end gap-3">
       {seconds > 0 && (
-        <Button className="min-h-12 text-lg" onClick={() => start.mutate(seconds / 60)}>
+        <Button size="large" onClick={() => start.mutate(seconds / 60)}>
           <Timer size={22} aria-hidden />
           {copy.cook.timer(toCountdown(seconds))}
         </Button>
@@ -28,7 +28,7 @@ export function SetTimer({ name, seconds }: Props) {
         label={copy.cook.yourOwnTime}
         {...form.field('minutes', { unit: 'min', says: copy.cook.minutesWork })}
       />
-      <Button className="min-h-12" type="submit">
+      <Button size="large" type="submit">
         {copy.cook.start}
       </Button>
       <ErrorText id="timer-error">{form.refusal}</ErrorText>

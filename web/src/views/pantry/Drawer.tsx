@@ -5,6 +5,7 @@ import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { ErrorText, Field } from '../../ui/Field'
 import { numberOf, useFields } from '../../ui/form'
+import { ToggleGroup } from '../../ui/ToggleGroup'
 import { Tray } from '../../ui/Tray'
 
 const usual = [
@@ -45,19 +46,12 @@ export function Drawer({ kitchen }: { kitchen: SettingsNow }) {
     <Tray label={copy.pantry.spoonsAndCups}>
       <h2 className="text-xl">{copy.pantry.spoonsAndCups}</h2>
       <p className="pb-2 text-note text-mute">{copy.pantry.amountsUseAsFewOf}</p>
-      <div className="flex flex-wrap gap-2">
-        {[...usual, ...own].map((m) => (
-          <Button
-            key={m}
-            aria-pressed={kitchen.measures.includes(m)}
-            primary={kitchen.measures.includes(m)}
-            className="!min-h-9 !px-3 max-sm:!min-h-11"
-            onClick={() => toggle(m)}
-          >
-            {m}
-          </Button>
-        ))}
-      </div>
+      <ToggleGroup
+        label={copy.pantry.spoonsAndCups}
+        choices={[...usual, ...own].map((m) => ({ value: m, label: m }))}
+        chosen={kitchen.measures}
+        onToggle={toggle}
+      />
       <form onSubmit={add} className="flex items-end gap-2 pt-3">
         <Field
           className="grow"

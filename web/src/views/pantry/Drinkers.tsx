@@ -23,7 +23,7 @@ export function Drinkers({ drinkers }: { drinkers: PantryDrinker[] }) {
               <p className="font-bold leading-tight">{d.name}</p>
               <p className="text-fine leading-tight text-mute">{wordsOf(d, nameOf)}</p>
             </div>
-            <Button aria-label={copy.pantry.editWhom(d.name)} className="!min-h-9 !px-3" onClick={() => setOpen(d)}>
+            <Button aria-label={copy.pantry.editWhom(d.name)} size="small" onClick={() => setOpen(d)}>
               {copy.pantry.edit}
             </Button>
           </li>

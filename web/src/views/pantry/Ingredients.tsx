@@ -68,19 +68,11 @@ export function Ingredients({ pantry, find, onFind }: Props) {
               )}
             </p>
             {i.own && (
-              <Button
-                aria-label={copy.pantry.editWhom(i.name)}
-                className="!min-h-9 !px-3 max-sm:!min-h-11"
-                onClick={() => setOwn(i)}
-              >
+              <Button aria-label={copy.pantry.editWhom(i.name)} size="small" onClick={() => setOwn(i)}>
                 {copy.pantry.edit}
               </Button>
             )}
-            <Button
-              aria-label={copy.pantry.priceAndStockOf(i.name)}
-              className="!min-h-9 !px-3 max-sm:!min-h-11"
-              onClick={() => setPriced(i)}
-            >
+            <Button aria-label={copy.pantry.priceAndStockOf(i.name)} size="small" onClick={() => setPriced(i)}>
               {copy.pantry.priceAndStock}
             </Button>
           </li>

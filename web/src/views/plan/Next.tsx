@@ -87,11 +87,11 @@ export function Next({ plan }: { plan: Plan }) {
               {i.made && i.batchID === 0 ? copy.plan.bottle : copy.plan.cook} {i.name}
             </Link>
             {i.blocks.some((b) => b.pinned) && (
-              <Button className="!min-h-9 !px-3 max-sm:!min-h-11" onClick={() => free.mutate(i.id, { onError })}>
+              <Button size="small" onClick={() => free.mutate(i.id, { onError })}>
                 {copy.plan.resetTimes}
               </Button>
             )}
-            <Button className="!min-h-9 !px-3 max-sm:!min-h-11" onClick={() => off.mutate(i.id, { onError })}>
+            <Button size="small" onClick={() => off.mutate(i.id, { onError })}>
               {copy.plan.remove(i.name)}
             </Button>
           </li>

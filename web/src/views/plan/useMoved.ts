@@ -1,10 +1,13 @@
-import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react'
+import { useDndMonitor, useDraggable } from '@dnd-kit/core'
+import { type KeyboardEvent, useRef, useState } from 'react'
 import { Refused } from '../../api/client'
 import type { Plan } from '../../api/schema'
 import { copy } from '../../copy'
 import type { Scale } from './Strip'
 
 type Way = {
+  /** The same wherever the moment stands. */
+  id: string
   scale: Scale
   /** The moment as it is kept. */
   at: number
@@ -17,9 +20,9 @@ type Way = {
 }
 
 /** useMoved lets a moment on the strip be dragged, or moved by the arrow keys, with the plan made anew as it goes. */
-export function useMoved({ scale, at, step, tried, keep, onTry, onProblem }: Way) {
+export function useMoved({ id, scale, at, step, tried, keep, onTry, onProblem }: Way) {
   const [held, setHeld] = useState<number>()
-  const begun = useRef<{ scale: Scale; offset: number; from: number }>(undefined)
+  const begun = useRef<{ scale: Scale; from: number }>(undefined)
   const busy = useRef(false)
   const next = useRef<number>(undefined)
 
@@ -58,33 +61,35 @@ export function useMoved({ scale, at, step, tried, keep, onTry, onProblem }: Way
     }
     letGo()
   }
-  const under = (e: PointerEvent<HTMLElement>, s: Scale) => {
-    const box = e.currentTarget.parentElement?.getBoundingClientRect()
-    if (!box) return at
-    return s.from + ((e.clientX - box.left) / box.width) * (s.to - s.from)
-  }
-  const timeUnder = (e: PointerEvent<HTMLElement>) => {
+  // What is tried draws the strip anew under the hand: the way is counted from where it was taken up.
+  const timeAt = (byPX: number) => {
     const b = begun.current
-    return b ? Math.round((under(e, b.scale) - b.offset) / step) * step : at
+    const widthPX = node.current?.parentElement?.getBoundingClientRect().width
+    if (!b || !widthPX) return at
+    return Math.round((b.from + (byPX / widthPX) * (b.scale.to - b.scale.from)) / step) * step
   }
-  const handlers = {
-    onPointerDown: (e: PointerEvent<HTMLElement>) => {
-      e.currentTarget.setPointerCapture(e.pointerId)
-      begun.current = { scale, offset: under(e, scale) - at, from: at } // what is tried moves the moment on
+  const { listeners, setNodeRef, node } = useDraggable({ id })
+  useDndMonitor({
+    onDragStart: ({ active }) => {
+      if (active.id === id) begun.current = { scale, from: at }
     },
-    onPointerMove: (e: PointerEvent<HTMLElement>) => {
-      if (!begun.current) return
-      const time = timeUnder(e)
+    onDragMove: ({ active, delta }) => {
+      if (active.id !== id || !begun.current) return
+      const time = timeAt(delta.x)
       if (time === (held ?? begun.current.from)) return
       setHeld(time)
       look(time)
     },
-    onPointerUp: (e: PointerEvent<HTMLElement>) => {
-      if (!begun.current) return
-      const time = timeUnder(e)
+    onDragEnd: ({ active, delta }) => {
+      if (active.id !== id || !begun.current) return
+      const time = timeAt(delta.x)
       if (time !== begun.current.from) settle(time)
       else letGo()
     },
+    onDragCancel: ({ active }) => active.id === id && letGo(),
+  })
+  const handlers = {
+    ...listeners,
     onKeyDown: (e: KeyboardEvent<HTMLElement>) => {
       const by = { ArrowRight: 1, ArrowLeft: -1, PageUp: 4, PageDown: -4 }[e.key]
       if (!by) return
@@ -92,5 +97,5 @@ export function useMoved({ scale, at, step, tried, keep, onTry, onProblem }: Way
       settle(at + by * step)
     },
   }
-  return { now: held ?? at, handlers: { ...handlers, 'aria-busy': held !== undefined } }
+  return { now: held ?? at, handlers: { ...handlers, ref: setNodeRef, 'aria-busy': held !== undefined } }
 }

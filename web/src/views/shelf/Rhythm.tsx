@@ -7,11 +7,11 @@ import { keyOf, refresh } from '../../api/keys'
 import type { Rhythm as RhythmNow, RhythmWays } from '../../api/schema'
 import { copy } from '../../copy'
 import { Button, IconButton } from '../../ui/Button'
-import { classes } from '../../ui/classes'
 import { ErrorText } from '../../ui/Field'
 import { toMillilitres, toMoney, toTwoFigures, toWhole } from '../../ui/format'
 import { NumberField } from '../../ui/NumberField'
 import { Select } from '../../ui/Select'
+import { ToggleGroup } from '../../ui/ToggleGroup'
 import { Tray } from '../../ui/Tray'
 import { PlanNext } from './PlanNext'
 import { PouredWeek } from './PouredWeek'
@@ -59,20 +59,13 @@ function RhythmTray({ now }: { now: RhythmNow }) {
       />
       <fieldset className="flex flex-wrap gap-1">
         <legend className="mb-1 text-sm font-bold">{copy.shelf.daysYouCanMakeIt}</legend>
-        {days.map((d, n) => (
-          <button
-            key={d}
-            type="button"
-            aria-pressed={ways.days[n]}
-            onClick={() => change({ days: ways.days.map((w, k) => (k === n ? !w : w)) })}
-            className={classes(
-              'min-h-11 min-w-11 rounded-full border-2 border-rim px-1 text-detail font-bold',
-              ways.days[n] ? 'bg-rim text-on-rim' : 'bg-enamel text-mute',
-            )}
-          >
-            {d}
-          </button>
-        ))}
+        <ToggleGroup
+          label={copy.shelf.daysYouCanMakeIt}
+          choices={days.map((d) => ({ value: d, label: d }))}
+          chosen={days.filter((_, n) => ways.days[n])}
+          wide
+          onToggle={(d) => change({ days: ways.days.map((w, k) => (days[k] === d ? !w : w)) })}
+        />
       </fieldset>
       <ErrorText id="rhythm-error">{problem}</ErrorText>
       {!problem && <Advice r={now} />}

@@ -7,6 +7,7 @@ import { Dialog } from '../../ui/Dialog'
 import { ErrorText, Field } from '../../ui/Field'
 import { useFields } from '../../ui/form'
 import { toMillilitres } from '../../ui/format'
+import { ToggleGroup } from '../../ui/ToggleGroup'
 
 const usualReasons = [
   copy.shelf.pastItsDateMark,
@@ -30,18 +31,12 @@ export function ThrowOutDialog({ b, onClose }: { b: Bottle; onClose: () => void 
       <form onSubmit={submit} className="grid gap-4">
         <Field label={copy.shelf.reason} {...form.field('why')} />
         <ErrorText id="throw-out-error">{form.refusal}</ErrorText>
-        <div className="flex flex-wrap gap-2">
-          {usualReasons.map((reason) => (
-            <Button
-              key={reason}
-              aria-pressed={form.value('why') === reason}
-              onClick={() => form.choose('why')(reason)}
-              className="!min-h-9 !px-3"
-            >
-              {reason}
-            </Button>
-          ))}
-        </div>
+        <ToggleGroup
+          label={copy.shelf.reason}
+          choices={usualReasons.map((reason) => ({ value: reason, label: reason }))}
+          chosen={form.value('why')}
+          onToggle={form.choose('why')}
+        />
         <div className="flex justify-end gap-2">
           <Button onClick={onClose}>{copy.shelf.cancel}</Button>
           <Button primary type="submit" disabled={throwOut.isPending}>

@@ -1,0 +1,403 @@
+package solve
+
+import (
+	"math"
+	"slices"
+
+	"plushladle/core/caution"
+	"plushladle/core/fault"
+	"plushladle/core/ingredient"
+	"plushladle/core/keep"
+	"plushladle/core/process"
+	"plushladle/core/quantity"
+	"plushladle/core/recipe"
+	"plushladle/core/reckon"
+	"plushladle/core/say"
+)
+
+// Richness is how thin or thick a drink of its kind is to be.
+type Richness string
+
+// From thin to thick.
+const (
+	Lighter    Richness = "light"
+	AsUsual    Richness = "usual"
+	Richer     Richness = "rich"
+	richnesses          = 3
+)
+
+// Wish is what a cook knows of a drink that is to be. What is left out is worked out.
+type Wish struct {
+	Kind      recipe.Kind
+	Bases     []*ingredient.Ingredient // one, or two of which the first is twice the second; none to leave the choice
+	Richness  Richness                 // AsUsual where it is not said
+	Whole     bool                     // not strained
+	Flavour   string                   // a code of [FlavoursOf]; "" to leave the choice
+	Sweetness int                      // 0 none, 1 light, 2 medium, 3 sweet
+	Sweetener *ingredient.Ingredient   // nil for white sugar
+	VolumeML  float64
+	Days      float64            // how long it is to last; 0 where it does not matter
+	Avoid     []caution.Drinker  // whom it must be for
+	StockG    map[string]float64 // what the pantry holds, by ingredient
+	Idea      int                // the how-manieth idea, from 0
+}
+
+// Designed is a drink for a wish, in the spoons there are.
+type Designed struct {
+	Drink   reckon.Drink
+	Flavour string
+	Why     []say.Text
+	Lasting *Lasting // nil where it lasts as long as was asked
+	Buy     []Short
+	Ideas   int // how many there are
+}
+
+// Short is an ingredient of which the pantry holds too little.
+type Short struct {
+	Ingredient *ingredient.Ingredient
+	ShortG     float64
+}
+
+// Lasting is what can be done where a drink does not last as long as it is wanted.
+type Lasting struct {
+	KeepsDays   float64
+	Makings     int     // make it so many times instead of once
+	FreezePct   float64 // or freeze this share at once
+	InTheCupFor float64 // or sweeten in the cup: it then keeps so many days; 0 where that is too few as well
+}
+
+// kindAim is what a kind of drink is usually like.
+type kindAim struct {
+	cups     [richnesses]float64 // of water to one of base, thin to thick
+	fatPct   float64             // at least; 0 for what the base brings
+	sweetG   [4]float64          // sucrose equivalents in 100 mL, by how sweet it is to be
+	saltGPer float64             // a litre
+}
+
+// aims are inside the bands of the dials of their kind, off their edges so that a spoon may go
+// either way (common practice, no source; fat by
+// the standards of identity that the fat dial names).
+var aims = map[recipe.Kind]kindAim{
+	recipe.Milk:        {cups: [richnesses]float64{5, 4, 3}, sweetG: [4]float64{0, 2.5, 4.5, 7}, saltGPer: 0.5},
+	recipe.Creamer:     {cups: [richnesses]float64{2.4, 2, 1.5}, fatPct: 9, sweetG: [4]float64{0, 4.4, 7.5, 13}, saltGPer: 0.6},
+	recipe.Cream:       {cups: [richnesses]float64{1.2, 1.05, 0.9}, fatPct: 20, sweetG: [4]float64{0, 3, 6, 10}, saltGPer: 0.4},
+	recipe.Horchata:    {cups: [richnesses]float64{5, 4, 3}, sweetG: [4]float64{0, 4.4, 7, 10}, saltGPer: 0.4},
+	recipe.Nog:         {cups: [richnesses]float64{3.2, 2.8, 2.3}, fatPct: 5, sweetG: [4]float64{0, 5, 7.5, 12}, saltGPer: 0.5},
+	recipe.Chocolate:   {cups: [richnesses]float64{4.5, 4, 3}, sweetG: [4]float64{0, 5, 7.5, 11}, saltGPer: 0.6},
+	recipe.Concentrate: {cups: [richnesses]float64{2.4, 2, 1.6}, sweetG: [4]float64{20, 30, 38, 50}},
+	recipe.Cooler:      {cups: [richnesses]float64{7, 6, 5}, sweetG: [4]float64{0, 3, 5, 7.5}, saltGPer: 0.3},
+}
+
+func (r Richness) place() int {
+	switch r {
+	case Lighter:
+		return 0
+	case Richer:
+		return 2
+	}
+	return 1
+}
+
+// idea is one base, or two, with one family of tastes.
+type idea struct {
+	bases   []*ingredient.Ingredient
+	flavour string
+}
+
+// ideas are all that the wish leaves open, the nearest first: each next one has another
+// taste or another base than the one before.
+func (w Wish) ideas(catalogue *ingredient.Catalogue) []idea {
+	tastes := []string{w.Flavour}
+	if w.Flavour == "" {
+		tastes = flavoursOf[w.Kind]
+	}
+	if len(w.Bases) > 0 {
+		out := make([]idea, len(tastes))
+		for n, taste := range tastes {
+			out[n] = idea{w.Bases, taste}
+		}
+		return out
+	}
+	var out []idea
+	bases := Bases(w.Kind, w.StockG, catalogue)
+	for round := range bases {
+		for n, taste := range tastes {
+			out = append(out, idea{[]*ingredient.Ingredient{bases[(round+n)%len(bases)]}, taste})
+		}
+	}
+	return out
+}
+
+// Design finds a drink for a wish: a base or two at the strength of its kind, the taste in
+// its usual amounts, sweetness and fat solved to the kind's bands, sized, and brought to the
+// spoons there are. like gives the kitchen. What must not be drunk by those it is for is
+// never proposed. The error, a *fault.Error, names "kind", "flavour" or "avoid".
+func Design(w Wish, like reckon.Drink, catalogue *ingredient.Catalogue) (*Designed, error) {
+	if _, known := aims[w.Kind]; !known {
+		return nil, fault.New("kind", string(w.Kind), "unknown-kind")
+	}
+	if _, known := flavours[w.Flavour]; w.Flavour != "" && !known {
+		return nil, fault.New("flavour", w.Flavour, "unknown-choice", flavoursOf[w.Kind])
+	}
+	like.Drinkers = w.Avoid
+	all := w.ideas(catalogue)
+	first := max(0, w.Idea) % len(all)
+	for n := range all {
+		d, ok := w.design(all[(first+n)%len(all)], like)
+		if !ok {
+			continue
+		}
+		d.Ideas = len(all)
+		return d, nil
+	}
+	return nil, fault.New("avoid", "", "nothing-for-this-wish")
+}
+
+// design makes one idea into a drink; false where nobody it is for may drink it, or it
+// cannot be reckoned.
+func (w Wish) design(i idea, like reckon.Drink) (*Designed, bool) {
+	aim := aims[w.Kind]
+	d := like
+	d.Kind, d.Size = w.Kind, recipe.Size{}
+	first := w.cupsFor(i, aim)
+	d.Lines = w.lines(i, aim, first)
+	if w.Whole {
+		d.Method.Strainer = process.None
+	}
+	whole, ok := w.sweetened(d, aim) // what is added takes its place in the size
+	if !ok {
+		return nil, false
+	}
+	whole.Size = recipe.Size{By: recipe.ByVolume, Value: w.VolumeML}
+	sized, err := whole.Reckon()
+	if err != nil || sized.Drink == nil {
+		return nil, false
+	}
+	d.Size, d.Lines = recipe.Size{}, w.lines(i, aim, w.sized(first, sized.Factor, aim))
+	if d, ok = w.sweetened(d, aim); !ok {
+		return nil, false
+	}
+	d = spooned(d)
+	r, err := d.Reckon()
+	if err != nil || r.Drink == nil || slices.ContainsFunc(r.ForWhom, func(f caution.For) bool { return f.Not }) {
+		return nil, false
+	}
+	return &Designed{Drink: d, Flavour: i.flavour, Why: w.why(i, aim, &d, r), Lasting: w.lasting(&d, r), Buy: w.short(&d, r)}, true
+}
+
+// cups are a drink's bases and its water.
+type cups struct {
+	bases []float64
+	water float64
+}
+
+// litreCups is the water of about a litre.
+const litreCups = 4
+
+// cupsFor are about a litre of it: the first of two bases is twice the second.
+func (w Wish) cupsFor(i idea, aim kindAim) cups {
+	baseCups := litreCups / aim.cups[w.Richness.place()]
+	if len(i.bases) > 1 {
+		return cups{[]float64{baseCups * 2 / 3, baseCups / 3}, litreCups}
+	}
+	return cups{[]float64{baseCups}, litreCups}
+}
+
+// sized brings them to a size in quarter cups: the bases first and the water after them,
+// so that the drink stays as strong.
+func (w Wish) sized(c cups, factor float64, aim kindAim) cups {
+	quarters := func(v float64) float64 { return math.Max(1, math.Round(4*v)) / 4 }
+	out, all := cups{bases: make([]float64, len(c.bases))}, 0.
+	for n, base := range c.bases {
+		out.bases[n] = quarters(base * factor)
+		all += out.bases[n]
+	}
+	out.water = quarters(all * aim.cups[w.Richness.place()])
+	return out
+}
+
+// lines write the drink down, with as much of all else as goes with the water.
+func (w Wish) lines(i idea, aim kindAim, c cups) []recipe.Line {
+	line := func(of *ingredient.Ingredient, a quantity.Amount) recipe.Line {
+		return recipe.Line{Ingredient: of, Name: of.Name, Amount: a, Stage: of.Stage, Added: true}
+	}
+	var out []recipe.Line
+	for n, cups := range c.bases {
+		out = append(out, line(i.bases[n], quantity.Of(cups, quantity.Cup)))
+	}
+	out = append(out, line(standard("water"), quantity.Of(c.water, quantity.Cup)))
+	spoon := func(of *ingredient.Ingredient, gPerL float64) {
+		out = append(out, line(of, teaspoons(of, gPerL*c.water/litreCups)))
+	}
+	for _, p := range partsOf(w.Kind, i.flavour) {
+		spoon(standard(p.ID), p.GPerL)
+	}
+	if aim.sweetG[w.sweetness()] > 0 {
+		spoon(w.sweetener(), 10)
+	}
+	if aim.saltGPer > 0 {
+		spoon(standard("salt"), aim.saltGPer)
+	}
+	return out
+}
+
+// teaspoons is a mass by the spoon, so that it is measured by one.
+func teaspoons(i *ingredient.Ingredient, g float64) quantity.Amount {
+	ml, _ := quantity.Of(1, quantity.Teaspoon).Volume(quantity.US)
+	return quantity.Of(g/i.BulkGPerML/ml, quantity.Teaspoon)
+}
+
+// spooned measures what was solved, in few scoops of the spoons there are.
+func spooned(d reckon.Drink) reckon.Drink {
+	r, err := d.Reckon()
+	if err != nil || r.Drink == nil {
+		return d
+	}
+	d.Lines = slices.Clone(d.Lines)
+	for n, l := range d.Lines {
+		d.Lines[n].Amount = measured(&d, l, r.Lines[n].MassG)
+	}
+	with := d
+	if with.Drawer == nil {
+		drawer, err := quantity.Reader{}.NewDrawer(commonMeasures, d.System, 0)
+		if err != nil {
+			return d
+		}
+		with.Drawer = &drawer
+	}
+	for n, l := range with.Lines { // a pinch is a pinch
+		with.Lines[n].Locked = l.Ingredient.Role == ingredient.Salt
+	}
+	nudged, err := ToSpoons(&with)
+	if err != nil {
+		return d
+	}
+	for n := range nudged.Drink.Lines {
+		nudged.Drink.Lines[n].Locked = false
+	}
+	nudged.Drink.Drawer = d.Drawer
+	return nudged.Drink
+}
+
+// measured is how a cook would take a mass: salt by the pinch, dates by their number, all
+// else by the spoon and the cup.
+func measured(d *reckon.Drink, l recipe.Line, g float64) quantity.Amount {
+	switch eachG, counted := l.Ingredient.PieceG[quantity.Piece]; {
+	case l.Ingredient.Role == ingredient.Salt:
+		ml, _ := quantity.Of(1, quantity.Pinch).Volume(quantity.US)
+		return quantity.Of(math.Max(1, math.Round(g/ml/l.Ingredient.BulkGPerML)), quantity.Pinch)
+	case counted && l.Ingredient.Has(ingredient.TagStones):
+		return quantity.Of(math.Max(1, math.Round(g/eachG)), quantity.Piece)
+	}
+	l.Amount = teaspoons(l.Ingredient, g)
+	return d.MeasureOf(l, g)
+}
+
+// commonMeasures are the spoons and cups of a usual kitchen.
+var commonMeasures = []string{"1 cup", "1/2 cup", "1/4 cup", "1 tbsp", "1 tsp", "1/2 tsp", "1/4 tsp", "1/8 tsp"}
+
+func (w Wish) sweetness() int { return max(0, min(3, w.Sweetness)) }
+
+func (w Wish) sweetener() *ingredient.Ingredient {
+	if w.Sweetener == nil {
+		return standard("white-sugar")
+	}
+	return w.Sweetener
+}
+
+// sweetened solves the sweetener for the sweetness that is wished, and an oil for the fat
+// of the kind where the base brings less.
+func (w Wish) sweetened(d reckon.Drink, aim kindAim) (reckon.Drink, bool) {
+	r, err := d.Reckon()
+	if err != nil || r.Drink == nil {
+		return d, false
+	}
+	turn := Turn{To: map[reckon.DialName]float64{}, Give: map[reckon.DialName]int{}}
+	if to := aim.sweetG[w.sweetness()]; to > 0 {
+		turn.To[reckon.Sweetness] = to
+		turn.Give[reckon.Sweetness] = slices.IndexFunc(d.Lines, func(l recipe.Line) bool { return l.Ingredient == w.sweetener() })
+	}
+	if aim.fatPct > r.FatPct {
+		turn.To[reckon.Fat] = aim.fatPct
+		oil := standard("coconut-oil")
+		if forbidden(oil, w.Avoid) {
+			oil = standard("neutral-oil")
+		}
+		d.Lines = append(slices.Clone(d.Lines), recipe.Line{Ingredient: oil, Name: oil.Name, Amount: quantity.Of(1, quantity.Gram), Stage: oil.Stage, Added: true})
+		turn.Give[reckon.Fat] = len(d.Lines) - 1
+	}
+	if len(turn.To) == 0 {
+		return d, true
+	}
+	solved, err := Dials(&d, turn)
+	if err != nil {
+		return d, false
+	}
+	return solved.Drink, true
+}
+
+// forbidden tells whether any of those it is for must not have an ingredient.
+func forbidden(i *ingredient.Ingredient, whom []caution.Drinker) bool {
+	d := reckon.New("")
+	d.Lines = []recipe.Line{{Ingredient: i, Name: i.Name, Amount: quantity.Of(1, quantity.Gram)}}
+	d.Drinkers = whom
+	r, err := d.Reckon()
+	return err == nil && slices.ContainsFunc(r.ForWhom, func(f caution.For) bool { return f.Not })
+}
+
+// why says what the figures of the proposal follow.
+func (w Wish) why(i idea, aim kindAim, d *reckon.Drink, r *reckon.Reckoning) []say.Text {
+	base := i.bases[0]
+	var out []say.Text
+	if w.StockG[base.ID] >= leastStockG {
+		out = append(out, say.Of("designed-from-stock", base.Name))
+	}
+	out = append(out, say.Of("designed-strength", aim.cups[w.Richness.place()], "kind-"+string(w.Kind)))
+	if aim.sweetG[w.sweetness()] > 0 {
+		out = append(out, say.Of("designed-sweetness", r.Per100mL.SucroseEquivalentG))
+	}
+	if last := d.Lines[len(d.Lines)-1].Ingredient; last != nil && last.Role == ingredient.FatRole {
+		out = append(out, say.Of("designed-fat", last.Name, r.FatPct))
+	}
+	return out
+}
+
+// lasting is what can be done where the drink would be past before it is drunk.
+func (w Wish) lasting(d *reckon.Drink, r *reckon.Reckoning) *Lasting {
+	keeps := keepsDays(d, r)
+	if w.Days <= 0 || !r.Keeps.Known() || keeps >= w.Days {
+		return nil
+	}
+	whole := math.Max(1, math.Floor(keeps))
+	out := &Lasting{KeepsDays: whole, Makings: int(math.Ceil(w.Days / whole)), FreezePct: 100 * (w.Days - whole) / w.Days}
+	bare := *d
+	bare.Lines = slices.DeleteFunc(slices.Clone(d.Lines), func(l recipe.Line) bool { return l.Ingredient == w.sweetener() })
+	if len(bare.Lines) == len(d.Lines) {
+		return out
+	}
+	if unsweet, err := bare.Reckon(); err == nil && keepsDays(&bare, unsweet) >= w.Days {
+		out.InTheCupFor = math.Floor(keepsDays(&bare, unsweet))
+	}
+	return out
+}
+
+func keepsDays(d *reckon.Drink, r *reckon.Reckoning) float64 {
+	if d.School == keep.Customary {
+		return r.Keeps.CustomaryDays
+	}
+	return r.Keeps.CautiousDays
+}
+
+// short is what the pantry holds too little of; water comes from the tap.
+func (w Wish) short(d *reckon.Drink, r *reckon.Reckoning) []Short {
+	var out []Short
+	for n, l := range d.Lines {
+		if l.Ingredient == nil || l.Ingredient.ID == "water" {
+			continue
+		}
+		if missing := r.Lines[n].MassG - w.StockG[l.Ingredient.ID]; missing > 0 {
+			out = append(out, Short{l.Ingredient, missing})
+		}
+	}
+	return out
+}

@@ -1,0 +1,50 @@
+// @vitest-environment jsdom
+import { screen } from '@testing-library/react'
+import { expect, test, vi } from 'vitest'
+import type { PantryRow } from '../../api/schema'
+import { Said, shown } from '../../testing'
+import { PriceDialog } from './PriceDialog'
+
+const pecans = {
+  id: 'pecan',
+  name: 'Pecans',
+  source: 'IFCT',
+  price: 0,
+  pack: '',
+  inShell: false,
+  inShellPct: 100,
+  stockG: 100,
+  priceRevision: 2,
+} as unknown as PantryRow // prettier-ignore
+
+const open = (kitchen = {}) => {
+  const onClose = vi.fn()
+  return { onClose, ...shown(<PriceDialog row={pecans} currency="GBP" onClose={onClose} />, kitchen) }
+}
+
+test('a price and what is in stock are kept, each where it changed', async () => {
+  const { hands, changes, onClose } = open()
+  await hands.type(screen.getByLabelText('Price of a pack'), '6.40')
+  await hands.type(screen.getByLabelText('Pack size'), '500 g')
+  await hands.clear(screen.getByLabelText('In stock'))
+  await hands.type(screen.getByLabelText('In stock'), '1.2 kg')
+  await hands.click(screen.getByRole('button', { name: 'Save' }))
+  expect(changes()).toEqual([
+    ['PUT /api/pantry/prices/pecan', { price: 6.4, pack: '500 g', inShell: false, revision: 2 }],
+    ['PUT /api/pantry/stock/pecan', { massG: 1200 }],
+  ])
+  expect(onClose).toHaveBeenCalledOnce()
+})
+
+test('a price that is refused leaves the stock as it was, and all that was typed', async () => {
+  const { hands, changes, onClose } = open({
+    'PUT /api/pantry/prices/pecan': () => new Said(422, { pack: 'is not a pack size' }),
+  })
+  await hands.type(screen.getByLabelText('Price of a pack'), '6')
+  await hands.type(screen.getByLabelText('Pack size'), 'some')
+  await hands.clear(screen.getByLabelText('In stock'))
+  await hands.click(screen.getByRole('button', { name: 'Save' }))
+  expect(screen.getByRole('alert').textContent).toBe('is not a pack size')
+  expect(changes()).toHaveLength(1)
+  expect(onClose).not.toHaveBeenCalled()
+})
