@@ -29,6 +29,7 @@ func TestABackupIsPutBackFromThePantry(t *testing.T) {
 
 	p.click("button", "Drinks")
 	p.click("menuitem", "New drink")
+	p.click("button", "Empty drink")
 	p.fill("Drink name", "Made since the backup")
 	p.sees("saved")
 	p.open("/pantry")

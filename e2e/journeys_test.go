@@ -18,6 +18,7 @@ func TestFromNewDrinkToPouredBottle(t *testing.T) {
 	p := visit(t, demoKitchen(t))
 	p.click("button", "Drinks")
 	p.click("menuitem", "New drink")
+	p.click("button", "Empty drink")
 	p.holds("Drink name", "New drink")
 	p.fill("Drink name", "Sesame porch milk")
 	for _, line := range []string{"1 cup sesame seeds, soaked overnight", "4 cups cold water", "2 large dates, pitted", "1/4 tsp salt"} {
@@ -223,12 +224,11 @@ func TestItFitsAPhone(t *testing.T) {
 func TestAnEmptyKitchenSaysHowToBegin(t *testing.T) {
 	t.Parallel()
 	p := visit(t, emptyKitchen(t))
-	p.sees("No drinks yet")
+	p.sees("What would you like to make?")
 	p.click("link", "Shelf")
 	p.sees("The shelf is empty")
 	p.click("link", "Go to the Bench")
-	p.click("button", "Drinks")
-	p.click("menuitem", "New drink")
+	p.click("button", "Empty drink")
 	p.sees("Start with a base and water.")
 	p.fill("Add an ingredient", "1 cup bitter almonds")
 	p.press(kb.Enter)

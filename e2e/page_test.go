@@ -35,6 +35,8 @@ type page struct {
 	ctx context.Context
 	url string
 
+	taps int // how often it was clicked
+
 	mu       sync.Mutex
 	problems []string // console errors
 	expected []string // what of them this test brings about
@@ -187,6 +189,7 @@ func (p *page) click(role, name string) {
 	p.t.Helper()
 	f := p.find(role, name)
 	p.do(chromedp.MouseClickXY(f.X, f.Y))
+	p.taps++
 }
 
 // opens opens a menu, again where the page closed it as it came, until an entry of

@@ -3,6 +3,7 @@ package solve
 import (
 	"math"
 	"slices"
+	"strings"
 
 	"plushladle/core/caution"
 	"plushladle/core/fault"
@@ -141,16 +142,24 @@ func Design(w Wish, like reckon.Drink, catalogue *ingredient.Catalogue) (*Design
 	}
 	like.Drinkers = w.Avoid
 	all := w.ideas(catalogue)
-	first := max(0, w.Idea) % len(all)
-	for n := range all {
-		d, ok := w.design(all[(first+n)%len(all)], like)
-		if !ok {
-			continue
+	for wanted := max(0, w.Idea); ; {
+		found := 0
+		for _, i := range all {
+			d, ok := w.design(i, like)
+			if !ok {
+				continue
+			}
+			if found == wanted {
+				d.Ideas = len(all)
+				return d, nil
+			}
+			found++
 		}
-		d.Ideas = len(all)
-		return d, nil
+		if found == 0 {
+			return nil, fault.New("avoid", "", "nothing-for-this-wish")
+		}
+		wanted %= found // past the last it begins again
 	}
-	return nil, fault.New("avoid", "", "nothing-for-this-wish")
 }
 
 // design makes one idea into a drink; false where nobody it is for may drink it, or it
@@ -290,7 +299,12 @@ func measured(d *reckon.Drink, l recipe.Line, g float64) quantity.Amount {
 		return quantity.Of(math.Max(1, math.Round(g/eachG)), quantity.Piece)
 	}
 	l.Amount = teaspoons(l.Ingredient, g)
-	return d.MeasureOf(l, g)
+	if a := d.MeasureOf(l, g); !a.IsMetric() {
+		return a
+	}
+	ml, _ := l.Amount.Volume(quantity.US)
+	tsp, _ := quantity.Of(1, quantity.Teaspoon).Volume(quantity.US)
+	return quantity.Of(math.Max(1, math.Round(4*ml/tsp))/4, quantity.Teaspoon)
 }
 
 // commonMeasures are the spoons and cups of a usual kitchen.
@@ -350,9 +364,9 @@ func (w Wish) why(i idea, aim kindAim, d *reckon.Drink, r *reckon.Reckoning) []s
 	base := i.bases[0]
 	var out []say.Text
 	if w.StockG[base.ID] >= leastStockG {
-		out = append(out, say.Of("designed-from-stock", base.Name))
+		out = append(out, say.Of("designed-from-stock", strings.ToLower(base.Name)))
 	}
-	out = append(out, say.Of("designed-strength", aim.cups[w.Richness.place()], "kind-"+string(w.Kind)))
+	out = append(out, say.Of("designed-strength", aim.cups[w.Richness.place()], say.Of("kind-"+string(w.Kind))))
 	if aim.sweetG[w.sweetness()] > 0 {
 		out = append(out, say.Of("designed-sweetness", r.Per100mL.SucroseEquivalentG))
 	}

@@ -10,6 +10,10 @@ type findInput struct {
 	Typed string `query:"typed" maxLength:"300" doc:"the beginning of a name, with or without an amount before it"`
 }
 
+type wishKindInput struct {
+	Kind string `query:"kind" enum:"milk,creamer,cream,horchata,nog,chocolate,concentrate,cooler"`
+}
+
 // benchOperations are those of the Bench.
 func (s *server) benchOperations(api huma.API) {
 	operation(s, api, post, "/api/turns", "turn", "Set a dial, and solve the amounts for it", bench.Of, bodied(bench.Service.Turn))
@@ -30,6 +34,8 @@ func (s *server) benchOperations(api huma.API) {
 	operation(s, api, post, "/api/lines", "read-line", "Read one line as people write it", bench.Of, bodied(bench.Service.ReadLine))
 	operation(s, api, post, "/api/reckonings", "reckon", "Reckon a drink", bench.Of, bodied(bench.Service.Reckon))
 	operation(s, api, post, "/api/recipes/at-size", "write-at-size", "Write a recipe anew at its size", bench.Of, bodied(bench.Service.WriteAtSize))
+	operation(s, api, get, "/api/wishes/choices", "wish-choices", "The answers to the questions of a wish", bench.Of, func(b bench.Service, in *wishKindInput) (bench.WishChoices, error) { return b.WishChoices(in.Kind) })
+	operation(s, api, post, "/api/wishes", "design", "Design a drink for a wish", bench.Of, bodied(bench.Service.Design))
 	operation(s, api, get, "/api/drinks", "drinks", "All drinks, the one worked on last first", bench.Of, plain(bench.Service.Drinks))
 	act(s, api, post, "/api/drinks", "start-drink", "Begin a new drink", !undoable, bench.Of, bodied(bench.Service.StartDrink))
 	operation(s, api, get, "/api/drinks/{id}", "drink", "A drink with its draft and versions", bench.Of, byID(bench.Service.Drink))

@@ -13,5 +13,6 @@ type Store interface {
 	KeepVersion(id int64, note string) (*store.Version, error)
 	SaveDraft(id int64, revision int, name string, draft kitchen.Recipe) (*store.Drink, error)
 	Settings() (store.Settings, error)
+	Stock() (map[string]float64, error)
 	StartDrink(name string, draft kitchen.Recipe) (*store.Drink, error)
 }

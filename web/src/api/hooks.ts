@@ -85,14 +85,6 @@ export function useSuggestions(typed: string) {
   )
 }
 
-export function useStartDrink() {
-  const client = useQueryClient()
-  return useMutation({
-    mutationFn: (name: string) => answer(api.POST('/api/drinks', { body: { name } })),
-    onSuccess: () => refresh(client, '/api/drinks'),
-  })
-}
-
 export function useRemoveDrink() {
   const client = useQueryClient()
   return useMutation({

@@ -1596,6 +1596,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/wishes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Design a drink for a wish */
+        post: operations["design"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/wishes/choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The answers to the questions of a wish */
+        get: operations["wish-choices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/workings": {
         parameters: {
             query?: never;
@@ -1658,6 +1692,10 @@ export interface components {
             name: string;
             /** Format: double */
             to: number;
+        };
+        Basic: {
+            name: string;
+            wish: components["schemas"]["Wish"];
         };
         Batch: {
             /** Format: date-time */
@@ -2110,6 +2148,38 @@ export interface components {
              * @description of the drink; 0 for a serving
              */
             spoonML: number;
+        };
+        Designed: {
+            buy: string[];
+            cost: components["schemas"]["CostFigure"];
+            /** Format: double */
+            fatPct: number;
+            flavourCode: string;
+            /** Format: int64 */
+            ideas: number;
+            /** Format: int64 */
+            keepsDays: number;
+            /** @description what can be done where it does not last as long as was asked */
+            lasting: string[];
+            lines: string[];
+            /** @description its steps, in a few words */
+            method: string[];
+            name: string;
+            /** @description drinkers of the kitchen that were not asked for */
+            notFor: string[];
+            recipe: components["schemas"]["Recipe"];
+            /** Format: double */
+            servingML: number;
+            /** Format: double */
+            servings: number;
+            /**
+             * Format: double
+             * @description as sucrose, in 100 mL
+             */
+            sweetG: number;
+            /** Format: double */
+            volumeML: number;
+            why: string[];
         };
         DeviceFigure: {
             /** @description it reads the plan's calendar and nothing else */
@@ -4143,6 +4213,55 @@ export interface components {
         Why: {
             why: string;
         };
+        Wish: {
+            /** @description ids; of two the first is twice the second; empty to leave the choice */
+            bases: string[];
+            /** Format: double */
+            days: number;
+            /** @description a code of the kind's flavours; empty to leave the choice */
+            flavour: string;
+            /** Format: int64 */
+            idea: number;
+            /** @enum {string} */
+            kind: "milk" | "creamer" | "cream" | "horchata" | "nog" | "chocolate" | "concentrate" | "cooler";
+            /** Format: double */
+            people: number;
+            /** @enum {string} */
+            richness: "light" | "usual" | "rich";
+            /**
+             * Format: double
+             * @description for each of them
+             */
+            servingsDay: number;
+            /** @description drinkers of the kitchen, by name */
+            suits: string[];
+            /** @description an id */
+            sweetener: string;
+            /** Format: int64 */
+            sweetness: number;
+            /** @description not strained */
+            whole: boolean;
+            /** @description codes of allergens */
+            without: string[];
+        };
+        WishChoice: {
+            code: string;
+            name: string;
+            /**
+             * Format: double
+             * @description what the pantry holds; 0 for none
+             */
+            stockG: number;
+        };
+        WishChoices: {
+            /** @description what the pantry holds first */
+            bases: components["schemas"]["WishChoice"][];
+            basics: components["schemas"]["Basic"][];
+            drinkers: string[];
+            flavours: components["schemas"]["WishChoice"][];
+            kinds: components["schemas"]["WishChoice"][];
+            sweeteners: components["schemas"]["WishChoice"][];
+        };
         WordsRead: {
             /** @description amount, second-amount, size, ingredient, form, prepared, purpose, neutral, note, instead; empty where they have no part */
             as: string;
@@ -4190,6 +4309,7 @@ export type Addition = components['schemas']['Addition'];
 export type AllergenChoice = components['schemas']['AllergenChoice'];
 export type BalanceFigure = components['schemas']['BalanceFigure'];
 export type Band = components['schemas']['Band'];
+export type Basic = components['schemas']['Basic'];
 export type Batch = components['schemas']['Batch'];
 export type Blended = components['schemas']['Blended'];
 export type Block = components['schemas']['Block'];
@@ -4213,6 +4333,7 @@ export type CoolingFigure = components['schemas']['CoolingFigure'];
 export type CoolingWay = components['schemas']['CoolingWay'];
 export type CostFigure = components['schemas']['CostFigure'];
 export type Cup = components['schemas']['Cup'];
+export type Designed = components['schemas']['Designed'];
 export type DeviceFigure = components['schemas']['DeviceFigure'];
 export type Devices = components['schemas']['Devices'];
 export type Dial = components['schemas']['Dial'];
@@ -4345,6 +4466,9 @@ export type Weighed = components['schemas']['Weighed'];
 export type WeighedChange = components['schemas']['WeighedChange'];
 export type WeighedNow = components['schemas']['WeighedNow'];
 export type Why = components['schemas']['Why'];
+export type Wish = components['schemas']['Wish'];
+export type WishChoice = components['schemas']['WishChoice'];
+export type WishChoices = components['schemas']['WishChoices'];
 export type WordsRead = components['schemas']['WordsRead'];
 export type Working = components['schemas']['Working'];
 export type WorkingPart = components['schemas']['WorkingPart'];
@@ -7762,6 +7886,70 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Nothing"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    design: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Wish"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Designed"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "wish-choices": {
+        parameters: {
+            query?: {
+                kind?: "milk" | "creamer" | "cream" | "horchata" | "nog" | "chocolate" | "concentrate" | "cooler";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WishChoices"];
                 };
             };
             /** @description Error */

@@ -1,11 +1,12 @@
 import { lazy, type ReactNode, useEffect, useState } from 'react'
-import { Redirect, Route, Switch, useLocation } from 'wouter'
+import { Link, Route, Switch, useLocation } from 'wouter'
 import { Refused } from '../api/client'
 import { useKitchen } from '../api/hooks'
 import { copy } from '../copy'
 import { Boundary } from '../ui/Boundary'
 import { Dialog } from '../ui/Dialog'
 import { Tips } from '../ui/Tip'
+import { Tray } from '../ui/Tray'
 import { Bench, LastDrink } from '../views/bench/Bench'
 import { Shelf } from '../views/shelf/Shelf'
 import { Alarm } from './Alarm'
@@ -15,6 +16,7 @@ import { SignIn, SignInForm } from './SignIn'
 import { UndoToast } from './UndoToast'
 import { useZone } from './useZone'
 
+const Start = lazy(() => import('../views/start/Start').then((m) => ({ default: m.Start })))
 const Pantry = lazy(() => import('../views/pantry/Pantry').then((m) => ({ default: m.Pantry })))
 const PlanView = lazy(() => import('../views/plan/Plan').then((m) => ({ default: m.PlanView })))
 const Cook = lazy(() => import('../views/cook/Cook').then((m) => ({ default: m.Cook })))
@@ -24,9 +26,36 @@ const Card = lazy(() => import('../views/bench/Card').then((m) => ({ default: m.
 /** view is a view that takes nothing with it where something in it goes wrong. */
 const view = (name: string, children: ReactNode) => (
   <Boundary key={name} name={name}>
-    {children}
+    <Titled name={name}>{children}</Titled>
   </Boundary>
 )
+
+/** Titled names the view in the browser's own list of pages, and is where a skip past the header leads. */
+function Titled({ name, children }: { name: string; children: ReactNode }) {
+  useEffect(() => {
+    document.title = `${name} · ${copy.app.plushLadle}`
+  }, [name])
+  return (
+    <div id="view" tabIndex={-1} className="outline-none">
+      {children}
+    </div>
+  )
+}
+
+/** NoSuchPage says that an address leads nowhere, and where one might have wanted to go. */
+function NoSuchPage() {
+  return (
+    <main className="pt-6">
+      <Tray className="grid max-w-xl justify-items-start gap-2">
+        <h1 className="text-2xl">{copy.app.noSuchPage}</h1>
+        <p>{copy.app.checkTheAddress}</p>
+        <Link href="/" className="font-bold text-rim underline">
+          {copy.app.goToTheBench}
+        </Link>
+      </Tray>
+    </main>
+  )
+}
 
 /** useTheme puts the kitchen's theme on the page, following the system where it says so. */
 function useTheme(theme: string | undefined) {
@@ -65,6 +94,9 @@ export function App() {
   return (
     <Tips delayDuration={400}>
       <div className="mx-auto flex min-h-dvh max-w-[1280px] flex-col px-3 pb-4 sm:px-7">
+        <a href="#view" className="skip-link">
+          {copy.app.skipToTheView}
+        </a>
         {!isCooking && <Header onShowKeys={() => showKeys(true)} />}
         <Alarm />
         <Switch>
@@ -78,9 +110,8 @@ export function App() {
           </Route>
           <Route path="/labels">{view(copy.app.labels, <Labels />)}</Route>
           <Route path="/pantry">{view(copy.app.pantry, <Pantry />)}</Route>
-          <Route>
-            <Redirect to="/" />
-          </Route>
+          <Route path="/start">{view(copy.app.start, <Start />)}</Route>
+          <Route>{view(copy.app.noSuchPage, <NoSuchPage />)}</Route>
         </Switch>
         <UndoToast />
         <KeysDialog open={keysShown} onClose={() => showKeys(false)} />

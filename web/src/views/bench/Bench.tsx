@@ -10,7 +10,6 @@ import { Button } from '../../ui/Button'
 import { Confirm } from '../../ui/Confirm'
 import { Notice } from '../../ui/Notice'
 import { Select } from '../../ui/Select'
-import { Tray } from '../../ui/Tray'
 import { DetailsDialog } from './DetailsDialog'
 import { Dials } from './Dials'
 import { DrinksMenu, DrinkTitle } from './DrinkTitle'
@@ -36,15 +35,7 @@ export function LastDrink() {
   if (!drinks.data) return null
   const last = drinks.data[0]
   if (last) return <Redirect to={`/bench/${last.id}`} replace />
-  return (
-    <main className="pt-6">
-      <Tray className="max-w-xl">
-        <h1 className="text-2xl">{copy.bench.noDrinksYet}</h1>
-        <p className="my-2">{copy.bench.aDrinkIsABase}</p>
-        <DrinksMenu />
-      </Tray>
-    </main>
-  )
+  return <Redirect to="/start" replace />
 }
 
 /** Bench is where a drink is recipeted. */
@@ -87,6 +78,17 @@ function useAskedSize(edits: Edits) {
   }, [asked, at, edits, go])
 }
 
+/** useAskedTool is the tool that is open; a link to the drink may ask for one, and says so once. */
+function useAskedTool() {
+  const [at, go] = useLocation()
+  const asked = useSearchParams()[0].get('tool')
+  const [work, setWork] = useState<WorkSheet | undefined>(asked === 'paste' ? 'paste' : undefined)
+  useEffect(() => {
+    if (asked) go(at, { replace: true })
+  }, [asked, at, go])
+  return [work, setWork] as const
+}
+
 /** PageNotes are what else stood on the page that the drink was pasted from. */
 function PageNotes({ notes, onForget }: { notes?: string[]; onForget: () => void }) {
   if (!notes || notes.length === 0) return null
@@ -127,7 +129,7 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
   const reckoning = useReckoning(bench.draft.name, bench.draft.recipe)
   const turnable = useTurnable(bench)
   const [sheet, setSheet] = useState<Sheet>()
-  const [work, setWork] = useState<WorkSheet>()
+  const [work, setWork] = useAskedTool()
   const [swap, setSwap] = useState<string>()
   const [figure, setFigure] = useState<Figure>()
   const currency = useKitchen().data?.currency ?? 'GBP'

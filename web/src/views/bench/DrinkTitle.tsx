@@ -2,7 +2,7 @@ import { ChevronDown, Redo2, Undo2 } from 'lucide-react'
 import { memo, useState } from 'react'
 import { useLocation } from 'wouter'
 import { Refused } from '../../api/client'
-import { useDrinks, useRemoveDrink, useStartDrink } from '../../api/hooks'
+import { useDrinks, useRemoveDrink } from '../../api/hooks'
 import type { Drink } from '../../api/schema'
 import { copy } from '../../copy'
 import { Button, IconButton } from '../../ui/Button'
@@ -89,11 +89,9 @@ const Versions = memo(function Versions({ kept, onVersion }: VersionsProps) {
 /** DrinksMenu lists all drinks, and begins a new one. */
 export const DrinksMenu = memo(function DrinksMenu({ id }: { id?: number }) {
   const drinks = useDrinks()
-  const start = useStartDrink()
   const remove = useRemoveDrink()
   const [, go] = useLocation()
   const [problem, setProblem] = useState<string>()
-  const begin = () => start.mutate(copy.bench.newDrink, { onSuccess: (d) => go(`/bench/${d.id}`) })
   const throwAway = () =>
     id !== undefined &&
     remove.mutate(id, {
@@ -109,7 +107,7 @@ export const DrinksMenu = memo(function DrinksMenu({ id }: { id?: number }) {
   return (
     <>
       <Menu trigger={trigger} align="start">
-        <MenuItem onSelect={begin}>{copy.bench.newDrink}</MenuItem>
+        <MenuItem onSelect={() => go('/start')}>{copy.bench.newDrink}</MenuItem>
         <MenuRule />
         {drinks.data?.map((d) => (
           <MenuItem key={d.id} disabled={d.id === id} onSelect={() => go(`/bench/${d.id}`)}>

@@ -17,7 +17,6 @@ export function BlockMark({ item, scale, onTry, onProblem, block, n }: MarkProps
   )
   const from = new Date(block.from).getTime()
   const { now, handlers } = useMoved({
-    id: `block-${item.id}-${n}`,
     scale,
     at: from,
     step: fiveMinutes,

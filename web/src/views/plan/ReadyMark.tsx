@@ -22,7 +22,6 @@ export function ReadyMark({ item, scale, onTry, onProblem }: MarkProps) {
     answer(api.PUT('/api/plan/items/{id}', { params, body: { readyBy } })),
   )
   const { now, handlers } = useMoved({
-    id: `ready-${item.id}`,
     scale,
     at: new Date(item.readyBy).getTime(),
     step: quarter,

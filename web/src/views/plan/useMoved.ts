@@ -1,13 +1,9 @@
-import { useDndMonitor, useDraggable } from '@dnd-kit/core'
-import { type KeyboardEvent, useRef, useState } from 'react'
+import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react'
 import { Refused } from '../../api/client'
 import type { Plan } from '../../api/schema'
-import { copy } from '../../copy'
 import type { Scale } from './Strip'
 
 type Way = {
-  /** The same wherever the moment stands. */
-  id: string
   scale: Scale
   /** The moment as it is kept. */
   at: number
@@ -20,9 +16,9 @@ type Way = {
 }
 
 /** useMoved lets a moment on the strip be dragged, or moved by the arrow keys, with the plan made anew as it goes. */
-export function useMoved({ id, scale, at, step, tried, keep, onTry, onProblem }: Way) {
+export function useMoved({ scale, at, step, tried, keep, onTry, onProblem }: Way) {
   const [held, setHeld] = useState<number>()
-  const begun = useRef<{ scale: Scale; from: number }>(undefined)
+  const begun = useRef<{ scale: Scale; offset: number; from: number }>(undefined)
   const busy = useRef(false)
   const next = useRef<number>(undefined)
 
@@ -38,7 +34,7 @@ export function useMoved({ id, scale, at, step, tried, keep, onTry, onProblem }:
         if (begun.current) onTry(plan)
         onProblem(undefined)
       } catch (e) {
-        onProblem(e instanceof Refused ? e.message : copy.plan.notWorkedOut)
+        onProblem(e instanceof Refused ? e.message : 'The plan could not be made.')
       }
     }
     busy.current = false
@@ -57,39 +53,37 @@ export function useMoved({ id, scale, at, step, tried, keep, onTry, onProblem }:
       await keep(new Date(time).toISOString())
       onProblem(undefined)
     } catch (e) {
-      onProblem(e instanceof Refused ? e.message : copy.plan.notSaved)
+      onProblem(e instanceof Refused ? e.message : 'The plan could not be kept.')
     }
     letGo()
   }
-  // What is tried draws the strip anew under the hand: the way is counted from where it was taken up.
-  const timeAt = (byPX: number) => {
-    const b = begun.current
-    const widthPX = node.current?.parentElement?.getBoundingClientRect().width
-    if (!b || !widthPX) return at
-    return Math.round((b.from + (byPX / widthPX) * (b.scale.to - b.scale.from)) / step) * step
+  const under = (e: PointerEvent<HTMLElement>, s: Scale) => {
+    const box = e.currentTarget.parentElement?.getBoundingClientRect()
+    if (!box) return at
+    return s.from + ((e.clientX - box.left) / box.width) * (s.to - s.from)
   }
-  const { listeners, setNodeRef, node } = useDraggable({ id })
-  useDndMonitor({
-    onDragStart: ({ active }) => {
-      if (active.id === id) begun.current = { scale, from: at }
+  const timeUnder = (e: PointerEvent<HTMLElement>) => {
+    const b = begun.current
+    return b ? Math.round((under(e, b.scale) - b.offset) / step) * step : at
+  }
+  const handlers = {
+    onPointerDown: (e: PointerEvent<HTMLElement>) => {
+      e.currentTarget.setPointerCapture(e.pointerId)
+      begun.current = { scale, offset: under(e, scale) - at, from: at } // what is tried moves the moment on
     },
-    onDragMove: ({ active, delta }) => {
-      if (active.id !== id || !begun.current) return
-      const time = timeAt(delta.x)
+    onPointerMove: (e: PointerEvent<HTMLElement>) => {
+      if (!begun.current) return
+      const time = timeUnder(e)
       if (time === (held ?? begun.current.from)) return
       setHeld(time)
       look(time)
     },
-    onDragEnd: ({ active, delta }) => {
-      if (active.id !== id || !begun.current) return
-      const time = timeAt(delta.x)
+    onPointerUp: (e: PointerEvent<HTMLElement>) => {
+      if (!begun.current) return
+      const time = timeUnder(e)
       if (time !== begun.current.from) settle(time)
       else letGo()
     },
-    onDragCancel: ({ active }) => active.id === id && letGo(),
-  })
-  const handlers = {
-    ...listeners,
     onKeyDown: (e: KeyboardEvent<HTMLElement>) => {
       const by = { ArrowRight: 1, ArrowLeft: -1, PageUp: 4, PageDown: -4 }[e.key]
       if (!by) return
@@ -97,5 +91,5 @@ export function useMoved({ id, scale, at, step, tried, keep, onTry, onProblem }:
       settle(at + by * step)
     },
   }
-  return { now: held ?? at, handlers: { ...handlers, ref: setNodeRef, 'aria-busy': held !== undefined } }
+  return { now: held ?? at, handlers: { ...handlers, 'aria-busy': held !== undefined } }
 }

@@ -1,0 +1,97 @@
+//go:build e2e
+
+package e2e
+
+import (
+	"strings"
+	"testing"
+
+	"github.com/chromedp/chromedp/kb"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// A new drink begins with a wish: what is known is chosen, the rest is worked out, and
+// another idea is another drink.
+func TestADrinkIsDesignedFromAWish(t *testing.T) {
+	t.Parallel()
+	p := visit(t, demoKitchen(t))
+	p.click("button", "Drinks")
+	p.click("menuitem", "New drink")
+	p.sees("What would you like to make?", "Open on the Bench")
+	p.click("button", "cooler")
+	p.click("button", "lemongrass and lime")
+	p.sees("cooler with lemongrass and lime")
+	p.click("button", "coffee creamer")
+	p.click("button", "More")
+	p.click("button", "Sunflower seeds")
+	p.click("button", "cardamom")
+	p.sees("Sunflower creamer with cardamom", "¾ cup sunflower seeds", "1½ cups water", "12 servings of 30 mL", "freeze 33 % of it")
+	look(p, "start")
+	require.Empty(t, axeFaults(p))
+	p.size(390, 844)
+	look(p, "start-phone")
+	assert.LessOrEqual(t, evaluate[float64](p, "(() => document.documentElement.scrollWidth)"), 390.)
+	p.size(1280, 800)
+	p.fill("Without", "sunflower")
+	p.press(kb.Escape)
+	p.click("button", "Open on the Bench")
+	p.holds("Drink name", "Sunflower creamer with cardamom")
+	p.holds("Amount of Sunflower seeds", "¾ cup")
+	p.sees("saved")
+}
+
+// An allergen that is left out is left out with its kin, whatever was chosen.
+func TestAWishLeavesOutWhatItMust(t *testing.T) {
+	t.Parallel()
+	p := visit(t, demoKitchen(t))
+	p.open("/start")
+	p.click("button", "Pecans")
+	p.sees("Pecan creamer")
+	p.expects("422")
+	p.click("button", "neighbour")
+	p.sees("leaves nothing to make this from")
+	p.click("button", "Pecans")
+	p.until("an idea without pecans", func() bool { return p.region("Idea") != "" && !strings.Contains(p.region("Idea"), "ecan") })
+	for range 5 {
+		before := p.region("Idea")
+		assert.NotContains(t, before, "pecan")
+		assert.NotContains(t, before, "walnut")
+		p.click("button", "Another idea")
+		p.until("another idea", func() bool { return p.region("Idea") != before })
+	}
+}
+
+// A basic, and a drink of one's own, are one tap away.
+func TestADrinkBeginsFromABasicOrAnotherDrink(t *testing.T) {
+	t.Parallel()
+	p := visit(t, demoKitchen(t))
+	p.open("/start")
+	p.fill("Find a basic", "tiger")
+	p.click("button", "Tiger nut milk")
+	p.holds("Drink name", "Tiger nut milk")
+	p.open("/start")
+	p.fill("Find a drink", "nog")
+	p.click("button", "Duplicate Pumpkin-seed nog")
+	p.holds("Drink name", "Pumpkin-seed nog, copy")
+	p.open("/nowhere")
+	p.sees("Page not found")
+	p.click("link", "Go to the Bench")
+	p.holds("Drink name", "Pumpkin-seed nog, copy")
+}
+
+// How many taps a new user needs, from an empty kitchen: to a drink with its figures, and to
+// a bottle on the shelf.
+func TestTheWayFromAnEmptyKitchenIsShort(t *testing.T) {
+	t.Parallel()
+	p := visit(t, emptyKitchen(t))
+	p.click("button", "Open on the Bench")
+	p.sees("Contains ", "servings of 30 mL")
+	toFigures := p.taps
+	p.click("button", "Made it")
+	p.click("button", "Bottle")
+	p.sees("Why this date")
+	t.Logf("%d taps to a drink with its figures, %d to a bottle on the shelf", toFigures, p.taps)
+	assert.LessOrEqual(t, toFigures, 4)
+	assert.LessOrEqual(t, p.taps, 15)
+}
