@@ -28,7 +28,14 @@ const visible = (el) => {
 const find = (role, name) => {
   const all = [...document.querySelectorAll(selectors[role])].map((e) => [e, nameOf(e)]).filter(([, n]) => n.startsWith(name))
   const seen = all.filter(([e]) => visible(e))
-  const el = (seen.find(([, n]) => n === name) ?? seen[0])?.[0]
+  const exact = seen.filter(([, n]) => n === name)
+  const reached = ([e]) => {
+    const box = e.getBoundingClientRect()
+    const hit = document.elementFromPoint(box.left + box.width / 2, box.top + box.height / 2)
+    return hit !== null && (e.contains(hit) || hit.contains(e))
+  }
+  // of two of one name the one that can be touched: not what stands behind a dialog
+  const el = (exact.find(reached) ?? exact[0] ?? seen[0])?.[0]
   if (!el) return { X: 0, Y: 0, There: false, Able: false, Value: '' }
   const middle = () => {
     const box = el.getBoundingClientRect()

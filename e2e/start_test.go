@@ -95,3 +95,24 @@ func TestTheWayFromAnEmptyKitchenIsShort(t *testing.T) {
 	assert.LessOrEqual(t, toFigures, 4)
 	assert.LessOrEqual(t, p.taps, 15)
 }
+
+// From the Bench straight to the plan, sized by who comes, and straight to the stove.
+func TestADrinkGoesOnFromTheBench(t *testing.T) {
+	t.Parallel()
+	url := demoKitchen(t)
+	p := visit(t, url)
+	p.sees("Contains pecan")
+	p.click("button", "Plan it")
+	p.sees("Plan a drink")
+	p.fill("For how many people", "14")
+	p.fill("Servings each", "2")
+	p.find("combobox", "Drink")
+	p.click("combobox", "Ready")
+	p.click("option", "as soon as possible")
+	p.click("button", "Plan it")
+	p.sees("5 drinks, ", "840 mL") // 14 people, two servings of 30 mL each
+	p.click("link", "Bench")
+	p.sees("Contains pecan")
+	p.click("button", "Start cooking")
+	p.sees("step 1 of", "Pecan flask creamer")
+}

@@ -1,6 +1,7 @@
 package planning
 
 import (
+	"cmp"
 	"fmt"
 	"slices"
 	"strings"
@@ -26,6 +27,9 @@ type NewItem struct {
 	Anyway   bool   `json:"anyway,omitempty" doc:"also where a line is not counted"`
 	// VolumeML sizes it otherwise than on the Bench.
 	VolumeML float64 `json:"volumeML,omitempty" minimum:"0" maximum:"1000000" doc:"how much of it; 0 for the size on the Bench"`
+	// Guests size it by who comes, and by how much each of them has.
+	Guests       float64 `json:"guests,omitempty" minimum:"0" maximum:"500" doc:"how many people it is for; 0 for the size on the Bench"`
+	ServingsEach float64 `json:"servingsEach,omitempty" minimum:"0" maximum:"20" doc:"of each of them; 0 for one"`
 }
 
 func (s Service) PlanDrink(in NewItem) (Plan, error) {
@@ -41,6 +45,9 @@ func (s Service) PlanDrink(in NewItem) (Plan, error) {
 		return Plan{}, fault.New("drinkID", "", "plan-is-full", len(items))
 	}
 	item := store.PlanItem{DrinkID: drink.ID, DrinkName: drink.Name, Recipe: drink.Draft, BowlID: in.BowlID}
+	if in.Guests > 0 {
+		item.Recipe.SizeBy, item.Recipe.SizeValue = string(recipe.ByServings), in.Guests*cmp.Or(in.ServingsEach, 1)
+	}
 	if in.VolumeML > 0 {
 		item.Recipe.SizeBy, item.Recipe.SizeValue = string(recipe.ByVolume), in.VolumeML
 	}

@@ -160,9 +160,19 @@ export const NewItem = {
     "type": "integer",
     "minimum": 1
   },
+  "guests": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 500
+  },
   "readyBy": {
     "type": "string",
     "maxLength": 40
+  },
+  "servingsEach": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 20
   },
   "startNow": {
     "type": "boolean"

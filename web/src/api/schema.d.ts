@@ -2749,8 +2749,18 @@ export interface components {
             bowlID?: number;
             /** Format: int64 */
             drinkID: number;
+            /**
+             * Format: double
+             * @description how many people it is for; 0 for the size on the Bench
+             */
+            guests?: number;
             /** @description by the kitchen's clock, 2026-11-28T09:00, or with an offset; not looked at where it starts now */
             readyBy: string;
+            /**
+             * Format: double
+             * @description of each of them; 0 for one
+             */
+            servingsEach?: number;
             /** @description begun at once, and ready as soon as it can be */
             startNow?: boolean;
             /**

@@ -25,6 +25,7 @@ import { useBenchKeys } from './useBenchKeys'
 import { type BenchDraft, type Edits, useDraft } from './useDraft'
 import type { Turnable } from './useTurn'
 import { VersionDialog } from './VersionDialog'
+import { WayForward } from './WayForward'
 import { type Figure, WorkingDialog } from './WorkingDialog'
 import { WorkMenu, type WorkSheet, WorkSheets } from './WorkMenu'
 
@@ -180,6 +181,12 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
         <Button onClick={() => setSheet('version')} disabled={bench.kept.isVersion > 0 && bench.state.is === 'saved'}>
           {copy.bench.saveVersion}
         </Button>
+        <WayForward
+          bench={bench}
+          ready={r?.reckoned === true}
+          anyway={(r?.missing.length ?? 0) > 0}
+          first={ask.first}
+        />
         <Button primary disabled={!r?.reckoned} onClick={() => ask.first(() => setSheet('made'))}>
           {copy.bench.madeIt}
         </Button>

@@ -8,7 +8,7 @@ import { Button } from '../../ui/Button'
 import { Confirm } from '../../ui/Confirm'
 import { Dialog } from '../../ui/Dialog'
 import { ErrorText, Field } from '../../ui/Field'
-import { useFields } from '../../ui/form'
+import { numberOf, useFields } from '../../ui/form'
 import { Select } from '../../ui/Select'
 
 /** tomorrowAfternoon is a time to begin with, as a field of day and time holds it. */
@@ -25,20 +25,36 @@ const when = [
 ]
 
 /** AddDrink puts a drink on the plan, at the size it has on the Bench. */
-export function AddDrink({ bowls, onClose }: { bowls: Bowl[]; onClose: () => void }) {
+type Props = { bowls: Bowl[]; drinkID?: number; onClose: () => void; onDone?: () => void }
+
+export function AddDrink({ bowls, drinkID, onClose, onDone = onClose }: Props) {
   const drinks = useDrinks()
-  const form = useFields(limits, { drinkID: '', start: 'by', bowlID: '0', readyBy: tomorrowAfternoon() })
+  const form = useFields(limits, {
+    drinkID: drinkID ? String(drinkID) : '',
+    start: 'by',
+    bowlID: '0',
+    readyBy: tomorrowAfternoon(),
+    guests: '',
+    servingsEach: '',
+  })
   const add = usePlanChange((body: NewItem) => answer(api.POST('/api/plan/items', { body })))
   const id = form.value('drinkID') || String(drinks.data?.[0]?.id ?? '')
   const isTimed = form.value('start') === 'by'
   const [asked, setAsked] = useState<{ text: string; again: () => void }>()
   const send = (body: NewItem): Promise<void> =>
-    add.mutateAsync(body).then(onClose, (e) => {
+    add.mutateAsync(body).then(onDone, (e) => {
       if (!(e instanceof Refused) || !e.fields.anyway) throw e
       setAsked({ text: e.fields.anyway, again: () => send({ ...body, anyway: true }) })
     })
-  const submit = form.submit(({ readyBy, bowlID }) =>
-    send({ drinkID: Number(id), readyBy, startNow: !isTimed, bowlID: Number(bowlID) }),
+  const submit = form.submit(({ readyBy, bowlID, guests, servingsEach }) =>
+    send({
+      drinkID: Number(id),
+      readyBy,
+      startNow: !isTimed,
+      bowlID: Number(bowlID),
+      guests: numberOf(guests),
+      servingsEach: numberOf(servingsEach),
+    }),
   )
   return (
     <Dialog onClose={onClose} title={copy.plan.planADrink} intro={copy.plan.atTheSizeSetOn}>
@@ -51,6 +67,14 @@ export function AddDrink({ bowls, onClose }: { bowls: Bowl[]; onClose: () => voi
         />
         <Select label={copy.plan.ready} value={form.value('start')} choices={when} onChange={form.choose('start')} />
         {isTimed && <Field label={copy.plan.readyBy} type="datetime-local" {...form.field('readyBy')} />}
+        <div className="grid gap-3 sm:grid-cols-2">
+          <Field label={copy.plan.guests} hint={copy.plan.guestsHint} {...form.field('guests', { optional: true })} />
+          <Field
+            label={copy.plan.servingsEach}
+            hint={copy.plan.servingsEachHint}
+            {...form.field('servingsEach', { optional: true })}
+          />
+        </div>
         {bowls.length > 0 && (
           <Select
             label={copy.plan.base}
