@@ -116,3 +116,23 @@ func TestADrinkGoesOnFromTheBench(t *testing.T) {
 	p.click("button", "Start cooking")
 	p.sees("step 1 of", "Pecan flask creamer")
 }
+
+// The keyboard comes back to where it was after a dialog, a sheet and a question.
+func TestTheKeyboardComesBack(t *testing.T) {
+	t.Parallel()
+	p := visit(t, demoKitchen(t))
+	p.sees("Contains pecan")
+	for button, sees := range map[string]string{"Made it": "Expected yield", "Method": "How the drink is blended", "4 cautions, nutrition and cost": "Assumptions", "Settings": "Fridge temperature"} {
+		p.click("button", button)
+		p.sees(sees)
+		p.press(kb.Escape)
+		p.seesNot(sees)
+		p.until("the keyboard back at "+button, func() bool { return strings.HasPrefix(p.focused(), button) })
+	}
+	p.click("button", "Tools")
+	p.click("menuitem", "Compare")
+	p.sees("First")
+	p.press(kb.Escape)
+	p.until("the keyboard back at the tools", func() bool { return strings.HasPrefix(p.focused(), "Tools") })
+	assert.Equal(t, "Bench · Plush Ladle", evaluate[string](p, "(() => document.title)"))
+}

@@ -93,7 +93,7 @@ export function App() {
   if (isLocked && !kitchen.data) return <SignIn />
   return (
     <Tips delayDuration={400}>
-      <div className="mx-auto flex min-h-dvh max-w-[1280px] flex-col px-3 pb-4 sm:px-7">
+      <div className="mx-auto flex min-h-dvh max-w-[1280px] flex-col px-3 pb-4 max-sm:pb-20 sm:px-7">
         <a href="#view" className="skip-link">
           {copy.app.skipToTheView}
         </a>

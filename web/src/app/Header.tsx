@@ -27,14 +27,17 @@ export function Header({ onShowKeys }: { onShowKeys: () => void }) {
         <Mark />
         <span className="max-[430px]:sr-only">{copy.app.plushLadle}</span>
       </Link>
-      <nav aria-label={copy.app.views} className="flex gap-1 max-sm:gap-0">
+      <nav
+        aria-label={copy.app.views}
+        className="flex gap-1 max-sm:fixed max-sm:inset-x-0 max-sm:bottom-0 max-sm:z-30 max-sm:justify-around max-sm:gap-0 max-sm:border-t-2 max-sm:border-rim max-sm:bg-enamel max-sm:px-1 max-sm:pb-[env(safe-area-inset-bottom)]"
+      >
         {views.map((v) => (
           <Link
             key={v.name}
             href={v.to}
             aria-current={v.owns(at) ? 'page' : undefined}
             className={classes(
-              'flex min-h-9 items-center rounded-full px-4 font-bold max-sm:min-h-11 max-sm:px-1.5',
+              'flex min-h-9 items-center rounded-full px-4 font-bold max-sm:min-h-12 max-sm:px-3',
               v.owns(at) ? 'bg-rim text-on-rim' : 'text-mute hover:text-ink',
             )}
           >

@@ -3,6 +3,7 @@ import { Dialog as Radix } from 'radix-ui'
 import { type ReactNode, useRef } from 'react'
 import { copy } from '../copy'
 import { classes } from './classes'
+import { useOpener } from './useOpener'
 
 type Props = { onClose: () => void; title: string; intro?: string; children: ReactNode }
 
@@ -25,12 +26,14 @@ export function Sheet(props: Props) {
 
 function Laid({ onClose, title, intro, children, veil, place }: Props & { veil: string; place: string }) {
   const typed = useRef(false)
+  const giveBack = useOpener()
   return (
     <Radix.Root open onOpenChange={(is) => !is && onClose()}>
       <Radix.Portal>
         <Radix.Overlay className={classes('fixed inset-0 z-40', veil)} />
         <Radix.Content
           aria-describedby={undefined}
+          onCloseAutoFocus={giveBack}
           onInput={() => {
             typed.current = true
           }}
