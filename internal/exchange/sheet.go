@@ -66,14 +66,14 @@ func ingredientLine(l recipe.Line, r reckon.LineReckoning) string {
 	if r.Err != nil || amount == "" {
 		amount = l.Amount.String()
 	}
-	parts := []string{strings.TrimSpace(amount + " " + l.Name)}
+	parts := []string{strings.TrimSpace(amount + " " + wording.InLine(l.Name))}
 	if l.Note != "" {
 		parts = append(parts, l.Note)
 	}
 	if l.Unsoaked && !strings.Contains(l.Note, "unsoaked") {
 		parts = append(parts, "unsoaked")
 	}
-	if words := stageWords[l.Stage]; words != "" {
+	if words := stageWords[l.Stage]; words != "" && !strings.Contains(l.Note, words) {
 		parts = append(parts, words)
 	}
 	return strings.Join(parts, ", ")
@@ -91,7 +91,7 @@ func weight(g float64) string {
 }
 
 var stageWords = map[ingredient.Stage]string{
-	ingredient.Strained: "after straining", ingredient.Serve: "to serve", ingredient.Rinse: "to rinse the pulp", ingredient.Soak: "soaking water stays in",
+	ingredient.Strained: "after straining", ingredient.Serve: "to serve", ingredient.Rinse: "to rinse the pulp", ingredient.Soak: "soaking water kept",
 	ingredient.Brew: "to brew", ingredient.CookIt: "while cooking",
 }
 
@@ -146,7 +146,7 @@ func waiting(step plan.Step) string {
 	case step.Length.Max >= plan.Unlimited || most > 72 || least == most:
 		return fmt.Sprintf(", %.3g hours", best)
 	}
-	return fmt.Sprintf(", %.3g hours (%.3g to %.3g)", best, least, most)
+	return fmt.Sprintf(", %.3g hours (%.3g to %.0f)", best, least, most)
 }
 
 func amountText(a plan.Amount) string {

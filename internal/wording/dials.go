@@ -14,7 +14,7 @@ var dials = map[reckon.DialName]string{
 func Dial(code reckon.DialName) string { return dials[code] }
 
 // bands are the stretches of the dials whose codes are not the words a cook would say.
-var bands = map[string]string{"there": "balanced", "loud": "strong", "half": "half cream", "heavy": "heavy cream", "whipping": "whipping cream"}
+var bands = map[string]string{"there": "balanced", "loud": "strong", "heavy": "heavy cream", "whipping": "whipping cream"}
 
 // Band is the name of a stretch of a dial.
 func Band(code string) string {

@@ -18,7 +18,7 @@ var keeping = map[string]string{
 	"no-known-life":        "nothing in it has a known shelf life",
 	"least-life":           "%[1]s: %[2]s days, %[3]s by the traditional rule",
 	"boiled-day-more":      "boiled and cooled fast in a sterilised bottle: one day more by the traditional rule, none by the cautious rule",
-	"sugar-shortens":       "added sugar makes it %[1]s by the cautious rule; the traditional rule is not affected",
+	"sugar-shortens":       "added sugar makes it %.1[1]f by the cautious rule; the traditional rule is not affected",
 	"life-cut-by":          "%[1]s shortens it: %[2]s days, %[3]s by the traditional rule",
 	"fridge-rate":          "a fridge at %[1]s °C ages it %.2[2]f times as fast as 4 °C",
 	"seven-days-most":      "homemade drinks keep 7 days at most",

@@ -178,7 +178,11 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
         />
       )}
       <Strip r={r} currency={currency} shopPrice={bench.draft.recipe.shopPrice} onWorking={setFigure}>
-        <Button onClick={() => setSheet('version')} disabled={bench.kept.isVersion > 0 && bench.state.is === 'saved'}>
+        <Button
+          size="small"
+          onClick={() => setSheet('version')}
+          disabled={bench.kept.isVersion > 0 && bench.state.is === 'saved'}
+        >
           {copy.bench.saveVersion}
         </Button>
         <WayForward
@@ -187,7 +191,7 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
           anyway={(r?.missing.length ?? 0) > 0}
           first={ask.first}
         />
-        <Button primary disabled={!r?.reckoned} onClick={() => ask.first(() => setSheet('made'))}>
+        <Button size="small" primary disabled={!r?.reckoned} onClick={() => ask.first(() => setSheet('made'))}>
           {copy.bench.madeIt}
         </Button>
       </Strip>
@@ -285,8 +289,9 @@ type WaysProps = {
 /** Ways are how the drink is strained, the rest of the method, and what else can be done with it. */
 const Ways = memo(function Ways({ strainer, edits, reckoned, onOpen }: WaysProps) {
   return (
-    <div className="flex flex-wrap justify-center gap-2">
+    <div className="flex min-w-0 flex-wrap justify-center gap-2">
       <Select
+        className="min-w-0 max-w-full"
         label={copy.bench.strainer}
         value={strainer}
         choices={strainers}

@@ -70,11 +70,11 @@ function Keeping({ d, r, onWorking }: { d: Dial; r: Reckoning; onWorking: (figur
     <div>
       <div className="flex items-baseline justify-between gap-2">
         <h3 className="text-lead">{copy.bench.keeps}</h3>
-        <p>
+        <p className="text-right leading-tight">
           <WorkingButton figure="keeps" of={copy.bench.ofStorage} onWorking={onWorking}>
             {copy.bench.dateBy(keeps.useByWords)}
-          </WorkingButton>{' '}
-          <span className="text-fine text-mute">{also}</span>
+          </WorkingButton>
+          <span className="block text-fine text-mute">{also}</span>
         </p>
       </div>
       <div className="mt-0.5 h-4 overflow-hidden rounded-md bg-line" aria-hidden>

@@ -25,7 +25,7 @@ export function Lines({ bench, reckoning, addRef, onSwap }: Props) {
     <Tray label={copy.bench.ingredients} className="min-w-0">
       {groups.length === 0 && <p className="pb-3 text-mute">{copy.bench.startWithABaseAnd}</p>}
       {groups.map((g) => (
-        <div key={g.name} className="mb-1">
+        <div key={g.code} className="mb-1">
           <div className="flex items-baseline justify-between gap-3 text-sm text-rim">
             <h2 className="!font-text">{g.name}</h2>
             <span className="text-fine font-bold">{g.figure}</span>

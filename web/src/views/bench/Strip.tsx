@@ -43,7 +43,7 @@ export function Strip({ r, currency, shopPrice, onWorking, children }: Props) {
         words={known?.keeps.known ? copy.bench.inTheFridgeFrozen(known.keeps.freezerDays) : copy.bench.keptInFridge}
       />
       <Lacking r={known} />
-      <div className="ml-auto flex flex-wrap gap-2 px-2">{children}</div>
+      <div className="ml-auto flex flex-wrap gap-1.5 px-1">{children}</div>
     </section>
   )
 }
@@ -59,7 +59,7 @@ function costWords(r: Reckoning | undefined, currency: string, shopPrice: number
 function Figure({ value, words, onOpen }: { value?: string | false; words: string; onOpen?: () => void }) {
   const look = 'block font-head text-xl leading-tight font-bold'
   return (
-    <p className="min-w-[7.5rem] max-w-[14rem] border-line px-3 not-first:border-l max-sm:min-w-[44%]">
+    <p className="max-w-[12rem] border-line px-3 not-first:border-l max-sm:min-w-[44%]">
       {onOpen ? (
         <button
           type="button"

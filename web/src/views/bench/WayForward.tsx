@@ -40,10 +40,10 @@ export function WayForward({ bench, ready, anyway, first }: Props) {
     )
   return (
     <>
-      <Button disabled={!ready} onClick={() => saved(() => setPlanning(true))}>
+      <Button size="small" disabled={!ready} onClick={() => saved(() => setPlanning(true))}>
         {copy.bench.planIt}
       </Button>
-      <Button disabled={!ready || add.isPending} onClick={() => saved(cook)}>
+      <Button size="small" disabled={!ready || add.isPending} onClick={() => saved(cook)}>
         {copy.bench.startCooking}
       </Button>
       <ErrorText id="way-forward-error">{problem}</ErrorText>
