@@ -254,6 +254,9 @@ func TestNoSeriousAccessibilityFault(t *testing.T) {
 		p.seesNot("Fridge temperature")
 		for name, arrive := range map[string]func(){
 			"bench":   func() { p.open("/"); p.sees("Contains pecan") },
+			"start":   func() { p.open("/start"); p.sees("Open on the Bench") },
+			"list":    func() { p.open("/plan/shopping"); p.sees("Total ") },
+			"plan":    func() { p.open("/plan"); p.sees("Shopping list") },
 			"shelf":   func() { p.open("/shelf"); p.sees("Why this date") },
 			"made it": func() { p.open("/"); p.click("button", "Made it"); p.sees("Bottle") },
 			"details": func() { p.open("/"); p.click("button", "4 cautions, nutrition and cost"); p.sees("Nutrition") },

@@ -3,6 +3,7 @@
 package e2e
 
 import (
+	"bytes"
 	"strings"
 	"testing"
 
@@ -135,4 +136,19 @@ func TestTheKeyboardComesBack(t *testing.T) {
 	p.press(kb.Escape)
 	p.until("the keyboard back at the tools", func() bool { return strings.HasPrefix(p.focused(), "Tools") })
 	assert.Equal(t, "Bench · Plush Ladle", evaluate[string](p, "(() => document.title)"))
+}
+
+// The shopping list is taken along: with its total, on paper without a control, and copied.
+func TestTheShoppingListIsTakenAlong(t *testing.T) {
+	t.Parallel()
+	p := visit(t, demoKitchen(t))
+	p.open("/plan")
+	p.sees("Shopping list", "Total £")
+	p.click("link", "Print, copy or share")
+	p.sees("Pecans", "1 × 500 g", "Total £")
+	require.Empty(t, axeFaults(p))
+	p.click("button", "Copy")
+	p.sees("Copied.")
+	pdf := p.printed()
+	assert.Equal(t, 1, bytes.Count(pdf, []byte("/Type /Page\n")), "on one page")
 }

@@ -15,6 +15,16 @@
 // hold, [Match] looks for a drink with given figures, [TryCup] scales to the batch what a
 // cup was sweetened with, [WithIce] puts ice in the place of water.
 //
+// # From a wish
+//
+// [Design] goes the whole way: from a kind of drink and whatever else is known to a recipe.
+// A base stands at the strength of its kind, a family of tastes in the amounts its spices
+// usually have, and the dials are solved to the middle of the kind's bands. Then it is
+// sized in quarter cups, the bases first and the water after them, so that the drink stays
+// as strong, and what is left is solved once more and brought to the spoons there are.
+// What is not said stays open: each idea is another base or another taste, what the pantry
+// holds coming first, and none holds what somebody it is for must not have.
+//
 // # What really went in
 //
 // [WorkBack] infers what was left open from the milk and the pulp that were weighed, by

@@ -406,7 +406,7 @@ func keepsDays(d *reckon.Drink, r *reckon.Reckoning) float64 {
 func (w Wish) short(d *reckon.Drink, r *reckon.Reckoning) []Short {
 	var out []Short
 	for n, l := range d.Lines {
-		if l.Ingredient == nil || l.Ingredient.ID == "water" {
+		if l.Ingredient == nil || l.Ingredient.Has(ingredient.TagWater) {
 			continue
 		}
 		if missing := r.Lines[n].MassG - w.StockG[l.Ingredient.ID]; missing > 0 {

@@ -46,7 +46,7 @@ var leans = map[Room][]Room{
 	"core/caution":             {"core/ingredient", "core/quantity", "core/fault", "core/say"},
 	"core/reckon":              {"core/recipe", "core/process", "core/keep", "core/caution", "core/ingredient", "core/quantity", "core/fault", "core/say"},
 	"core/reckon/reckontest":   {"core/reckon", "core/reading"},
-	"core/solve":               {"core/reckon", "core/recipe", "core/process", "core/caution", "core/ingredient", "core/quantity", "core/fault", "core/say"},
+	"core/solve":               {"core/reckon", "core/recipe", "core/process", "core/keep", "core/caution", "core/ingredient", "core/quantity", "core/fault", "core/say"},
 	"core/serve":               {"core/reckon", "core/recipe", "core/process", "core/ingredient", "core/fault", "core/say"},
 	"core/plan":                {"core/recipe", "core/reckon", "core/solve", "core/serve", "core/process", "core/keep", "core/caution", "core/ingredient", "core/quantity", "core/fault", "core/say"},
 	"core":                     {},

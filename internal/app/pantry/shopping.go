@@ -22,6 +22,27 @@ type ToBuy struct {
 	Packs  int     `json:"packs" doc:"0 where no pack is known"`
 	Pack   string  `json:"pack"`
 	PacksG float64 `json:"packsG" doc:"what those packs hold that can be eaten"`
+	Cost   float64 `json:"cost" doc:"of those packs; 0 where no price is known"`
+}
+
+// Bill is what a shopping list comes to.
+type Bill struct {
+	Cost     float64 `json:"cost"`
+	Unpriced int     `json:"unpriced" doc:"how many of it have no price"`
+}
+
+// BillOf adds up what is to be bought.
+func BillOf(list []ToBuy) Bill {
+	var out Bill
+	for _, b := range list {
+		switch {
+		case b.Cost > 0:
+			out.Cost += b.Cost
+		case b.BuyG > 0:
+			out.Unpriced++
+		}
+	}
+	return out
 }
 
 func AddNeeds(needs map[string]float64, d *reckon.Drink, r *reckon.Reckoning) {
@@ -61,7 +82,7 @@ func (s Service) ToBuy(needs map[string]float64, ways kitchen.Setup) ([]ToBuy, e
 		if pack, ok := packs[i.ID]; ok && b.BuyG > 0 {
 			each := pack.PackG * pack.EdibleShare
 			b.Packs, b.Pack = int(math.Ceil(b.BuyG/each-1e-9)), pack.Pack
-			b.PacksG = float64(b.Packs) * each
+			b.PacksG, b.Cost = float64(b.Packs)*each, float64(b.Packs)*pack.Price
 		}
 		list = append(list, b)
 	}

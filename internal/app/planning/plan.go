@@ -30,6 +30,7 @@ type Plan struct {
 	More     int            `json:"moreToday" doc:"how many of what needs hands are due today besides the next"`
 	Late     bool           `json:"late" doc:"something was to be done and is not marked done"`
 	ToBuy    []pantry.ToBuy `json:"toBuy"`
+	Bill     pantry.Bill    `json:"bill"`
 	Bowls    []Bowl         `json:"bowls" doc:"what soaks to be drawn from"`
 	Soakable []Named        `json:"soakable" doc:"what can stand in a bowl"`
 	Calendar string         `json:"calendar" doc:"the path of the calendar"`
@@ -163,6 +164,7 @@ func (s Service) presentPlan(items []store.PlanItem) (Plan, error) {
 	p.To = p.To.Add(2 * time.Hour)
 	p.Quiet = s.quiet(quiet, p.From, p.To)
 	p.ToBuy, err = pantry.Of(s.Kitchen).ToBuy(needs, l.Ways)
+	p.Bill = pantry.BillOf(p.ToBuy)
 	return p, err
 }
 

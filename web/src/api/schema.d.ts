@@ -1718,6 +1718,15 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        Bill: {
+            /** Format: double */
+            cost: number;
+            /**
+             * Format: int64
+             * @description how many of it have no price
+             */
+            unpriced: number;
+        };
         Blended: {
             /** Format: double */
             aG: number;
@@ -3105,6 +3114,7 @@ export interface components {
             words: components["schemas"]["WordsRead"][];
         };
         Plan: {
+            bill: components["schemas"]["Bill"];
             /** @description when it runs */
             blender: components["schemas"]["Stretch"][];
             /** @description what soaks to be drawn from */
@@ -4019,6 +4029,11 @@ export interface components {
              * @description 0 where there is enough
              */
             buyG: number;
+            /**
+             * Format: double
+             * @description of those packs; 0 where no price is known
+             */
+            cost: number;
             /** Format: double */
             haveG: number;
             id: string;
@@ -4321,6 +4336,7 @@ export type BalanceFigure = components['schemas']['BalanceFigure'];
 export type Band = components['schemas']['Band'];
 export type Basic = components['schemas']['Basic'];
 export type Batch = components['schemas']['Batch'];
+export type Bill = components['schemas']['Bill'];
 export type Blended = components['schemas']['Blended'];
 export type Block = components['schemas']['Block'];
 export type BlockAt = components['schemas']['BlockAt'];

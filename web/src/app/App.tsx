@@ -16,6 +16,7 @@ import { SignIn, SignInForm } from './SignIn'
 import { UndoToast } from './UndoToast'
 import { useZone } from './useZone'
 
+const ShoppingList = lazy(() => import('../views/plan/ShoppingList').then((m) => ({ default: m.ShoppingList })))
 const Start = lazy(() => import('../views/start/Start').then((m) => ({ default: m.Start })))
 const Pantry = lazy(() => import('../views/pantry/Pantry').then((m) => ({ default: m.Pantry })))
 const PlanView = lazy(() => import('../views/plan/Plan').then((m) => ({ default: m.PlanView })))
@@ -103,6 +104,7 @@ export function App() {
           <Route path="/">{view(copy.app.bench, <LastDrink />)}</Route>
           <Route path="/bench/:id">{({ id }) => view(copy.app.bench, <Bench key={id} id={Number(id)} />)}</Route>
           <Route path="/bench/:id/card">{({ id }) => view(copy.app.recipeCard, <Card id={Number(id)} />)}</Route>
+          <Route path="/plan/shopping">{view(copy.plan.shoppingList, <ShoppingList />)}</Route>
           <Route path="/plan">{view(copy.app.plan, <PlanView />)}</Route>
           <Route path="/cook/:id?">{({ id }) => view(copy.app.cook, <Cook id={id ? Number(id) : undefined} />)}</Route>
           <Route path="/shelf/:id?">

@@ -19,6 +19,7 @@ import { Lines } from './Lines'
 import { MadeDialog } from './MadeDialog'
 import { ProcessStrip } from './ProcessStrip'
 import { SizeBar } from './SizeBar'
+import { Spoken } from './Spoken'
 import { Strip } from './Strip'
 import { dropBackup, settled } from './saving'
 import { useBenchKeys } from './useBenchKeys'
@@ -177,6 +178,7 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
           onMethod={() => setWork('method')}
         />
       )}
+      <Spoken r={r} />
       <Strip r={r} currency={currency} shopPrice={bench.draft.recipe.shopPrice} onWorking={setFigure}>
         <Button
           size="small"

@@ -27,6 +27,9 @@ export function StepCard({ item, front, onDone, onSkip, onUndo, onBottle }: Prop
   return (
     <div className="grid grow content-start gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,27rem)]">
       <Tray label={copy.cook.currentStep} className="flex flex-col gap-4">
+        <p role="status" className="sr-only">
+          {step?.title}
+        </p>
         <p className="text-xl text-mute">{copy.cook.stepOf(item.name, front.place, front.of)}</p>
         {front.wait && front.waitUntil && <Wait front={front} />}
         {step ? <Work step={step} /> : <AllDone item={item} onBottle={onBottle} />}

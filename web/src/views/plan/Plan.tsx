@@ -11,6 +11,7 @@ import { Tray } from '../../ui/Tray'
 import { Bowls } from '../bowls/Bowls'
 import { PlanNext } from '../shelf/PlanNext'
 import { AddDrink } from './AddDrink'
+import { Agenda } from './Agenda'
 import { Next } from './Next'
 import { Strip } from './Strip'
 import { ToBuy } from './ToBuy'
@@ -80,6 +81,7 @@ export function PlanView() {
         </>
       ) : (
         <>
+          <Agenda plan={shown} />
           <Strip plan={shown} onTry={setTried} onProblem={setProblem} />
           <div className="grid items-start gap-4 lg:grid-cols-2">
             <Next plan={plan.data} />

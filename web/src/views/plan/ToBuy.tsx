@@ -1,9 +1,10 @@
+import { Link } from 'wouter'
 import { answer, api } from '../../api/client'
-import { usePlanChange } from '../../api/hooks'
+import { useKitchen, usePlanChange } from '../../api/hooks'
 import type { ToBuy as Item, Plan } from '../../api/schema'
 import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
-import { toGrams } from '../../ui/format'
+import { toGrams, toMoney } from '../../ui/format'
 import { Tray } from '../../ui/Tray'
 
 /** ToBuy is what the plan needs less what the pantry has. What is bought is ticked off into the pantry. */
@@ -38,6 +39,7 @@ export function ToBuy({ plan }: { plan: Plan }) {
           </li>
         ))}
       </ul>
+      {wanted.length > 0 && <Total plan={plan} />}
       {enough.length > 0 && (
         <p className="border-t border-line pt-2 text-note text-mute">
           {copy.plan.enoughInStock(enough.map((b) => b.name).join(', '))}
@@ -47,4 +49,22 @@ export function ToBuy({ plan }: { plan: Plan }) {
   )
 }
 
-const packWords = (b: Item) => (b.packs > 0 ? `${b.packs} × ${b.pack}` : toGrams(b.buyG))
+/** Total is what the list comes to, and the way to take it along. */
+function Total({ plan }: { plan: Plan }) {
+  const currency = useKitchen().data?.currency ?? ''
+  const { cost, unpriced } = plan.bill
+  return (
+    <p className="flex flex-wrap items-baseline justify-between gap-2 border-t border-line py-2">
+      <span className="font-bold">
+        {copy.plan.inAll(toMoney(cost, currency))}
+        {unpriced > 0 && <span className="font-normal text-mute">{copy.plan.withoutPrice(unpriced)}</span>}
+      </span>
+      <Link href="/plan/shopping" className="font-bold text-rim underline">
+        {copy.plan.takeTheListAlong}
+      </Link>
+    </p>
+  )
+}
+
+/** packWords are how much to buy: packs where they are known. */
+export const packWords = (b: Item) => (b.packs > 0 ? `${b.packs} × ${b.pack}` : toGrams(b.buyG))
