@@ -204,12 +204,14 @@ func TestEverythingCanBeDoneFromTheKeyboard(t *testing.T) {
 func TestItFitsAPhone(t *testing.T) {
 	t.Parallel()
 	p := visit(t, demoKitchen(t))
-	p.size(390, 844)
-	for view, sees := range map[string]string{"/": "Pecan flask creamer", "/shelf": "Pecan flask creamer", "/pantry": "Spoons and cups", "/plan": "Next", "/cook": "step 1 of"} {
-		p.open(view)
-		p.sees(sees)
-		wide := evaluate[float64](p, "(() => document.documentElement.scrollWidth)")
-		assert.LessOrEqual(t, wide, 390., "%s scrolls sideways", view)
+	for _, width := range []int64{320, 390} {
+		p.size(width, 844)
+		for view, sees := range map[string]string{"/": "Pecan flask creamer", "/start": "Open on the Bench", "/shelf": "Pecan flask creamer", "/pantry": "Spoons and cups", "/plan": "Put the pecans in water to soak", "/cook": "step 1 of", "/plan/shopping": "Total "} {
+			p.open(view)
+			p.sees(sees)
+			wide := evaluate[float64](p, "(() => document.documentElement.scrollWidth)")
+			assert.LessOrEqual(t, wide, float64(width), "%s scrolls sideways", view)
+		}
 	}
 	p.open("/shelf")
 	p.click("button", "Pour 30 mL")

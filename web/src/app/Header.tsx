@@ -37,7 +37,7 @@ export function Header({ onShowKeys }: { onShowKeys: () => void }) {
             href={v.to}
             aria-current={v.owns(at) ? 'page' : undefined}
             className={classes(
-              'flex min-h-9 items-center rounded-full px-4 font-bold max-sm:min-h-12 max-sm:px-3',
+              'flex min-h-9 items-center rounded-full px-4 font-bold max-sm:min-h-12 max-sm:px-3 max-[359px]:px-1 max-[359px]:text-note',
               v.owns(at) ? 'bg-rim text-on-rim' : 'text-mute hover:text-ink',
             )}
           >

@@ -8,7 +8,7 @@ export function Tray({ children, className, label }: Props) {
   return (
     <section
       aria-label={label}
-      className={classes('min-w-0 rounded-tray border-tray border-rim bg-enamel px-5 py-4', className)}
+      className={classes('min-w-0 min-w-0 rounded-tray border-tray border-rim bg-enamel px-5 py-4', className)}
     >
       {children}
     </section>

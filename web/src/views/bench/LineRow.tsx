@@ -57,7 +57,7 @@ export const LineRow = memo(function LineRow(props: Props) {
   const swatch = swatchOf[figure?.role ?? ''] ?? 'bg-line'
   return (
     <li data-line={line.key} className="py-[3px]">
-      <div className="flex items-center gap-2 max-sm:flex-wrap max-sm:gap-y-0">
+      <div className="flex items-center gap-2 @max-md:flex-wrap @max-md:gap-y-0">
         <span aria-hidden className={classes('h-7 w-2.5 shrink-0 rounded-full', swatch)} />
         <NameCell {...cell} onTyping={onTyping} />
         <AmountCell {...cell} sized={sized} />
@@ -100,7 +100,7 @@ function NameCell({ line, figure, edits, errorID, onTyping }: CellProps & { onTy
   ].filter(Boolean)
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: only watches whether the input inside has the focus
-    <div className="min-w-0 grow max-sm:w-[85%]" onFocus={() => attend(true)} onBlur={() => attend(false)}>
+    <div className="min-w-0 grow @max-md:w-[85%]" onFocus={() => attend(true)} onBlur={() => attend(false)}>
       <Combobox
         label={copy.bench.ingredient}
         value={line.ingredient}
@@ -145,7 +145,7 @@ function AmountCell({ line, figure, edits, errorID, sized }: CellProps & { sized
     />
   )
   return (
-    <div className="w-[7.8rem] shrink-0 max-sm:ml-5 max-sm:grow">
+    <div className="w-[7.8rem] shrink-0 @max-md:ml-5 @max-md:grow">
       {scaled && <p className="text-right font-head text-lead leading-tight font-semibold">{figure.amount}</p>}
       {input}
       {!scaled && figure?.kitchen && figure.kitchen !== figure.amount && (

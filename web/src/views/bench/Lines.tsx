@@ -22,7 +22,7 @@ export function Lines({ bench, reckoning, addRef, onSwap }: Props) {
   const [lesson, setLesson] = useState<Lesson>()
   const groups = groupLines(bench.draft.recipe.lines, reckoning, roles.current, typing)
   return (
-    <Tray label={copy.bench.ingredients} className="min-w-0">
+    <Tray label={copy.bench.ingredients} className="@container min-w-0">
       {groups.length === 0 && <p className="pb-3 text-mute">{copy.bench.startWithABaseAnd}</p>}
       {groups.map((g) => (
         <div key={g.code} className="mb-1">

@@ -26,7 +26,7 @@ export function Everything() {
           <HardDriveDownload size={18} aria-hidden />
           {copy.pantry.downloadABackup}
         </a>
-        <div>
+        <div className="min-w-0 max-w-full">
           <label htmlFor={id} className="mb-1 block text-sm font-bold">
             {copy.pantry.restoreABackup}
           </label>

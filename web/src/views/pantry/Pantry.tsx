@@ -18,7 +18,7 @@ export function Pantry() {
   if (!pantry.data || !kitchen.data) return null
   const priced = pantry.data.ingredients.filter((i) => i.price > 0).length
   return (
-    <main className="grid gap-3">
+    <main className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <div>
         <h1 className="text-title leading-tight">{copy.pantry.pantry}</h1>
         <p className="text-mute">
@@ -29,9 +29,9 @@ export function Pantry() {
           )}
         </p>
       </div>
-      <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,23.5rem)]">
+      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,23.5rem)]">
         <Ingredients pantry={pantry.data} find={find} onFind={setFind} />
-        <div className="grid gap-4">
+        <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-4">
           <Drawer kitchen={kitchen.data} />
           <Measures measures={pantry.data.measures} />
           <Names names={pantry.data.names} />

@@ -83,9 +83,9 @@ export function PlanView() {
         <>
           <Agenda plan={shown} />
           <Strip plan={shown} onTry={setTried} onProblem={setProblem} />
-          <div className="grid items-start gap-4 lg:grid-cols-2">
+          <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-2">
             <Next plan={plan.data} />
-            <div className="grid gap-4">
+            <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-4">
               <ToBuy plan={plan.data} />
               <Bowls plan={plan.data} />
             </div>

@@ -14,11 +14,11 @@ export function Start() {
         <h1 className="text-title leading-tight">{copy.start.whatToMake}</h1>
         <p className="text-note text-mute">{copy.start.chooseWhatYouKnow}</p>
       </div>
-      <div className="grid items-start gap-4 lg:grid-cols-[3fr_2fr]">
+      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[3fr_2fr]">
         <WishForm wish={wish} choices={choices} onChange={change} />
         <Proposal d={designed} problem={error?.detail} onNext={() => change({ idea: wish.idea + 1 })} />
       </div>
-      <div className="grid items-start gap-4 lg:grid-cols-3">
+      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-3">
         <Write />
         <Basics basics={choices.basics} />
         <OwnDrinks />
