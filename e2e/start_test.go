@@ -72,6 +72,7 @@ func TestADrinkBeginsFromABasicOrAnotherDrink(t *testing.T) {
 	p.click("button", "Tiger nut milk")
 	p.holds("Drink name", "Tiger nut milk")
 	p.open("/start")
+	p.sees("made ")
 	p.fill("Find a drink", "nog")
 	p.click("button", "Duplicate Pumpkin-seed nog")
 	p.holds("Drink name", "Pumpkin-seed nog, copy")

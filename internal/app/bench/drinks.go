@@ -47,6 +47,7 @@ type DrinkName struct {
 	Name     string    `json:"name"`
 	Versions int       `json:"versions"`
 	Changed  time.Time `json:"changed"`
+	LastMade string    `json:"lastMade" doc:"a date; empty where it never was"`
 }
 
 func (s Service) Drinks() ([]DrinkName, error) {
@@ -57,6 +58,9 @@ func (s Service) Drinks() ([]DrinkName, error) {
 	names := make([]DrinkName, len(drinks))
 	for n, d := range drinks {
 		names[n] = DrinkName{ID: d.ID, Name: d.Name, Versions: len(d.Versions), Changed: d.ChangedAt}
+		if names[n].LastMade, err = s.store.LastMadeOn(d.ID); err != nil {
+			return nil, err
+		}
 	}
 	return names, nil
 }

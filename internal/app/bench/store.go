@@ -11,6 +11,7 @@ type Store interface {
 	Drink(id int64) (*store.Drink, error)
 	Drinks() ([]store.Drink, error)
 	KeepVersion(id int64, note string) (*store.Version, error)
+	LastMadeOn(drinkID int64) (string, error)
 	SaveDraft(id int64, revision int, name string, draft kitchen.Recipe) (*store.Drink, error)
 	Settings() (store.Settings, error)
 	Stock() (map[string]float64, error)

@@ -68,6 +68,9 @@ export const DrinkName = {
   "id": {
     "type": "integer"
   },
+  "lastMade": {
+    "type": "string"
+  },
   "name": {
     "type": "string"
   },

@@ -2272,6 +2272,8 @@ export interface components {
             changed: string;
             /** Format: int64 */
             id: number;
+            /** @description a date; empty where it never was */
+            lastMade: string;
             name: string;
             /** Format: int64 */
             versions: number;

@@ -16,7 +16,7 @@ export function Button({ primary, size, className, children, type = 'button', ..
     <button
       type={type}
       className={classes(
-        'eased inline-flex items-center justify-center gap-2 rounded-full border-2 border-rim font-bold whitespace-nowrap disabled:opacity-45',
+        'eased inline-flex items-center justify-center gap-2 rounded-full border-2 border-rim font-bold max-w-full whitespace-nowrap disabled:opacity-45 max-sm:whitespace-normal',
         size === 'small' ? 'button-small' : size === 'large' ? 'button-large' : 'button',
         primary ? 'bg-rim text-on-rim' : 'bg-enamel text-ink enabled:hover:bg-linen',
         className,

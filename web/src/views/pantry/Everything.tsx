@@ -26,7 +26,7 @@ export function Everything() {
           <HardDriveDownload size={18} aria-hidden />
           {copy.pantry.downloadABackup}
         </a>
-        <div className="min-w-0 max-w-full">
+        <div className="w-full min-w-0 sm:w-auto">
           <label htmlFor={id} className="mb-1 block text-sm font-bold">
             {copy.pantry.restoreABackup}
           </label>
@@ -34,7 +34,7 @@ export function Everything() {
             id={id}
             type="file"
             accept=".json,application/json"
-            className="min-h-11 max-w-full text-note"
+            className="min-h-11 w-full min-w-0 text-note"
             onChange={(e) => {
               setFile(e.target.files?.[0])
               e.target.value = '' // so that the same file can be chosen again

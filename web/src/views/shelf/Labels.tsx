@@ -78,7 +78,10 @@ export function Labels() {
           {copy.shelf.print}
         </Button>
       </div>
-      <div
+      <section
+        aria-label={copy.shelf.labelSheet}
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: on a narrow screen it scrolls, also by the keyboard
+        tabIndex={0}
         className="label-sheet"
         style={{
           gridTemplateColumns: `repeat(${sheet.across}, ${sheet.wide}mm)`,
@@ -90,7 +93,7 @@ export function Labels() {
         {labels.data.map((l) => (
           <LabelCard key={l.bottleID} label={l} />
         ))}
-      </div>
+      </section>
       <ul className="flex flex-wrap gap-2 print:hidden">
         {labels.data.map((l) => (
           <li key={l.bottleID}>

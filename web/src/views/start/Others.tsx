@@ -78,7 +78,7 @@ export function OwnDrinks() {
             <Link href={`/bench/${d.id}`} className="grow font-bold underline-offset-4 hover:underline">
               {d.name}
             </Link>
-            <span className="text-fine text-mute">{toDayAndMonth(d.changed.slice(0, 10))}</span>
+            <span className="text-fine text-mute">{d.lastMade && copy.start.lastMade(toDayAndMonth(d.lastMade))}</span>
             <Button size="small" aria-label={copy.start.duplicateOf(d.name)} onClick={() => duplicate(d.id)}>
               {copy.start.duplicate}
             </Button>
