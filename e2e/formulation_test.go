@@ -391,5 +391,5 @@ func TestACautionShowsItsFigureAndItsLimit(t *testing.T) {
 	p.sees("coconut, Brazil nut.")
 	p.click("button", "4 cautions, nutrition and cost")
 	p.sees("rich in selenium", "boat's youngest")
-	assert.Regexp(t, `rich in selenium[^(]*\([^)]*\)[^(]*\([\d.,]+ µg, limit [\d.,]+\)`, p.region("Nutrition and cautions"))
+	assert.Regexp(t, `rich in selenium[^(]*\([^)]*\)[^(]*\([\d.,]+ µg of [\d.,]+ µg\)`, p.region("Nutrition and cautions"))
 }

@@ -16,7 +16,7 @@ func TestTheBenchTellsHowItIsMade(t *testing.T) {
 	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	p.sees("Method", "Contains pecan")
-	p.click("button", "grind")
+	p.click("button", "blend")
 	p.sees("Blend for 90 seconds", "2 tbsp maple syrup", "It feels smooth between your fingers")
 	p.fill("How to tell it is right", "until the jug stops humming")
 	p.sees("until the jug stops humming.")
@@ -76,7 +76,7 @@ func TestAFigureOpensItsWorking(t *testing.T) {
 		p.click("button", "Close")
 	}
 	p.click("button", "4 cautions, nutrition and cost")
-	p.do(chromedp.Click(`//button[contains(., "Where the sugar and fat come from")]`))
+	p.do(chromedp.Click(`//button[contains(., "Where it comes from")]`))
 	p.sees("Where the free sugars come from", "A serving of 30 mL contains", "Maple syrup")
 	p.click("button", "Close")
 	assert.NotContains(t, p.region("Dials"), "NaN")

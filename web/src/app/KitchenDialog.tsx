@@ -50,8 +50,8 @@ const fields: Measure[] = [
   { name: 'kitchenC', label: copy.app.kitchenTemperature, unit: '°C', hint: copy.app.soaksAreShorterInA },
   { name: 'tapC', label: copy.app.tapWaterTemperature, unit: '°C', hint: copy.app.usedForBlendingUnlessA },
   { name: 'panCM', label: copy.app.panWidth, unit: 'cm', optional: true, hint: copy.app.leaveEmptyToUseA },
-  { name: 'handsQuiet', label: copy.app.sleepingHours, hint: '22:30-06:30' },
-  { name: 'noiseQuiet', label: copy.app.quietHoursNoBlender, hint: '21:00-07:30' },
+  { name: 'handsQuiet', label: copy.app.sleepingHours, hint: copy.app.hoursHint('22:30-06:30') },
+  { name: 'noiseQuiet', label: copy.app.quietHoursNoBlender, hint: copy.app.hoursHint('21:00-07:30') },
   { name: 'currency', label: copy.app.currency, says: copy.app.enterThreeLettersSuchAs },
 ]
 

@@ -29,7 +29,7 @@ export function DetailsDialog({ r, currency, onClose, onWorking }: Props) {
               <span className="text-mute">
                 {' '}
                 ({toThreeFigures(c.value)} {c.unit}
-                {c.limit !== undefined && copy.bench.limit(toThreeFigures(c.limit))})
+                {c.limit !== undefined && copy.bench.ofLimit(toThreeFigures(c.limit), c.unit)})
               </span>
             )}
             <HowButton figure={workingOf(c.code)} onWorking={onWorking} />
@@ -54,7 +54,7 @@ function HowButton({ figure, onWorking }: { figure?: Figure; onWorking: (figure:
   if (!figure) return null
   return (
     <button type="button" className="ml-1 min-h-6 underline" onClick={() => onWorking(figure)}>
-      {copy.bench.whereTheSugarAndFat}
+      {copy.bench.whereItComesFrom}
       <span className="sr-only">: {figure}</span>
     </button>
   )

@@ -40,7 +40,7 @@ export const ProcessStrip = memo(function ProcessStrip({ steps, unapplied, chang
               onClick={() => setOpen(s === shown ? undefined : nameOf(s))}
               className={`min-h-9 rounded px-1.5 text-note ${s === shown ? 'bg-linen font-bold' : ''} ${s.wait ? 'text-mute' : 'underline decoration-dotted underline-offset-4'}`}
             >
-              {s.kind === 'own' ? s.title : s.kind}
+              {s.kind === 'own' ? s.title : (copy.bench.stepKinds[s.kind] ?? s.kind)}
               {s.wait && s.minutes >= 60 && ` ${toWhole(s.minutes / 60)} h`}
               {s.kind !== 'own' && <span className="sr-only">: {s.title}</span>}
             </button>
@@ -54,7 +54,7 @@ export const ProcessStrip = memo(function ProcessStrip({ steps, unapplied, chang
         .filter((c) => c.do === 'remove')
         .map((c) => (
           <p key={`${c.at.kind}-${c.at.n}`} className="flex items-center gap-2 text-note text-mute">
-            {copy.bench.skipped(c.at.kind)}
+            {copy.bench.skipped(copy.bench.stepKinds[c.at.kind] ?? c.at.kind)}
             <Button onClick={() => edits.setRecipe({ process: (changes ?? []).filter((other) => other !== c) })}>
               {copy.bench.putBack}
             </Button>
