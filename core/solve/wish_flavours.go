@@ -118,5 +118,6 @@ func Bases(kind recipe.Kind, stockG map[string]float64, catalogue *ingredient.Ca
 	return out
 }
 
-// leastStockG is the least of a base that a drink can be begun with.
+// leastStockG is the least of a base that a drink can be begun with: a quarter cup of nuts
+// (our own judgement, no source).
 const leastStockG = 30

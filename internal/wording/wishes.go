@@ -90,11 +90,12 @@ func Lasting(l *solve.Lasting, days float64) []string {
 		return []string{}
 	}
 	out := []string{
-		fmt.Sprintf("It keeps %s, and you want it for %s. Make it in %d batches,", Days(int(l.KeepsDays)), Days(int(days)), l.Makings),
-		fmt.Sprintf("or freeze %.0f %% of it straight away", l.FreezePct),
+		fmt.Sprintf("It keeps %s, and you want it for %s.", Days(int(l.KeepsDays)), Days(int(days))),
+		fmt.Sprintf("Make it in %d batches.", l.Makings),
+		fmt.Sprintf("Or freeze %.0f %% of it straight away.", l.FreezePct),
 	}
 	if l.InTheCupFor > 0 {
-		out = append(out, fmt.Sprintf("or leave it unsweetened and sweeten it in the cup: it then keeps %s", Days(int(l.InTheCupFor))))
+		out = append(out, fmt.Sprintf("Or sweeten it in the cup instead: without the sweetener it keeps %s.", Days(int(l.InTheCupFor))))
 	}
 	return out
 }

@@ -35,7 +35,7 @@ export function Proposal({ d, problem, onNext }: Props) {
         <Figure value={`${toTenth(d.sweetG)} g`} words={copy.start.sweetIn100} />
         <Figure value={copy.start.keepsDays(d.keepsDays)} words={copy.start.inTheFridge} />
       </dl>
-      {d.lasting.length > 0 && <Notice>{`${d.lasting.join(', ').replaceAll(',,', ',')}.`}</Notice>}
+      {d.lasting.length > 0 && <Notice>{d.lasting.join(' ')}</Notice>}
       {d.notFor.length > 0 && <Notice urgent>{copy.start.notFor(d.notFor.join(', '))}</Notice>}
       <p className="text-note">{d.why.join(' ')}</p>
       {d.buy.length > 0 && <p className="text-note text-mute">{copy.start.toBuy(d.buy.join(', '))}</p>}
