@@ -12,9 +12,9 @@ import (
 // each tree nut, and coconut, which is outside both lists' tree nuts as of
 // FDA's 2025 guidance and is named all the same.
 type Allergen struct {
-	Code  string // what is stored
-	Name  string // as it is written on a label
-	Words []string
+	Code  string   // what is stored
+	Name  string   // as it is written on a label
+	Words []string // what a label may call it; lower case
 	Of    []string // the codes of what a group covers; empty for one
 	Kin   string   // the code of what cross-reacts with it
 }
@@ -52,7 +52,7 @@ var allergens = []Allergen{
 	{Code: "sulphites", Name: "sulphites", Words: []string{"sulphite", "sulfite", "sulphur dioxide", "sulfur dioxide"}},
 }
 
-var treeNutCodes = []string{"almond", "brazil-nut", "cashew", "hazelnut", "macadamia", "pecan", "pistachio", "walnut"}
+var treeNutCodes = []string{"almond", "brazil-nut", "cashew", "hazelnut", "macadamia", "pecan", "pistachio", "walnut"} // the tree nuts of EU 1169/2011 annex II, a code each
 
 // Allergens are all that can be chosen, groups first.
 func Allergens() []Allergen { return slices.Clone(allergens) }

@@ -30,12 +30,12 @@ import (
 
 // Caution is one thing to know before the drink is made or served.
 type Caution struct {
-	Code   string
-	Text   say.Text
+	Code   string   // stays the same through versions; the page and the tests go by it
+	Text   say.Text // what to tell, as a code with its arguments
 	Value  *float64 // nil where the caution has no figure
-	Limit  *float64
-	Unit   string
-	Raised bool // shown first and marked
+	Limit  *float64 // what Value is held against; nil where there is no figure
+	Unit   string   // of Value and Limit both
+	Raised bool     // shown first and marked
 }
 
 // Limits and where they come from. Those that hang on age are in drinkers.go.
@@ -57,29 +57,29 @@ const CartonCalciumMg = 1.2
 
 // Part is an ingredient of the drink and its mass in the batch.
 type Part struct {
-	Ingredient *ingredient.Ingredient
-	MassG      float64
-	SoakKept   bool // soaks in liquid that stays in the drink
-	Hot        bool // goes into the blender hot
+	Ingredient *ingredient.Ingredient // never nil: a line that was not understood is no part
+	MassG      float64                // as used, g; spices that are lifted out count whole
+	SoakKept   bool                   // soaks in liquid that stays in the drink
+	Hot        bool                   // goes into the blender hot
 }
 
 // Drink is what is held against the limits.
 type Drink struct {
-	Parts      []Part
-	BatchML    float64
-	ServingML  float64
-	PerServing ingredient.Content
-	SucroseG   float64 // in the batch
-	WaterG     float64 // in the batch
-	Drinkers   []Drinker
-	FridgeC    float64
-	BlendS     float64
-	GroundC    float64 // at the end of grinding
-	Clogs      bool    // the strainer is one that fine seeds stop up
-	Squeezed   bool    // strained by squeezing hard
-	Heated     bool
-	AddedOilG  float64 // in the batch
-	BatchG     float64
+	Parts      []Part             // everything that goes in, lines of the recipe in their order
+	BatchML    float64            // the finished drink, mL
+	ServingML  float64            // one glass of it, mL
+	PerServing ingredient.Content // g, mg or µg by the component, in one serving
+	SucroseG   float64            // in the batch
+	WaterG     float64            // in the batch
+	Drinkers   []Drinker          // empty stands for anyAdult
+	FridgeC    float64            // what the fridge is set to or measured at, °C
+	BlendS     float64            // the longest any slimy base is ground, s
+	GroundC    float64            // at the end of grinding
+	Clogs      bool               // the strainer is one that fine seeds stop up
+	Squeezed   bool               // strained by squeezing hard
+	Heated     bool               // brought to any heat after grinding, so that oil is held better
+	AddedOilG  float64            // in the batch
+	BatchG     float64            // the finished drink, g
 }
 
 // Refused is the caution for an ingredient that must not be used at all; ok is
@@ -113,7 +113,7 @@ func Of(d Drink) []Caution {
 	return found
 }
 
-var rules = []func(*Drink) (Caution, bool){
+var rules = []func(*Drink) (Caution, bool){ // in the order a cook should read them: what harms soonest first
 	soy, hotBlend, fridge, keptSoak, selenium, iodine, coumarin, nutmeg, freeSugars, honey, rice, xylitol, chocolate, crystals,
 	stones, herbs, separates, clogs, gels, slime, tuber, unfortified, infant,
 }
@@ -123,10 +123,13 @@ func measured(code string, text say.Text, value, limit float64, unit string) Cau
 	return Caution{Code: code, Text: text, Value: &value, Limit: &limit, Unit: unit, Raised: value >= raisedFrom*limit}
 }
 
+// has tells whether anything with the tag is in, alone or as a part of a blend.
 func (d *Drink) has(t ingredient.Tag) bool {
 	return d.massOf(t) > 0
 }
 
+// massOf is how much with the tag is in, g; of a blend such as a spice mix only the
+// share that bears it.
 func (d *Drink) massOf(t ingredient.Tag) float64 {
 	total := 0.
 	for _, p := range d.Parts {
@@ -163,6 +166,8 @@ func (d *Drink) perServing(batch float64) float64 {
 	return batch * d.ServingML / d.BatchML
 }
 
+// soy: raw soy holds trypsin inhibitors and lectins, which boiling for some minutes
+// takes away (domain §11). Soy that came boiled is said once more, but not raised.
 func soy(d *Drink) (Caution, bool) {
 	if !d.has(ingredient.TagBoil) {
 		return Caution{Code: "soy-boil", Text: say.Of("soy-was-boiled")}, d.has(ingredient.TagBoiledSoy)
@@ -175,6 +180,7 @@ func soy(d *Drink) (Caution, bool) {
 // HotBlend is said wherever something hot goes into a blender.
 var HotBlend = say.Of("hot-blend")
 
+// hotBlend: steam under a closed lid throws it off. Said where anything goes hot into the jug.
 func hotBlend(d *Drink) (Caution, bool) {
 	for _, p := range d.Parts {
 		if p.Hot {
@@ -186,6 +192,7 @@ func hotBlend(d *Drink) (Caution, bool) {
 	return Caution{}, false
 }
 
+// fridge: above 5 °C what lives on cold grows about twice as fast for each 5 °C more.
 func fridge(d *Drink) (Caution, bool) {
 	if d.FridgeC <= warmFridgeC {
 		return Caution{}, false
@@ -195,6 +202,8 @@ func fridge(d *Drink) (Caution, bool) {
 	return c, true
 }
 
+// keptSoak: grain that is ground in its own soaking water brings along whatever grew
+// there, so such a soak stands in the fridge.
 func keptSoak(d *Drink) (Caution, bool) {
 	for _, p := range d.Parts {
 		if p.SoakKept && p.Ingredient.Class == ingredient.Grain {
@@ -217,6 +226,7 @@ func (d *Drink) heldToADay(code, unit string, perServing float64, limit func(Dri
 	return measured(code, say.Together(say.Of(code), whose), value, most, unit)
 }
 
+// selenium: Brazil nuts, a few of which are a day's limit; held to the strictest drinker.
 func selenium(d *Drink) (Caution, bool) {
 	if !d.has(ingredient.TagSelenium) {
 		return Caution{}, false
@@ -224,6 +234,7 @@ func selenium(d *Drink) (Caution, bool) {
 	return d.heldToADay("selenium", "µg", d.PerServing[ingredient.SeleniumUg], Drinker.seleniumUg), true
 }
 
+// iodine: seaweed, where a gram may hold many times a day's limit.
 func iodine(d *Drink) (Caution, bool) {
 	if !d.has(ingredient.TagIodine) {
 		return Caution{}, false
@@ -231,6 +242,8 @@ func iodine(d *Drink) (Caution, bool) {
 	return d.heldToADay("iodine", "µg", d.PerServing[ingredient.IodineUg], Drinker.iodineUg), true
 }
 
+// freeSugars: held to the advice of the WHO by the energy a day of that age; below
+// freeSugarsFromG a serving nothing is said.
 func freeSugars(d *Drink) (Caution, bool) {
 	g := d.PerServing[ingredient.FreeSugars]
 	if g < freeSugarsFromG {
@@ -239,6 +252,7 @@ func freeSugars(d *Drink) (Caution, bool) {
 	return d.heldToADay("free-sugars", "g", g, Drinker.freeSugarsG), true
 }
 
+// coumarin: cassia cinnamon against the tolerable intake by body weight.
 func coumarin(d *Drink) (Caution, bool) {
 	mg := d.PerServing[ingredient.CoumarinMg]
 	if mg == 0 {
@@ -247,6 +261,7 @@ func coumarin(d *Drink) (Caution, bool) {
 	return d.heldToADay("coumarin", "mg", mg, Drinker.coumarinMg), true
 }
 
+// nutmeg: its oil harms in amounts that a hand slips to; held to a day's grams.
 func nutmeg(d *Drink) (Caution, bool) {
 	g := d.massOf(ingredient.TagNutmeg)
 	if g == 0 {
@@ -255,22 +270,28 @@ func nutmeg(d *Drink) (Caution, bool) {
 	return d.heldToADay("nutmeg", "g", d.perServing(g), func(Drinker) float64 { return nutmegGPerDay }), true
 }
 
+// honey: spores of botulism, before the first birthday.
 func honey(d *Drink) (Caution, bool) {
 	return Caution{Code: "honey-infant", Text: say.Of("honey-infant")}, d.has(ingredient.TagHoney)
 }
 
+// rice: inorganic arsenic, which is why rice drinks are no main drink for small children.
 func rice(d *Drink) (Caution, bool) {
 	return Caution{Code: "rice-child", Text: say.Of("rice-child")}, d.has(ingredient.TagRice)
 }
 
+// xylitol: harmless to people in such amounts, deadly to dogs.
 func xylitol(d *Drink) (Caution, bool) {
 	return Caution{Code: "xylitol-dogs", Text: say.Of("xylitol-dogs")}, d.has(ingredient.TagXylitol)
 }
 
+// chocolate: theobromine, which dogs break down slowly.
 func chocolate(d *Drink) (Caution, bool) {
 	return Caution{Code: "chocolate-dogs", Text: say.Of("chocolate-dogs")}, d.has(ingredient.TagChocolate)
 }
 
+// crystals: what water does not dissolve when cold comes out as crystals. Either more
+// water or some of the sugar as glucose and fructose keeps it clear.
 func crystals(d *Drink) (Caution, bool) {
 	if d.SucroseG == 0 {
 		return Caution{}, false
@@ -285,29 +306,35 @@ func crystals(d *Drink) (Caution, bool) {
 		pct, sucroseSaturation, "% by mass"), true
 }
 
+// stones: dates and the like, before a blade meets one.
 func stones(d *Drink) (Caution, bool) {
 	return Caution{Code: "pit-dates", Text: say.Of("pit-dates")}, d.has(ingredient.TagStones)
 }
 
+// herbs: what is brewed from herbs may act on medicines; that is for a pharmacist.
 func herbs(d *Drink) (Caution, bool) {
 	return Caution{Code: "herbs", Text: say.Of("herbs")},
 		d.has(ingredient.TagHerb)
 }
 
+// clogs: flax, chia and the like swell into a skin that a fine strainer does not let through.
 func clogs(d *Drink) (Caution, bool) {
 	return Caution{Code: "clogs", Text: say.Of("clogs")}, d.has(ingredient.TagClogs) && d.Clogs
 }
 
+// gels: drinks with starch or pectin set in the fridge, which is no fault.
 func gels(d *Drink) (Caution, bool) {
 	return Caution{Code: "gels", Text: say.Of("gels")}, d.has(ingredient.TagGels)
 }
 
+// slime: oats, warmed, ground long or squeezed, give up their beta-glucan and starch.
 func slime(d *Drink) (Caution, bool) {
 	return Caution{Code: "slime",
 		Text: say.Of("slime"),
 	}, d.has(ingredient.TagSlimes) && (d.BlendS > slimyBlendS || d.GroundC > slimyGroundC || d.Squeezed)
 }
 
+// separates: oil that nothing holds (no lecithin, no heat) floats within the hour.
 func separates(d *Drink) (Caution, bool) {
 	pct := 100 * d.AddedOilG / math.Max(1, d.BatchG)
 	apart := pct > looseOilPct && !d.has(ingredient.TagEmulsifies) && !d.Heated
@@ -319,10 +346,13 @@ func separates(d *Drink) (Caution, bool) {
 	}, true
 }
 
+// tuber: a tiger nut is no nut, whatever its name makes people fear.
 func tuber(d *Drink) (Caution, bool) {
 	return Caution{Code: "tiger-nut", Text: say.Of("tiger-nut")}, d.has(ingredient.TagTuber)
 }
 
+// unfortified: a carton is usually fortified, a bottle from the blender is not. The value
+// is what the hungriest drinker goes without in a day.
 func unfortified(d *Drink) (Caution, bool) {
 	less := CartonCalciumMg * d.ServingML * d.most(func(p Drinker) float64 { return p.servings() })
 	return Caution{Code: "unfortified", Value: &less, Unit: "mg calcium",
@@ -330,6 +360,7 @@ func unfortified(d *Drink) (Caution, bool) {
 	}, true
 }
 
+// infant: no homemade drink feeds an infant; said of every drink, whoever is named.
 func infant(*Drink) (Caution, bool) {
 	return Caution{Code: "infant", Text: say.Of("infant")}, true
 }

@@ -16,13 +16,13 @@ type Age string
 
 // The ages that limits tell apart.
 const (
-	Infant Age = "under 1"
-	To3    Age = "1 to 3"
-	To6    Age = "4 to 6"
-	To10   Age = "7 to 10"
-	To14   Age = "11 to 14"
-	To17   Age = "15 to 17"
-	Adult  Age = "adult"
+	Infant Age = "under 1"  // no drink of ours is for them
+	To3    Age = "1 to 3"   // as the tables of EFSA cut the ages, here and below
+	To6    Age = "4 to 6"   // years
+	To10   Age = "7 to 10"  // years
+	To14   Age = "11 to 14" // years
+	To17   Age = "15 to 17" // years
+	Adult  Age = "adult"    // eighteen and over; also whoever is not named
 )
 
 // Ages are all of them, the youngest first.
@@ -44,13 +44,13 @@ var dayLimits = map[Age]struct{ seleniumUg, iodineUg, freeSugarsG, kg float64 }{
 
 // Drinker is someone who drinks in this kitchen, by a word of the cook's own.
 type Drinker struct {
-	Name        string
-	Age         Age
+	Name        string   // as the cook calls them
+	Age         Age      // decides the limits of a day
 	WeightKG    float64  // 0 for one usual at that age
 	Allergens   []string // codes of allergens
 	Cleared     []string // kin of those that an allergist cleared, by their codes
-	Vegan       bool
-	DairyFree   bool
+	Vegan       bool     // refuses what is of animals, honey too
+	DairyFree   bool     // refuses milk and what is made of it; not the same as allergic to it
 	Dislikes    []string // ingredients, by words of their names
 	ServingsDay float64  // 0 for one
 }
@@ -80,6 +80,8 @@ func (p Drinker) seleniumUg() float64  { return dayLimits[p.Age].seleniumUg }
 func (p Drinker) iodineUg() float64    { return dayLimits[p.Age].iodineUg }
 func (p Drinker) freeSugarsG() float64 { return dayLimits[p.Age].freeSugarsG }
 
+// coumarinMg is what may be taken in a day, mg: by weight, or by the usual weight of
+// the age where none was given.
 func (p Drinker) coumarinMg() float64 {
 	kg := p.WeightKG
 	if kg == 0 {
@@ -88,6 +90,7 @@ func (p Drinker) coumarinMg() float64 {
 	return coumarinMgPerKg * kg
 }
 
+// servings is how many a day are reckoned with: one where nobody said.
 func (p Drinker) servings() float64 {
 	if p.ServingsDay == 0 {
 		return 1
@@ -95,6 +98,8 @@ func (p Drinker) servings() float64 {
 	return p.ServingsDay
 }
 
+// drinkers is everyone the drink is for; an unnamed adult where nobody was named, so
+// that a figure is held against something.
 func (d *Drink) drinkers() []Drinker {
 	if len(d.Drinkers) == 0 {
 		return []Drinker{anyAdult}
@@ -119,6 +124,7 @@ func (d *Drink) nearest(perServing float64, limit func(Drinker) float64) (who st
 	return who, value, most
 }
 
+// most is the largest of a figure over everyone, which is the one to go by.
 func (d *Drink) most(of func(Drinker) float64) float64 {
 	most := 0.
 	for _, p := range d.drinkers() {
@@ -129,9 +135,9 @@ func (d *Drink) most(of func(Drinker) float64) float64 {
 
 // For is whether a drink is for someone, and why not.
 type For struct {
-	Name    string
-	Not     bool
-	Reasons []say.Text
+	Name    string     // as the cook calls them
+	Not     bool       // it is not for them
+	Reasons []say.Text // why not, or what they should know; the gravest first
 }
 
 // ForWhom holds the drink against everyone who drinks in the kitchen.
@@ -226,6 +232,7 @@ func (p Drinker) mustAvoid(allergen string) say.Text {
 	return say.Text{}
 }
 
+// addOnce keeps a reason from being told twice where two lines bring the same.
 func addOnce(reasons []say.Text, reason say.Text) []say.Text {
 	for _, r := range reasons {
 		if r.Is(reason) {
@@ -235,11 +242,12 @@ func addOnce(reasons []say.Text, reason say.Text) []say.Text {
 	return append(reasons, reason)
 }
 
-type heldFigure struct {
-	code         string // of what it comes to in a day
-	value, limit float64
+type heldFigure struct { // one figure of a day held against its limit for one person
+	code         string  // of what it comes to in a day
+	value, limit float64 // both in the unit the code's sentence names
 }
 
+// heldFor is every figure that has a limit by age, over the servings of a day.
 func (d *Drink) heldFor(p Drinker) []heldFigure {
 	day := func(perServing float64) float64 { return perServing * p.servings() }
 	return []heldFigure{

@@ -18,7 +18,7 @@ var catalogueCSV string
 
 // Catalogue is a set of ingredients found by id, name or alias.
 type Catalogue struct {
-	rows   []*Ingredient
+	rows   []*Ingredient          // in the order of the file, which is the order of lists
 	byName map[string]*Ingredient // folded ids, names and aliases
 	exact  map[string]*Ingredient // names just as they are written, found without folding
 
@@ -51,6 +51,8 @@ func (c *Catalogue) ByID(id string) (*Ingredient, bool) {
 	return i, true
 }
 
+// readCatalogue reads catalogue.csv: a header, then a row an ingredient. A row that does
+// not read fails the whole, since the file ships with the program.
 func readCatalogue(text string) (*Catalogue, error) {
 	records, err := csv.NewReader(strings.NewReader(text)).ReadAll()
 	if err != nil {
@@ -117,6 +119,8 @@ func (c *Catalogue) copied() *Catalogue {
 	}
 }
 
+// add puts an ingredient under its identifier and every name it has. Two ingredients of
+// one name are an error: a reader could not tell which was meant.
 func (c *Catalogue) add(i *Ingredient) error {
 	for _, name := range append([]string{i.ID, i.Name}, i.Aliases...) {
 		key := fold(name)
@@ -141,10 +145,11 @@ func (c *Catalogue) add(i *Ingredient) error {
 
 // row reads the named cells of one record and keeps the first error.
 type row struct {
-	cells map[string]string
-	err   error
+	cells map[string]string // by the name of the column
+	err   error             // the first that was met; the row is refused with it
 }
 
+// number reads a column; 0 where it is empty. A cell that is no number is remembered in err.
 func (r *row) number(column string) float64 {
 	cell := r.cells[column]
 	if cell == "" {
@@ -178,6 +183,7 @@ func (r *row) numbers(column string, want int) []float64 {
 	return out
 }
 
+// list reads a column of things parted by semicolons.
 func (r *row) list(column string) []string {
 	if r.cells[column] == "" {
 		return nil
@@ -185,6 +191,8 @@ func (r *row) list(column string) []string {
 	return strings.Split(r.cells[column], ";")
 }
 
+// readRow turns one record into an ingredient. Nutrition stands per 100 g in the file and
+// per gram in the ingredient; what is not eaten (shells, stones) is its own share.
 func readRow(header, record []string) (*Ingredient, error) {
 	r := row{cells: map[string]string{}}
 	for i, column := range header {
@@ -224,6 +232,7 @@ func addedSugars(i *Ingredient) float64 {
 	return i.PerGram[FreeSugars]
 }
 
+// tags reads the words of the tags' column into bits.
 func (r *row) tags() Tag {
 	var tags Tag
 	for _, name := range strings.Fields(r.cells["tags"]) {
@@ -236,6 +245,8 @@ func (r *row) tags() Tag {
 	return tags
 }
 
+// equal reads "group=grams": how much does the work of one unit of its group, such as
+// one clove of garlic for another.
 func (r *row) equal() Equal {
 	if r.cells["equals"] == "" {
 		return Equal{}
@@ -248,6 +259,7 @@ func (r *row) equal() Equal {
 	return Equal{group, v}
 }
 
+// countsAs reads "id=pieces": a stick that counts as so many teaspoons of the powder.
 func (r *row) countsAs() Count {
 	if r.cells["counts_as"] == "" {
 		return Count{}
@@ -260,6 +272,7 @@ func (r *row) countsAs() Count {
 	return Count{id, v}
 }
 
+// forms reads "ground=0.45;whole=0.6": the bulk density of each form, g/mL.
 func (r *row) forms() []Form {
 	var forms []Form
 	for _, f := range r.list("forms_g_per_ml") {
@@ -273,6 +286,7 @@ func (r *row) forms() []Form {
 	return forms
 }
 
+// pieces reads "pod=1.5": what one of a unit that is counted weighs, g.
 func (r *row) pieces() map[quantity.Unit]float64 {
 	pieces := map[quantity.Unit]float64{}
 	for _, p := range r.list("pieces") {
@@ -296,6 +310,7 @@ var columnOf = [componentCount]string{
 	IodineUg: "iodine_ug", CoumarinMg: "coumarin_mg", SteviaG: "stevia", MonkFruitG: "monk_fruit",
 }
 
+// content reads the columns of composition, per 100 g in the file, per gram in memory.
 func (r *row) content() Content {
 	var c Content
 	for i, column := range columnOf {

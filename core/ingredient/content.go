@@ -6,21 +6,21 @@ type Component uint8
 // The components. Water to Ash add up to the whole; the tracers after them
 // are parts of those, followed because a figure or a caution needs them.
 const (
-	Water Component = iota
-	Protein
-	Fat
-	Sucrose
-	Glucose
-	Fructose
-	Galactose
-	Lactose
-	Maltose
-	Starch // starch and other available carbohydrate that is not sugar
-	Fibre
-	Xylitol
-	Erythritol
-	Alcohol
-	Ash
+	Water      Component = iota // g, as all of this list down to ash
+	Protein                     // by nitrogen times 6.25, or the factor the source used
+	Fat                         // all of it; the saturated part is told apart below
+	Sucrose                     // table sugar: the yardstick of sweetness
+	Glucose                     // three quarters as sweet
+	Fructose                    // sweeter than sucrose, most so when cold
+	Galactose                   // of milk that was treated with lactase
+	Lactose                     // of milk; a sixth as sweet as sucrose
+	Maltose                     // of malt, and of starch that enzymes have cut
+	Starch                      // starch and other available carbohydrate that is not sugar
+	Fibre                       // not counted as carbohydrate, as labels in Europe have it
+	Xylitol                     // a sugar alcohol, as sweet as sucrose
+	Erythritol                  // a sugar alcohol without energy
+	Alcohol                     // ethanol, g
+	Ash                         // minerals, g
 
 	SaturatedFat // part of Fat, g
 	FreeSugars   // part of the sugars, g, by the WHO 2015 definition
@@ -32,8 +32,8 @@ const (
 	SteviaG      // steviol glycosides, part of Fibre, g
 	MonkFruitG   // mogrosides, part of Fibre, g
 
-	componentCount
-	massComponents = Ash + 1
+	componentCount           // how many there are; no component itself
+	massComponents = Ash + 1 // those before it add up to the mass, those after are parts of them or micrograms
 )
 
 // IsSugar tells whether c is a mono- or disaccharide.
@@ -104,12 +104,12 @@ func (c Content) CarbohydrateG() float64 { return c.SugarsG() + c[Starch] + c.Po
 
 // Energy factors in kcal/g. Source: 21 CFR 101.9(c)(1).
 const (
-	kcalPerProtein      = 4
-	kcalPerCarbohydrate = 4
+	kcalPerProtein      = 4 // kcal/g, as all of these
+	kcalPerCarbohydrate = 4 // sugars and starch alike
 	kcalPerFat          = 9
 	kcalPerAlcohol      = 7
-	kcalPerXylitol      = 2.4
-	kcalPerErythritol   = 0.2
+	kcalPerXylitol      = 2.4 // a polyol, of which part is taken up
+	kcalPerErythritol   = 0.2 // a polyol that is hardly taken up
 )
 
 // EnergyKcal is the energy by the general factors.

@@ -41,16 +41,16 @@ type Role string
 
 // The roles.
 const (
-	Base      Role = "base"
-	Liquid    Role = "liquid"
-	Sweetener Role = "sweetener"
-	Spice     Role = "spice"
-	Flavour   Role = "flavour"
-	FatRole   Role = "fat"
-	Salt      Role = "salt"
-	Dairy     Role = "dairy"
-	Body      Role = "body"
-	Other     Role = "other"
+	Base      Role = "base"      // what a milk is made of
+	Liquid    Role = "liquid"    // what it is made with
+	Sweetener Role = "sweetener" // any that sweetens, without energy too
+	Spice     Role = "spice"     // in small amounts, against the limits of its kind
+	Flavour   Role = "flavour"   // vanilla, coffee, cocoa and the like
+	FatRole   Role = "fat"       // oil, butter, lecithin: the role that holds fat up
+	Salt      Role = "salt"      // counts towards sodium
+	Dairy     Role = "dairy"     // milk of animals and what is made of it
+	Body      Role = "body"      // thickens: starch, gums, eggs
+	Other     Role = "other"     // none of these: ice, clay, powders
 )
 
 // Roles are all of them, in the order they are offered.
@@ -61,13 +61,13 @@ type Stage string
 
 // The stages of making a drink, in order.
 const (
-	Soak     Stage = "soak"
-	Grind    Stage = "grind"
-	Rinse    Stage = "rinse"
-	Strained Stage = "after straining"
-	CookIt   Stage = "cook"
-	Serve    Stage = "at serving"
-	Brew     Stage = "brew" // in a decoction of its own, some share of which goes in after straining
+	Soak     Stage = "soak"            // goes in with the soak and stays where the soak is kept
+	Grind    Stage = "grind"           // into the jug with the base
+	Rinse    Stage = "rinse"           // poured over the pulp
+	Strained Stage = "after straining" // stirred into what ran through
+	CookIt   Stage = "cook"            // into the pan
+	Serve    Stage = "at serving"      // only in the glass: it counts for nothing in the bottle
+	Brew     Stage = "brew"            // in a decoction of its own, some share of which goes in after straining
 )
 
 // Stages are all stages in the order they come.
@@ -78,14 +78,14 @@ type Class string
 
 // The classes of release.
 const (
-	Nut      Class = "nut"
-	Roasted  Class = "roasted nut"
-	Tuber    Class = "tuber"
-	Grain    Class = "grain"
-	Soy      Class = "soy"
-	Fruit    Class = "fruit"
-	SpiceDry Class = "spice"
-	Soluble  Class = "soluble"
+	Nut      Class = "nut"         // by its fat; release goes by grinding
+	Roasted  Class = "roasted nut" // as a nut, and its starch and protein are set
+	Tuber    Class = "tuber"       // tiger nut: starch that must not be heated
+	Grain    Class = "grain"       // starch that swells when warm, and holds the liquid
+	Soy      Class = "soy"         // protein, set free by heat
+	Fruit    Class = "fruit"       // what is not fibre passes
+	SpiceDry Class = "spice"       // its flavour passes, its body stays behind
+	Soluble  Class = "soluble"     // dissolves whole
 )
 
 // Tag marks an ingredient for a rule that concerns only a few. Tags are bits,
@@ -163,78 +163,78 @@ var tagNames = map[string]Tag{
 }
 
 // Span is a minimum, a usual and a maximum, in the unit of the field.
-type Span struct{ Min, Ideal, Max float64 }
+type Span struct{ Min, Ideal, Max float64 } // hours: a soak at room temperature
 
 // Life is a fridge life at 4 °C in days, by each school. Zero is unknown.
-type Life struct{ CautiousDays, CustomaryDays float64 }
+type Life struct{ CautiousDays, CustomaryDays float64 } // days in the fridge at 4 °C; 0 where it does not limit
 
 // Usual is the range in which a flavour is commonly used, in g/L of a drink
 // by the glass. Zero is unknown.
-type Usual struct{ LowGPerL, HighGPerL float64 }
+type Usual struct{ LowGPerL, HighGPerL float64 } // grams per litre of finished drink
 
 // Form is a way an ingredient comes, such as sliced, with its own bulk density.
 type Form struct {
-	Name       string
-	BulkGPerML float64
+	Name       string  // ground, chopped, whole, …
+	BulkGPerML float64 // as it lies in the spoon, air and all
 }
 
 // Ingredient is one row of the catalogue.
 type Ingredient struct {
-	ID          string
-	Name        string
-	Aliases     []string
-	Role        Role
-	Class       Class
-	Stage       Stage   // when it goes in if nothing is said
-	BulkGPerML  float64 // as it lies in a measuring cup
-	Forms       []Form  // that lie in the cup otherwise
-	PieceG      map[quantity.Unit]float64
-	Swelling    float64 // volume soaked per volume dry; 0 unknown
-	UptakeGPerG float64 // water taken up in the soak
-	SoakH       Span    // at 20 °C
-	HasSoak     bool
-	Life        Life
-	Usual       Usual
-	PerGram     Content
-	Retired     bool // the cook's own row that is no longer offered
-	Bare        bool // the cook's own row with no composition: it costs and is named, and no figure counts it
-	Allergens   []string
-	Vegan       bool
-	EdibleShare float64    // of what is bought in its shell, peel or with its stone; 1 where nothing is thrown away
-	SkinShare   float64    // of the dry mass, taken off where it is skinned
-	StoneShare  float64    // of what is measured, which never goes in
-	ReleaseMax  float64    // share of its protein and fat that grinding for ever would release; 0 for the usual
-	GrindS      float64    // how long it is ground where nothing is said; 0 for what its class wants
-	SwellsC     [2]float64 // from where to where its starch swells, °C; zero for the usual of grain
-	Equals      Equal      // what it stands for among its likes
-	CountsAs    Count      // of another that one of it stands for
-	Parts       []Share    // of a blend; empty for anything else
-	Made        []Share    // of a drink: g that went into a gram of it; empty for anything else
-	Character   string     // what a sweetener brings besides sweetness
-	Source      string
-	tags        Tag
-	folded      [][]rune        // its name and aliases, for the search
-	fits        map[string]bool // words that may stand beside its name
-	nots        map[string]bool // words that may not
+	ID          string                    // of letters and hyphens; never changes once it ships
+	Name        string                    // as a shopping list has it
+	Aliases     []string                  // what else recipes call it, in any language of the catalogue
+	Role        Role                      // what it does in a drink
+	Class       Class                     // how it lets go of what is in it
+	Stage       Stage                     // when it goes in if nothing is said
+	BulkGPerML  float64                   // as it lies in a measuring cup
+	Forms       []Form                    // that lie in the cup otherwise
+	PieceG      map[quantity.Unit]float64 // g of one, by the unit it is counted in
+	Swelling    float64                   // volume soaked per volume dry; 0 unknown
+	UptakeGPerG float64                   // water taken up in the soak
+	SoakH       Span                      // at 20 °C
+	HasSoak     bool                      // whether soaking is a question at all
+	Life        Life                      // how long it lets a drink keep
+	Usual       Usual                     // what a litre usually has; outside of it the reader doubts
+	PerGram     Content                   // composition of what is eaten, g per g
+	Retired     bool                      // the cook's own row that is no longer offered
+	Bare        bool                      // the cook's own row with no composition: it costs and is named, and no figure counts it
+	Allergens   []string                  // codes of caution.Allergens
+	Vegan       bool                      // false for honey, milk, eggs
+	EdibleShare float64                   // of what is bought in its shell, peel or with its stone; 1 where nothing is thrown away
+	SkinShare   float64                   // of the dry mass, taken off where it is skinned
+	StoneShare  float64                   // of what is measured, which never goes in
+	ReleaseMax  float64                   // share of its protein and fat that grinding for ever would release; 0 for the usual
+	GrindS      float64                   // how long it is ground where nothing is said; 0 for what its class wants
+	SwellsC     [2]float64                // from where to where its starch swells, °C; zero for the usual of grain
+	Equals      Equal                     // what it stands for among its likes
+	CountsAs    Count                     // of another that one of it stands for
+	Parts       []Share                   // of a blend; empty for anything else
+	Made        []Share                   // of a drink: g that went into a gram of it; empty for anything else
+	Character   string                    // what a sweetener brings besides sweetness
+	Source      string                    // where the figures are from; "from memory" where they are
+	tags        Tag                       // what it is apart from its figures, see Has
+	folded      [][]rune                  // its name and aliases, for the search
+	fits        map[string]bool           // words that may stand beside its name
+	nots        map[string]bool           // words that may not
 }
 
 // Equal puts forms of one thing on one scale: GramsPerUnit of this one do the
 // work of GramsPerUnit of another in the same group. The zero Equal is none.
 type Equal struct {
-	Group        string
-	GramsPerUnit float64
+	Group        string  // whatever does the same work
+	GramsPerUnit float64 // g that do the work of one
 }
 
 // Count is a number of pieces of another ingredient.
 type Count struct {
-	ID     string
-	Pieces float64
+	ID     string  // of the ingredient it counts as
+	Pieces float64 // of that one, for one of this
 }
 
 // Share is a part of a blend, as a share of its mass.
 type Share struct {
-	Ingredient *Ingredient
-	Share      float64
+	Ingredient *Ingredient // a part of a blend
+	Share      float64     // of its mass, 0 to 1
 }
 
 // Tagged is a copy of the ingredient with the given tags.

@@ -19,9 +19,9 @@ var namesCSV string
 // the line shows one of When, a unit ("stick") or a word ("minced"); always where
 // that is empty.
 type Name struct {
-	Of    *Ingredient
-	Words []string
-	When  []string
+	Of    *Ingredient // nil where the name is of no ingredient
+	Words []string    // folded to their stems, in the order written
+	When  []string    // words that must stand near for the name to count; mostly none
 }
 
 // NamesWith are the names that hold a word, which is in the singular. The slice is
@@ -76,6 +76,7 @@ const minSlip = 5
 // minTwoSlips is the shortest word that two slips are forgiven in, letters.
 const minTwoSlips = 8
 
+// firstLetter parts the spellings into lists short enough to be searched whole.
 func firstLetter(word string) byte {
 	if word == "" {
 		return 0
@@ -141,6 +142,7 @@ func (c *Catalogue) readNames(text string) error {
 	return nil
 }
 
+// alsoCalled adds names in other languages to an ingredient that is there already.
 func (c *Catalogue) alsoCalled(i *Ingredient, names []string) error {
 	for _, name := range names {
 		key := fold(name)
@@ -157,7 +159,7 @@ func (c *Catalogue) alsoCalled(i *Ingredient, names []string) error {
 }
 
 // Taught is a name that a kitchen taught, for the ingredient of the name Of.
-type Taught struct{ Name, Of string }
+type Taught struct{ Name, Of string } // both as read, not folded
 
 // Taught is the catalogue with names that a kitchen taught. One that is taken already, or
 // whose ingredient is gone, is left out.

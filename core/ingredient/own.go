@@ -12,29 +12,29 @@ import (
 // Own is a row the cook adds. Only the name and the role are needed; nil
 // figures are not known, and what hangs on them is not reckoned.
 type Own struct {
-	ID        string
-	Name      string
-	Role      Role
-	GPerCup   *float64 // US cup
-	PieceG    *float64
-	Per100G   *OwnContent
-	LifeDays  *float64 // opened, in the fridge
-	Allergens []string
-	Vegan     bool
+	ID        string      // begins with "own-", which no row that ships does
+	Name      string      // what the cook calls it
+	Role      Role        // as those that ship have it
+	GPerCup   *float64    // US cup
+	PieceG    *float64    // g of one; nil where it is not counted
+	Per100G   *OwnContent // nil where nobody copied the pack's table
+	LifeDays  *float64    // opened, in the fridge
+	Allergens []string    // codes of caution.Allergens
+	Vegan     bool        // as the cook says
 }
 
 // OwnContent is what a label says of 100 g, in g except for sodium.
 type OwnContent struct {
-	ProteinG, FatG, SaturatedFatG, CarbohydrateG, SugarsG, FibreG, SodiumMg float64
+	ProteinG, FatG, SaturatedFatG, CarbohydrateG, SugarsG, FibreG, SodiumMg float64 // per 100 g, as packs print them
 }
 
-var usCupML = quantity.Cup.Size(quantity.US)
+var usCupML = quantity.Cup.Size(quantity.US) // Own's weights are per cup of 236.6 mL, whatever system the recipe has
 
 // Limits of what a label can say.
 const (
 	maxPer100G  = 100.5 // rounding on a label
-	maxSodiumMg = 40000
-	maxGPerCup  = 5000
+	maxSodiumMg = 40000 // table salt has 39,000 mg in 100 g; nothing has more
+	maxGPerCup  = 5000  // of lead it would be 2,700
 )
 
 // Row is the own row as an ingredient. The error, a *fault.Error, names the
@@ -74,6 +74,7 @@ func usualOf(r Role) (Class, Stage) {
 	return Soluble, Strained
 }
 
+// measures takes the weights the cook gave. The error names the field it belongs to.
 func (o Own) measures(i *Ingredient) error {
 	if o.GPerCup != nil {
 		if !(*o.GPerCup >= 0.1 && *o.GPerCup <= maxGPerCup) {

@@ -50,11 +50,12 @@ func (c *Catalogue) Suggest(typed string, limit int) []*Ingredient {
 	return found
 }
 
-type hit struct {
-	i    *Ingredient
-	rank int
+type hit struct { // an ingredient that was found, and how well
+	i    *Ingredient // never nil
+	rank int         // lower is better
 }
 
+// hits ranks every ingredient that ships and keeps the catalogue's order among equals.
 func (c *Catalogue) hits(key string, rank func(*Ingredient, string) (int, bool)) []hit {
 	var hits []hit
 	for _, i := range c.rows {
@@ -98,7 +99,7 @@ func (i *Ingredient) rank(key string) (int, bool) {
 
 const (
 	minMisspelt     = 3 // letters, below which everything is near to everything
-	lettersPerError = 6
+	lettersPerError = 6 // a word may be misspelt once for every so many letters
 )
 
 // misspelt ranks by how many letters are wrong, one in six being forgiven. A

@@ -5,7 +5,7 @@ import "strings"
 // Treatment is what is done to an ingredient: before it is measured, or, where
 // it is rubbed or sprouted, here after its soak. What is toasted is toasted here,
 // before it is measured, and is roasted all the same.
-type Treatment struct{ Roasted, Toasted, Salted, Skinned, Rubbed, Sprouted bool }
+type Treatment struct{ Roasted, Toasted, Salted, Skinned, Rubbed, Sprouted bool } // what a line says was done before it was bought or measured
 
 // TreatmentIn finds the treatments that words name: "roasted, salted".
 func TreatmentIn(words string) Treatment {

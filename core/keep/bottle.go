@@ -9,10 +9,10 @@ func Fills(batchML, bottlesML float64) bool { return bottlesML <= batchML*Overfi
 
 // Leftover is what is left in a bottle.
 type Leftover struct {
-	Bottle, Drink    int64 // which they are
-	InUse            bool
-	Frozen           bool
-	VolumeML, LeftML float64
+	Bottle, Drink    int64   // which they are
+	InUse            bool    // it is being drunk from
+	Frozen           bool    // it stands in the freezer
+	VolumeML, LeftML float64 // what was filled, and what is left of it
 }
 
 // Apart is why two leftovers are not poured together; Together where they are.
@@ -20,12 +20,12 @@ type Apart string
 
 // The reasons.
 const (
-	Together    Apart = ""
-	NotTwo      Apart = "not-two" // bottles in use
-	TwoDrinks   Apart = "two-drinks"
-	IsFrozen    Apart = "frozen"
-	OneIsFull   Apart = "full" // fresh milk poured onto old is as old as the old
-	TooMuchByML Apart = "too-much"
+	Together    Apart = ""           // nothing keeps them apart
+	NotTwo      Apart = "not-two"    // bottles in use
+	TwoDrinks   Apart = "two-drinks" // pouring them together would lose both their stories
+	IsFrozen    Apart = "frozen"     // frozen, or not thawed yet
+	OneIsFull   Apart = "full"       // fresh milk poured onto old is as old as the old
+	TooMuchByML Apart = "too-much"   // more than the vessel holds
 )
 
 // nothingML is less than can be told from nothing in a bottle.
@@ -63,9 +63,9 @@ func CanFreeze(places ...Place) bool {
 // How long pulp keeps, in days: by caution and by custom in the fridge, and frozen
 // (common practice, no source).
 const (
-	pulpCautiousDays  = 2
-	pulpCustomaryDays = 3
-	pulpFrozenDays    = 60
+	pulpCautiousDays  = 2  // in the fridge
+	pulpCustomaryDays = 3  // in the fridge
+	pulpFrozenDays    = 60 // in the freezer, either school
 )
 
 // PulpDays is how many days pulp is good for, the day it is made or frozen being day 1.

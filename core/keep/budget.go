@@ -13,10 +13,10 @@ type Place string
 
 // The places.
 const (
-	InFridge  Place = "fridge"
-	InDoor    Place = "door" // of the fridge, and as warm as it
-	InFreezer Place = "freezer"
-	Outside   Place = "outside"
+	InFridge  Place = "fridge"  // at whatever it measured, or else is set to
+	InDoor    Place = "door"    // of the fridge, and as warm as it
+	InFreezer Place = "freezer" // time stands still there
+	Outside   Place = "outside" // at the room's temperature
 )
 
 // IsCold tells whether the fridge's record counts for the place.
@@ -24,8 +24,8 @@ func (p Place) IsCold() bool { return p == InFridge || p == InDoor }
 
 // Stay is a bottle standing somewhere, until the next stay begins.
 type Stay struct {
-	From  time.Time
-	Place Place
+	From  time.Time // when it was put there
+	Place Place     // until the next stay, or now
 }
 
 // Bottle is what is asked about: its life and where it has stood.
@@ -34,42 +34,42 @@ type Bottle struct {
 	Days     map[School]float64 // its reference life at 4 °C
 	Frozen   map[School]int     // days its quality holds in the freezer
 	Steady   bool               // a concentrate: seven days are no limit for it
-	VolumeML float64
-	Stays    []Stay
+	VolumeML float64            // filled with, mL; decides how long it thaws
+	Stays    []Stay             // in order of time, the first from when it was filled
 }
 
 // Rules of discarding that no arithmetic overrides.
 // Sources: FDA Food Code 3-501.19 and the USDA two-hour rule for what stands
 // outside; Food Code 3-501.16 for 5 °C; the 8 °C of custom from memory.
 const (
-	outsideMost     = 2 * time.Hour
-	outsideHotMost  = time.Hour
-	hotRoomC        = 32.
-	roomFromC       = 15. // colder than that is no room
-	spellMost       = 4 * time.Hour
-	spellCustomC    = 8.
-	thawHoursPerL   = 24.
-	thawedMostDays  = 2.
-	fridgeSwingsByC = 1. // either way, until there is a record (from memory)
+	outsideMost     = 2 * time.Hour // after that nobody answers for it (USDA: two hours)
+	outsideHotMost  = time.Hour     // in a hot room half of that
+	hotRoomC        = 32.           // USDA's 90 °F
+	roomFromC       = 15.           // colder than that is no room
+	spellMost       = 4 * time.Hour // a power cut: after four hours above the line it goes out
+	spellCustomC    = 8.            // °C; the customary school lets a fridge warm so far
+	thawHoursPerL   = 24.           // about a day for a litre, in the fridge
+	thawedMostDays  = 2.            // days after thawing, whatever was left before
+	fridgeSwingsByC = 1.            // either way, until there is a record (from memory)
 )
 
 // Reason is why a bottle keeps as it does, and how many days of its life at
 // 4 °C that is.
 type Reason struct {
-	Text say.Text
-	Days float64
+	Text say.Text // what took or gave the time
+	Days float64  // of life at the usual 4 °C; negative where it was lost
 }
 
 // Budget is what is left of a bottle's life. LeftDays only ever falls, wherever
 // the bottle is put; the moment it ends may move, and later in a colder place,
 // but nothing that is past or out comes back.
 type Budget struct {
-	SpentDays, LeftDays float64   // at 4 °C
-	UseBy               time.Time // the moment it ends
-	Earliest, Latest    time.Time // were the fridge a degree warmer or colder from now on
-	Past                bool      // it has ended, or is out
-	Out                 say.Text  // why it is to be thrown out whatever the date; zero where it is not
-	Frozen              bool
+	SpentDays, LeftDays float64    // at 4 °C
+	UseBy               time.Time  // the moment it ends
+	Earliest, Latest    time.Time  // were the fridge a degree warmer or colder from now on
+	Past                bool       // it has ended, or is out
+	Out                 say.Text   // why it is to be thrown out whatever the date; zero where it is not
+	Frozen              bool       // it stands in the freezer now
 	Thawing             time.Time  // until then; zero where it does not
 	Reasons             []Reason   // the heaviest first
 	Longer              []say.Text // what would lengthen it
@@ -87,14 +87,14 @@ func (b Bottle) Budget(r Record, s School, roomC float64, now time.Time) Budget 
 
 // account is a budget being reckoned.
 type account struct {
-	Bottle
-	r       Record
-	school  School
-	roomC   float64
-	now     time.Time
-	out     Budget
-	left    float64 // days at 4 °C; what it was last where it is past
-	ended   time.Time
+	Bottle                // whose life is paid from
+	r       Record        // what the thermometer said
+	school  School        // whose life it began with
+	roomC   float64       // °C, where it stands outside
+	now     time.Time     // nothing after it is known
+	out     Budget        // what is being found out
+	left    float64       // days at 4 °C; what it was last where it is past
+	ended   time.Time     // when the life ran out; zero while it has not
 	outside time.Duration // at room temperature
 	thawed  time.Time     // when it was taken out of the freezer; zero where it never was
 }
@@ -116,6 +116,8 @@ func (a *account) spend() {
 	a.judgeSpells()
 }
 
+// stay pays for one stay: in the freezer nothing, in the fridge by its temperature,
+// outside by the room's. left tells that the bottle was taken from there at until.
 func (a *account) stay(stay Stay, until time.Time, left bool) {
 	lasted := until.Sub(stay.From)
 	switch {
@@ -163,6 +165,7 @@ func (a *account) cold(from, until time.Time) {
 	}
 }
 
+// warmer is which of the two sentences fits: life lost to warmth, or gained from cold.
 func warmer(extra float64) string {
 	if extra > 0 {
 		return "fridge-was-warmer"
@@ -214,6 +217,7 @@ func (a *account) end(at time.Time) {
 	}
 }
 
+// because writes down one thing that cost or gave life, in days.
 func (a *account) because(why say.Text, days float64) {
 	a.out.Reasons = append(a.out.Reasons, Reason{why, days})
 }
@@ -231,6 +235,7 @@ func (a *account) limit() time.Time {
 	return limit
 }
 
+// thawReady is when the last of the ice is gone: a day for each litre.
 func (a *account) thawReady() time.Time {
 	return a.thawed.Add(time.Duration(thawHoursPerL * a.VolumeML / 1000 * float64(time.Hour)))
 }
@@ -266,6 +271,7 @@ func (a *account) judgeSpells() {
 	}
 }
 
+// throwOut ends the story: nothing is left, and why is told first.
 func (a *account) throwOut(why say.Text) {
 	a.out.Out = why
 	a.left = 0
@@ -312,6 +318,8 @@ func (a *account) date() {
 	}
 }
 
+// datedInTheFridge finds the date for what still stands cold: from now on at the rate
+// its fridge runs at, and never past the limits of a spell or a thaw.
 func (a *account) datedInTheFridge() {
 	from := a.now
 	if !a.thawed.IsZero() {
@@ -351,6 +359,7 @@ const coldC = 1
 
 func inDays(d time.Duration) float64 { return d.Hours() / 24 }
 
+// inHours says a length of time as a cook would: minutes below an hour.
 func inHours(d time.Duration) say.Text {
 	if d < time.Hour {
 		return say.Of("minutes", d.Minutes())

@@ -10,10 +10,10 @@ type Bath string
 
 // The baths.
 const (
-	InAir     Bath = "air"
-	InWater   Bath = "cold water"
-	InIce     Bath = "ice bath"
-	InAFridge Bath = "fridge"
+	InAir     Bath = "air"        // standing in the kitchen
+	InWater   Bath = "cold water" // in a sink of cold water
+	InIce     Bath = "ice bath"   // in ice and water
+	InAFridge Bath = "fridge"     // put away warm, which warms the fridge
 )
 
 // Baths are all of them, the slowest first.
@@ -27,10 +27,10 @@ var baths = map[Bath]struct{ tempC, wPerM2K float64 }{
 
 // Cooling is a cooked drink on its way down.
 type Cooling struct {
-	VolumeML float64
+	VolumeML float64 // in one vessel, mL
 	DepthCM  float64 // how deep it stands in its vessel; 0 for a common pan
-	FromC    float64
-	Bath     Bath
+	FromC    float64 // when it came off the heat, °C
+	Bath     Bath    // what it stands in
 	RoomC    float64 // for air
 	Vessels  int     // it is divided among; 0 for one
 	fitted   float64 // the rate it was measured to have; 0 where it was not
@@ -38,15 +38,15 @@ type Cooling struct {
 
 // The two points of the Food Code (3-501.14).
 const (
-	CookedC   = 57.
-	FirstC    = 21.
-	ColdC     = 5.
-	FirstMost = 2 * time.Hour
-	ColdMost  = 6 * time.Hour
+	CookedC   = 57.           // 135 °F, the Food Code's 3-501.14: the clock starts here
+	FirstC    = 21.           // 70 °F, within FirstMost
+	ColdC     = 5.            // 41 °F, within ColdMost of the start
+	FirstMost = 2 * time.Hour // the first stretch, where most would grow
+	ColdMost  = 6 * time.Hour // the whole of it
 )
 
 const (
-	commonDepthCM = 10.
+	commonDepthCM = 10. // cm deep, where nobody gave the vessel's depth
 	milkJPerMLK   = 4.1 // heat capacity of a plant milk (Choi & Okos, about 90 % water)
 )
 
@@ -72,6 +72,7 @@ func (c Cooling) perSecond() float64 {
 	return baths[c.Bath].wPerM2K * areaM2 / (ml * milkJPerMLK)
 }
 
+// bathC is what it cools down to, °C: the room, or the bath's own temperature.
 func (c Cooling) bathC() float64 {
 	if c.Bath == InAir {
 		return c.RoomC
@@ -164,10 +165,10 @@ func (c Cooling) Clock(began time.Time) CoolingClock {
 
 // Help is a way to cool a drink faster.
 type Help struct {
-	Bath    Bath
-	Vessels int
-	DepthCM float64 // 0 for a common pan's
-	Cooling CoolingClock
+	Bath    Bath         // in place of the one that is too slow
+	Vessels int          // that it is divided among; 1 where it stays together
+	DepthCM float64      // 0 for a common pan's
+	Cooling CoolingClock // how it would go then
 }
 
 // shallowCM is how deep a drink stands in a roasting tin or a wide pan (common
@@ -199,11 +200,11 @@ type CoolingVerdict string
 const (
 	MissedFirst CoolingVerdict = "missed-first" // still above 21 °C after its time
 	MissedCold  CoolingVerdict = "missed-cold"  // still above 5 °C after its time
-	CoolsInTime CoolingVerdict = "in-time"
-	NeverFirst  CoolingVerdict = "never-first" // that bath never brings it to 21 °C
-	LateFirst   CoolingVerdict = "late-first"
-	NeverCold   CoolingVerdict = "never-cold"
-	LateCold    CoolingVerdict = "late-cold"
+	CoolsInTime CoolingVerdict = "in-time"      // both stretches
+	NeverFirst  CoolingVerdict = "never-first"  // that bath never brings it to 21 °C
+	LateFirst   CoolingVerdict = "late-first"   // too long above FirstC
+	NeverCold   CoolingVerdict = "never-cold"   // the bath is warmer than ColdC
+	LateCold    CoolingVerdict = "late-cold"    // too long from FirstC to ColdC
 )
 
 // IsMissed tells whether it is past keeping.
@@ -230,7 +231,7 @@ func (k CoolingClock) Verdict(nowC float64, now time.Time) CoolingVerdict {
 
 // Warning is when it is asked how cold a drink is, before a point that it must meet.
 type Warning struct {
-	TempC float64
+	TempC float64       // what it should be down to by then
 	By    time.Time     // the point
 	In    time.Duration // from now; a minute at the least
 }
@@ -238,8 +239,8 @@ type Warning struct {
 // How long before the two points it is asked how cold it is: long enough for an
 // ice bath to help (a judgement, no source).
 const (
-	firstWarning = 40 * time.Minute
-	coldWarning  = 90 * time.Minute
+	firstWarning = 40 * time.Minute // before FirstMost, so that ice can still be fetched
+	coldWarning  = 90 * time.Minute // before ColdMost
 )
 
 // Warnings are those for the points that are still to come.

@@ -37,6 +37,7 @@ func LastWholeDay(start, useBy time.Time) time.Time {
 // being the first.
 func FrozenUntil(frozenOn time.Time, days int) time.Time { return frozenOn.AddDate(0, 0, days-1) }
 
+// earlier is the first of two moments.
 func earlier(a, b time.Time) time.Time {
 	if a.Before(b) {
 		return a
@@ -59,10 +60,10 @@ type Standing string
 
 // The standings, from good to past.
 const (
-	Fine    Standing = "fine"
-	Soon    Standing = "soon" // tomorrow is its last day
-	LastDay Standing = "last day"
-	Past    Standing = "past"
+	Fine    Standing = "fine"     // days are left
+	Soon    Standing = "soon"     // tomorrow is its last day
+	LastDay Standing = "last day" // it must go today
+	Past    Standing = "past"     // it is over
 )
 
 // On tells how something last good on useBy stands on today, and how many

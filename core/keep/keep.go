@@ -41,8 +41,8 @@ type School string
 
 // The schools. Cautious is the default.
 const (
-	Cautious  School = "cautious"
-	Customary School = "customary"
+	Cautious  School = "cautious"  // extension services and food authorities: short, and the one to begin with
+	Customary School = "customary" // what experienced home cooks do
 )
 
 // ParseSchool reads cautious or customary.
@@ -64,8 +64,8 @@ const (
 	// Added sugars in g per 100 mL from which and up to which the cautious
 	// school shortens a life, and the days it falls to (common practice).
 	sweetenedFromG = 1.
-	sweetenedToG   = 5.
-	sweetenedDays  = 2.
+	sweetenedToG   = 5. // g in 100 mL: from here on it falls no further
+	sweetenedDays  = 2. // what the life falls to
 
 	boiledDays = 1 // customary school
 
@@ -73,56 +73,56 @@ const (
 	// one above hotFridgeC a day (earlier Food Codes gave 4 of 7 days at 7 °C;
 	// from memory).
 	hotFridgeC    = 7
-	warmShare     = 0.5
-	leastDays     = 1. // a use-by is never under 24 h from when life begins
-	steadyFromDay = 7  // beyond the yardstick a life is a concentrate's
+	warmShare     = 0.5 // of the life, above WarmFridgeC
+	leastDays     = 1.  // a use-by is never under 24 h from when life begins
+	steadyFromDay = 7   // beyond the yardstick a life is a concentrate's
 )
 
 // A concentrate has too little free water to spoil soon. Its life by water
 // activity after FDA Food Code 1-201.10, tables A and B (from memory), falls in
 // a straight line between these points to that of any drink.
 const (
-	steadyActivity   = 0.88
+	steadyActivity   = 0.88 // drier than that gains nothing more
 	filledActivity   = 0.92 // filled hot
-	filledAsAny      = 0.95
-	unfilledAsAny    = 0.90
-	filledCautious   = 30.
-	filledCustomary  = 60.
-	sterileCustomary = 90.
-	middleCautious   = 14.
-	middleCustomary  = 28.
-	openCautious     = 14.
-	openCustomary    = 30.
+	filledAsAny      = 0.95 // filled hot: wetter than that it keeps as any drink
+	unfilledAsAny    = 0.90 // the same, where it was not filled hot
+	filledCautious   = 30.  // days at steadyActivity, filled hot
+	filledCustomary  = 60.  // the same, by custom
+	sterileCustomary = 90.  // the same, boiled besides
+	middleCautious   = 14.  // days at filledActivity
+	middleCustomary  = 28.  // the same, by custom
+	openCautious     = 14.  // days at steadyActivity, not filled hot
+	openCustomary    = 30.  // the same, by custom
 )
 
 // Part is a line's own fridge life.
 type Part struct {
-	Name string
-	Life ingredient.Life
-	Base bool // sets the reference life; other parts only cap it
+	Name string          // as the reason names it
+	Life ingredient.Life // what it allows, in days
+	Base bool            // sets the reference life; other parts only cap it
 }
 
 // Drink is what is asked about.
 type Drink struct {
-	Parts         []Part
+	Parts         []Part  // everything with a life of its own
 	AddedSugarsG  float64 // per 100 mL: syrups, sugars, honey, condensed milk; whole dates and fruit not
-	WaterActivity float64
-	FridgeC       float64
-	TigerNut      bool // a shorter freezer life
-	Boiled        bool // boiled, cooled fast, in a sterilised bottle
-	HotFilled     bool // heated to 85 °C and bottled as hot
-	Unsettled     bool // some line is not counted, and might keep less
-	RawSoy        bool // soy that was never boiled: nobody drinks it, so it has no life
+	WaterActivity float64 // of the finished drink, 0 to 1
+	FridgeC       float64 // °C; above 5 the life is cut
+	TigerNut      bool    // a shorter freezer life
+	Boiled        bool    // boiled, cooled fast, in a sterilised bottle
+	HotFilled     bool    // heated to 85 °C and bottled as hot
+	Unsettled     bool    // some line is not counted, and might keep less
+	RawSoy        bool    // soy that was never boiled: nobody drinks it, so it has no life
 }
 
 // Life is how long the drink keeps. Days are before rounding down; zero means
 // it cannot be computed.
 type Life struct {
-	CautiousDays, CustomaryDays float64
+	CautiousDays, CustomaryDays float64    // days by either school; what the cook sees is the one chosen
 	AtFour                      [2]float64 // cautious and customary, before the fridge's temperature counts
 	Steady                      bool       // a concentrate, that seven days are no limit for
 	freezer                     [2]int     // cautious, customary
-	Reasons                     []say.Text
+	Reasons                     []say.Text // what shortened it, the deciding one first
 }
 
 // Known tells whether a life could be computed.
@@ -212,7 +212,7 @@ func (l *Life) cap(parts []Part) {
 }
 
 // point is a life at a water activity.
-type point struct{ activity, cautious, customary float64 }
+type point struct{ activity, cautious, customary float64 } // one corner of the curve of life by water activity; days
 
 // concentrate lengthens the life of what has little free water.
 func (l *Life) concentrate(d Drink) {
@@ -301,6 +301,7 @@ func rateOf(tempC float64, steady bool) float64 {
 	return RelativeRate(tempC)
 }
 
+// because adds a reason; the first that is added is the one that decided.
 func (l *Life) because(code string, args ...any) {
 	l.Reasons = append(l.Reasons, say.Of(code, args...))
 }
@@ -333,6 +334,7 @@ func (l Life) FreezerDays(s School) int {
 	return l.freezer[0]
 }
 
+// freezerDays is how long it stays good frozen, by either school. Tiger nut parts sooner.
 func freezerDays(tigerNut bool) [2]int {
 	if tigerNut {
 		return [2]int{14, 14}

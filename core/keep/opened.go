@@ -9,8 +9,8 @@ import (
 // Opened is how long the rest of a pack keeps once it is open, in days by each
 // school, and where it belongs.
 type Opened struct {
-	CautiousDays, CustomaryDays float64
-	Where                       string
+	CautiousDays, CustomaryDays float64 // days after opening
+	Where                       string  // a code: where it belongs once opened
 }
 
 // Shares of its mass by which an opened pack is told apart, and how long each
@@ -20,17 +20,17 @@ const (
 	strong  = 0.20 // of alcohol, on which nothing grows
 	moist   = 0.20 // of water: a syrup at least
 	fresh   = 0.40 // and what spoils within days
-	oily    = 0.90
+	oily    = 0.90 // of fat: an oil or butter
 	fatty   = 0.20 // of fat, which turns rancid
 	scented = 0.01 // of sugars and protein, in a flower water
 )
 
 // Where an opened pack is kept, as codes.
 const (
-	inACool    = "cupboard"
-	inTheJar   = "closed-jar"
-	inTheCold  = "fridge"
-	inACovered = "covered-in-fridge"
+	inACool    = "cupboard"          // dry and dark
+	inTheJar   = "closed-jar"        // dry, and shut against damp
+	inTheCold  = "fridge"            // 4 °C
+	inACovered = "covered-in-fridge" // poured out of the can, under a lid
 )
 
 // OpenedLife is how long the rest of an opened pack of an ingredient keeps.

@@ -8,16 +8,16 @@ import (
 
 // Reading is the fridge's temperature from a moment on, until the next.
 type Reading struct {
-	At    time.Time
-	TempC float64
+	At    time.Time // the thermometer's own clock
+	TempC float64   // °C
 }
 
 // Record is what a fridge's thermometer saw, and what the fridge is set to.
 type Record struct {
-	Readings []Reading // the earliest first
-	SetC     float64
-	Nonsense int // readings left out: no fridge is that cold or warm
-	known    map[School]summary
+	Readings []Reading          // the earliest first
+	SetC     float64            // what the fridge is set to, where nothing was measured
+	Nonsense int                // readings left out: no fridge is that cold or warm
+	known    map[School]summary // sums that are asked for again, by school
 }
 
 // summary is what a record comes to by a school, so that a bottle's life along
@@ -29,14 +29,14 @@ type summary struct {
 
 // run is a stretch of readings one after the other, from the first up to and
 // without the last.
-type run struct{ first, last int }
+type run struct{ first, last int } // places in Readings, both counted in
 
 // What a reading has to lie between to be one of a fridge, °C, and after how
 // long without one the record has a gap (from memory).
 const (
-	coldestC = -15.
-	warmestC = 45.
-	gapAfter = 30 * time.Minute
+	coldestC = -15.             // °C; colder is a freezer, or a broken probe
+	warmestC = 45.              // °C; warmer is no fridge
+	gapAfter = 30 * time.Minute // longer than that without a reading is not known
 )
 
 // IsOfAFridge tells whether a temperature is one that a fridge can have.
@@ -83,9 +83,9 @@ func (r Record) summed(s School) summary {
 
 // piece is a stretch at one temperature.
 type piece struct {
-	from, to time.Time
-	tempC    float64
-	gap      bool // nothing was read
+	from, to time.Time // a stretch at one temperature
+	tempC    float64   // °C
+	gap      bool      // nothing was read
 }
 
 // spent is the life spent in it, in days at 4 °C.
@@ -170,10 +170,10 @@ func (r Record) walked(from, to time.Time, s School) float64 {
 
 // Spell is a stretch above a temperature.
 type Spell struct {
-	From, To time.Time
-	MostC    float64
-	Days     float64 // of life at 4 °C that it spent
-	Gap      bool    // some of it was not read but held
+	From, To time.Time // when the air first was above the line, and when no more
+	MostC    float64   // the warmest in between
+	Days     float64   // of life at 4 °C that it spent
+	Gap      bool      // some of it was not read but held
 }
 
 // Lasted is how long it was.

@@ -13,14 +13,14 @@ const (
 	lagPerML    = 45 * time.Minute / 500 // from memory
 	joinsWithin = 60 * time.Minute       // runs with a shorter gap are one
 	countsFrom  = 30 * time.Minute       // and from this long on they add up over a life
-	freezerC    = -18.
+	freezerC    = -18.                   // °C, the freezer's
 )
 
 // air is a stretch of one temperature around a bottle.
 type air struct {
-	from, to time.Time
-	tempC    float64
-	gap      bool
+	from, to time.Time // one stretch of air
+	tempC    float64   // °C
+	gap      bool      // nothing was read in it
 }
 
 // warmSpells are the runs of the drink's own temperature above a limit, over
@@ -40,8 +40,8 @@ func (a *account) warmSpells(aboveC float64) []Spell {
 
 // span is air that is looked at, and whether what was before it is too.
 type span struct {
-	air
-	joins bool
+	air        // the air it covers
+	joins bool // it goes on from the one before without a gap
 }
 
 // warmSpans are the stretches that a warm drink may come of: those of air above
@@ -103,7 +103,7 @@ func (r Record) around(from, to time.Time, aboveC float64, s School, after time.
 }
 
 // Span is a stretch of time.
-type Span struct{ From, To time.Time }
+type Span struct{ From, To time.Time } // half open: To does not belong to it
 
 // follow is the drink's temperature at the end of a span, with the run above
 // the limit within it told.

@@ -9,12 +9,12 @@ import (
 // Molar masses in g/mol, and Norrish's constants for the solutes.
 // Source of the constants: Norrish 1966; Chirife.
 const (
-	molarWater  = 18.015
-	molarHexose = 180.16
-	molarDouble = 342.30
+	molarWater  = 18.015 // g/mol
+	molarHexose = 180.16 // g/mol: glucose and fructose
+	molarDouble = 342.30 // g/mol: sucrose, lactose, maltose
 
-	norrishDouble = 6.47
-	norrishHexose = 2.25
+	norrishDouble = 6.47 // Norrish's constant of disaccharides (Chirife and Favetto 1980)
+	norrishHexose = 2.25 // and of hexoses
 )
 
 // WaterActivity is the water activity of the water phase of a drink, from its
@@ -35,8 +35,8 @@ func WaterActivity(c ingredient.Content) float64 {
 // Saturation of sucrose in water, % by mass, at 0 and at 20 °C. Source: ICUMSA,
 // from memory; a straight line between them.
 const (
-	saturated0Pct  = 64.2
-	saturated20Pct = 66.7
+	saturated0Pct  = 64.2 // g of sucrose in 100 g of solution at 0 °C
+	saturated20Pct = 66.7 // and at 20 °C
 )
 
 // SaturatedPct is how much sucrose water holds at tempC, % by mass.

@@ -9,12 +9,12 @@ import (
 
 // Bowl is a lot that soaks, topped up and drawn from for several drinks.
 type Bowl struct {
-	Ingredient *ingredient.Ingredient
-	DryG       float64   // what is left in it, as it was dry
-	Since      time.Time // the oldest of it went in
-	Topped     time.Time // the newest of it went in
-	Changed    time.Time // its water was changed last
-	Fridge     bool
+	Ingredient *ingredient.Ingredient // what was soaked
+	DryG       float64                // what is left in it, as it was dry
+	Since      time.Time              // the oldest of it went in
+	Topped     time.Time              // the newest of it went in
+	Changed    time.Time              // its water was changed last
+	Fridge     bool                   // it stands in the fridge, where it lasts longer
 }
 
 // BowlState is how a bowl stands in a kitchen.
@@ -49,8 +49,8 @@ func (b Bowl) In(k Room, now time.Time) BowlState {
 
 // Draw is what a drink takes from a bowl, as it was dry, and when.
 type Draw struct {
-	At   time.Time
-	DryG float64
+	At   time.Time // when the drained base is wanted
+	DryG float64   // g, as it was before it soaked
 }
 
 // Enough is how far a bowl goes.

@@ -8,28 +8,28 @@ import (
 
 // Need is what a drink takes of an ingredient at its size.
 type Need struct {
-	ID    string
-	MassG float64
-	Minor bool // salt, spice, flavour: few kitchens keep count of it
+	ID    string  // of the catalogue
+	MassG float64 // g
+	Minor bool    // salt, spice, flavour: few kitchens keep count of it
 }
 
 // Have is what there is of an ingredient: in the cupboard, in an open pack, a
 // bowl or a bottle.
 type Have struct {
-	ID    string
-	MassG float64
+	ID    string    // of the catalogue
+	MassG float64   // g in the pantry
 	UseBy time.Time // its last good day; zero where nothing hurries
 }
 
 // CanMake is how far what there is goes towards a drink.
 type CanMake struct {
-	Drink   int     // its place among those asked about
-	Share   float64 // of its size, what there is does for; more than 1 where there is more
-	Missing []Need  // what there is none of
-	ToCheck []Need  // of minor things, what is not known to be there
-	FirstID string  // what of it spoils first; empty where nothing hurries
-	First   time.Time
-	SavedG  float64 // of that, what the drink uses up
+	Drink   int       // its place among those asked about
+	Share   float64   // of its size, what there is does for; more than 1 where there is more
+	Missing []Need    // what there is none of
+	ToCheck []Need    // of minor things, what is not known to be there
+	FirstID string    // what of it spoils first; empty where nothing hurries
+	First   time.Time // its last good day
+	SavedG  float64   // of that, what the drink uses up
 }
 
 // enoughShare is from which share of its size on a drink can be made: a batch
@@ -64,6 +64,7 @@ func Makeable(drinks [][]Need, haves []Have, today time.Time) []CanMake {
 	return out
 }
 
+// rank sorts what can be made now before what must be bought for.
 func rank(c CanMake) int {
 	if c.Now() {
 		return 0

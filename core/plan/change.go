@@ -50,7 +50,7 @@ func changed(steps []Step, changes []process.Change) (out []Step, unapplied []in
 }
 
 // bounds are what a step that moves stays after and before.
-type bounds struct{ after, before []Kind }
+type bounds struct{ after, before []Kind } // kinds a step must stay behind, and before
 
 // movable are the steps that may stand elsewhere, by what hangs on them. What is
 // bloomed is only moved earlier, so that it never has less time to draw.
@@ -74,6 +74,8 @@ func move(steps []Step, from, to int) (moved []Step, ok bool) {
 	return slices.Insert(moved, to, s), true
 }
 
+// canMove tells whether a step may stand before another without harm: never before what
+// it needs, never behind what needs it. from and to are places in steps.
 func canMove(steps []Step, from, to int) bool {
 	keeps, can := movable[steps[from].Kind]
 	if !can || to == from || to == from+1 || steps[from].Kind == Bloom && to > from {
@@ -100,7 +102,7 @@ func MoveTo(steps []Step, from int) []int {
 	return out
 }
 
-var gradually = say.Of("grind-gradually")
+var gradually = say.Of("grind-gradually") // where hot liquid is ground
 
 // ownStep is a step of the cook's.
 func ownStep(c process.Change) Step {

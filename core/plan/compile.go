@@ -60,16 +60,18 @@ func Steps(d *reckon.Drink, r *reckon.Reckoning, k Room, where Soaking) []Step {
 
 // compiler makes the steps of one drink, one after another.
 type compiler struct {
-	d       *reckon.Drink
-	r       *reckon.Reckoning
-	layout  *process.Layout
-	method  process.Method
-	soaking []bool // by line: a base that soaks
-	kitchen Room
-	where   Soaking
-	steps   []Step
+	d       *reckon.Drink     // what is made
+	r       *reckon.Reckoning // its figures
+	layout  *process.Layout   // which line goes where
+	method  process.Method    // the recipe's, as the cook said it
+	soaking []bool            // by line: a base that soaks
+	kitchen Room              // what the kitchen has
+	where   Soaking           // where the base soaks
+	steps   []Step            // what was written so far
 }
 
+// newCompiler finds out which lines soak before any step is written, since soaking shows
+// in names, amounts and the first steps alike.
 func newCompiler(d *reckon.Drink, r *reckon.Reckoning, k Room, where Soaking) *compiler {
 	c := &compiler{d: d, r: r, layout: &r.Made.Layout, method: d.AsSaid(), kitchen: k, where: where, soaking: make([]bool, len(d.Lines))}
 	for _, at := range [][]int{c.layout.Soaked, c.layout.InKept} {
@@ -116,6 +118,7 @@ func (c *compiler) amount(n int) Amount {
 	return a
 }
 
+// names is what the amounts are called in a sentence: lower case, without what follows a comma.
 func names(amounts []Amount) []string {
 	all := make([]string, len(amounts))
 	for n, a := range amounts {
@@ -192,6 +195,7 @@ func (c *compiler) keptLiquidG() float64 {
 	return total
 }
 
+// drain: the water of the soak goes away with what it drew out, unless the recipe keeps it.
 func (c *compiler) drain() {
 	amounts, _, soaks := c.soaked()
 	if rinsed := c.of(c.layout.Rinsed); len(rinsed) > 0 {
@@ -342,6 +346,7 @@ func (c *compiler) infuse() {
 	c.add(Step{Kind: Infuse, Title: say.Of("infuse"), Length: hours(24, 24, 48), Fridge: true, TempC: c.d.FridgeC})
 }
 
+// ice goes into the jug to keep it cool, and melts: it is water like any other.
 func (c *compiler) ice() {
 	if ice := c.of(c.layout.Ice); len(ice) > 0 {
 		c.add(Step{Kind: Ice, Title: say.Of("ice"), Amounts: ice, Length: fixed(iceMin), HandsOn: true,
@@ -372,6 +377,7 @@ func (c *compiler) caution(codes ...string) say.Text {
 // groundML is what is in the jug when it is strained: what joins later is not.
 func (c *compiler) groundML() float64 { return c.r.Jug.GroundML }
 
+// strain: where nothing was ground or no strainer is used, what would go in is poured in.
 func (c *compiler) strain() {
 	strainer := c.method.Strainer
 	early, rinse, again := c.of(c.layout.Early), c.of(c.layout.Rinse), c.of(c.layout.Again)
@@ -525,6 +531,7 @@ func (c *compiler) blendsIn(places []int) bool {
 	return slices.ContainsFunc(places, func(n int) bool { return c.r.Through[n].BlendsIn() })
 }
 
+// blendIn: what is whirled under the milk for a moment, with a timer for it.
 func blendIn(title say.Text, amounts []Amount) Step {
 	return Step{Kind: BlendIn, Title: title, Amounts: amounts, Length: fixed(loadMin + blendInMin), Timer: minutesOf(blendInMin), HandsOn: true, Blender: true,
 		Right: say.Of("blend-in-right")}
@@ -622,6 +629,7 @@ func (c *compiler) splitting() Step {
 	return step
 }
 
+// bottle: filling, and the washing-up that otherwise gets forgotten in the plan.
 func (c *compiler) bottle() {
 	c.add(Step{Kind: Bottle, Title: say.Of("bottle"), Length: fixed(bottleMin), HandsOn: true, Right: say.Together(say.Of("bottle-right"), c.keptForTheGlass())})
 	c.add(Step{Kind: Wash, Title: say.Of("wash-up"), Length: fixed(washMin), HandsOn: true, Right: say.Of("wash-up-right")})
@@ -653,8 +661,8 @@ func (c *compiler) serve() {
 
 // A bottle as it stands in the fridge (common practice).
 const (
-	bottleML      = 500.
-	bottleDepthCM = 15.
+	bottleML      = 500. // mL, the usual bottle
+	bottleDepthCM = 15.  // cm of milk in it when full, for the cooling
 )
 
 // chilling says where what was ground at room temperature would not be cold in

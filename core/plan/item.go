@@ -182,10 +182,10 @@ func Followed(steps []ItemStep, a ItemAmount, d *reckon.Drink, r *reckon.Reckoni
 // Front is the step to do now, and what is waited for before it. Places are those
 // among all steps; -1 where there is none.
 type Front struct {
-	Step     int // that needs hands and is not done
-	Done     int // that was done last
-	Place    int // of Step among those that need hands, from 1
-	Of       int
+	Step     int       // that needs hands and is not done
+	Done     int       // that was done last
+	Place    int       // of Step among those that need hands, from 1
+	Of       int       // of so many in all
 	Wait     int       // that is waited for before Step
 	Until    time.Time // the end of that wait
 	TooEarly bool      // it was begun so early that it would wait too long: until then is the most
@@ -224,7 +224,7 @@ func FrontOf(steps []ItemStep, now time.Time) (f Front, ok bool) {
 }
 
 // Marking is how a step is marked: done, taken back, or left out.
-type Marking struct{ Undo, Skip bool }
+type Marking struct{ Undo, Skip bool } // which of the acts is meant
 
 // Mark marks a step as done now, and all before it that were not; taken back, all
 // after it are too. The error names "step".
@@ -307,8 +307,8 @@ func LifeBegan(steps []ItemStep, now time.Time) time.Time {
 
 // Effort is what a plan asks of the cook.
 type Effort struct {
-	Visits  int // to the kitchen; what follows within a quarter of an hour is one
-	HandsOn time.Duration
+	Visits  int           // to the kitchen; what follows within a quarter of an hour is one
+	HandsOn time.Duration // at the counter
 }
 
 // oneVisitTime is how near two stretches of work lie that are done in one visit.

@@ -100,6 +100,8 @@ func dealt(n, load, loads int) int {
 	return inTurn(n, load, loads)
 }
 
+// inTurn is how many of n pieces go into a filling of the jug: as even as whole pieces are,
+// the first fillings one more.
 func inTurn(n, load, loads int) int {
 	each := n / loads
 	if load <= n%loads {

@@ -11,36 +11,36 @@ type Week [7]bool
 
 // Keeping is how a drink is drunk while it is its turn, and how long it keeps.
 type Keeping struct {
-	PerDayML    float64
-	LifeDays    int // good days in the fridge, the day it is made being day 1
-	FreezerDays int // that its quality holds frozen
+	PerDayML    float64 // drunk, mL a day
+	LifeDays    int     // good days in the fridge, the day it is made being day 1
+	FreezerDays int     // that its quality holds frozen
 }
 
 // Drinking is what is drunk, one drink after the other, and the days the cook
 // is willing to make any of them.
 type Drinking struct {
 	Drinks  []Keeping // in the order they take turns; one where there is no turn to take
-	Willing Week
-	Turn    int // whose turn it is next
-	From    int // the day of the week from which on that is
+	Willing Week      // the days there is time for it
+	Turn    int       // whose turn it is next
+	From    int       // the day of the week from which on that is
 }
 
 // Making is a batch.
 type Making struct {
-	Week      int // of the round, the first being 0
-	Day       int // of the week, Sunday 0
-	Drink     int // whose turn it is
-	LastsDays int // until the next
-	BatchML   float64
+	Week      int     // of the round, the first being 0
+	Day       int     // of the week, Sunday 0
+	Drink     int     // whose turn it is
+	LastsDays int     // until the next
+	BatchML   float64 // made at once, mL
 	FreezeML  float64 // of it, at once, for the days the fridge does not reach
 }
 
 // Rhythm is a round of making with nothing past its date: the weeks until
 // every drink comes on the same day again.
 type Rhythm struct {
-	Makings     []Making
-	Weeks       int
-	FreezeShare float64 // of all that is made
+	Makings     []Making // within Weeks, in order
+	Weeks       int      // after which it begins anew
+	FreezeShare float64  // of all that is made
 }
 
 // thawedGoodDays is how long a thawed bottle is good, at most.
@@ -66,6 +66,7 @@ func (d Drinking) Propose() (Rhythm, bool) {
 	return best, found
 }
 
+// isSomething: a rhythm needs drinks that are drunk and keep a day at least.
 func (d Drinking) isSomething() bool {
 	for _, k := range d.Drinks {
 		if !(k.PerDayML > 0) || k.LifeDays < 1 {
@@ -107,6 +108,7 @@ func (d Drinking) round(set, begins int) (Rhythm, bool) {
 	return r, true
 }
 
+// commonDivisor is Euclid's.
 func commonDivisor(a, b int) int {
 	for b != 0 {
 		a, b = b, a%b
@@ -114,6 +116,8 @@ func commonDivisor(a, b int) int {
 	return a
 }
 
+// daysToNext is how many days from a day of the week to the next in the set, bit 0 for
+// Sunday; 7 where the set has no other.
 func daysToNext(set, day int) int {
 	for n := 1; n < 7; n++ {
 		if set&(1<<((day+n)%7)) != 0 {
@@ -127,6 +131,7 @@ func daysToNext(set, day int) int {
 // freeze: frozen milk parts and is best in cooking (a judgement, no source).
 const freezingBothers = 5.
 
+// bother is what a rhythm costs in trouble: makings a week, and freezing on top.
 func (r Rhythm) bother() float64 {
 	return float64(len(r.Makings))/float64(r.Weeks) + freezingBothers*r.FreezeShare
 }
@@ -157,6 +162,7 @@ func (d Drinking) isTurn(r Rhythm) bool {
 	return false
 }
 
+// longest is how many days the oldest bottle gets.
 func (r Rhythm) longest() int {
 	most := 0
 	for _, m := range r.Makings {
@@ -172,7 +178,7 @@ func (k Keeping) BottleOfFrozenML() float64 {
 }
 
 // Habit is how a drink is made now: so much, every so many days.
-type Habit struct{ BatchML, EveryDays float64 }
+type Habit struct{ BatchML, EveryDays float64 } // what the record shows was done
 
 // OnceAWeek is the habit of a whole week's at once.
 func (k Keeping) OnceAWeek() Habit { return Habit{7 * k.PerDayML, 7} }
@@ -199,8 +205,8 @@ func (k Keeping) Wastes(h Habit) Waste {
 // Lot is what is there of a drink: for how many days it would do, and its last
 // good day, today being 0.
 type Lot struct {
-	Days float64
-	Last int
+	Days float64 // it would do for, at what is drunk
+	Last int     // good day, today being 0
 }
 
 // farthestDay is how far ahead it is looked.
@@ -248,7 +254,7 @@ const LearnFrom = 14 * 24 * time.Hour
 // PouredSince is what was poured of a drink since a first pour.
 type PouredSince struct {
 	First time.Time // zero where nothing was
-	ML    float64
+	ML    float64   // since First
 }
 
 // PerDayML is what is drunk of a drink in a day: what the pours of two weeks tell, or
@@ -266,14 +272,14 @@ func PerDayML(poured PouredSince, servingsDay, servingML float64, now time.Time)
 // HabitFrom is how far back batches tell a habit, and habitBatches how many it takes
 // (a judgement, no source).
 const (
-	HabitFrom    = 8 * 7 * 24 * time.Hour
-	habitBatches = 3
+	HabitFrom    = 8 * 7 * 24 * time.Hour // no habit is read from less than eight weeks
+	habitBatches = 3                      // nor from fewer batches
 )
 
 // MadeOnce is a batch that was made.
 type MadeOnce struct {
-	On time.Time
-	ML float64
+	On time.Time // the day it was made
+	ML float64   // how much
 }
 
 // HabitOf is how a drink is made as its batches tell, the first of them first; ok is

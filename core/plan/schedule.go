@@ -12,7 +12,7 @@ const Slot = 5 * time.Minute
 
 // Quiet is a daily stretch of the clock, in minutes from midnight. It may run
 // over midnight. Equal ends are no quiet at all.
-type Quiet struct{ FromMin, ToMin int }
+type Quiet struct{ FromMin, ToMin int } // minutes of the day; over midnight where From is later than To
 
 // covers tells whether a moment lies in the quiet, by the clock on the wall
 // there, so that a change of the clock moves it as it moves the cook.
@@ -24,7 +24,7 @@ func (q Quiet) covers(t time.Time) bool {
 	return now >= q.FromMin || now < q.ToMin
 }
 
-const dayMin = 24 * 60
+const dayMin = 24 * 60 // minutes in a day
 
 // Minutes is how long it is.
 func (q Quiet) Minutes() int { return (q.ToMin - q.FromMin + dayMin) % dayMin }
@@ -53,11 +53,11 @@ type Rules struct {
 
 // Job is a drink to be planned.
 type Job struct {
-	ID      string
-	Name    string
-	Bench   []Step // its steps with the soak on the bench
-	Fridge  []Step // and in the fridge, where that is another way
-	ReadyBy time.Time
+	ID      string      // the plan item's
+	Name    string      // the drink's, for messages
+	Bench   []Step      // its steps with the soak on the bench
+	Fridge  []Step      // and in the fridge, where that is another way
+	ReadyBy time.Time   // when it is wanted cold and filled
 	Begun   []time.Time // when the blocks that are begun already began, in order
 	Pins    []Pin       // blocks that the cook wants at a time of their own
 	Between Span        // within which its first block has to begin; the zero Span is no bound
@@ -66,30 +66,30 @@ type Job struct {
 // Pin is when a block of work is to begin.
 type Pin struct {
 	Block int       `json:"block"` // its place among the blocks, from 0
-	At    time.Time `json:"at"`
+	At    time.Time `json:"at"`    // the block begins exactly then
 }
 
 // Span is a stretch of time.
-type Span struct{ From, To time.Time }
+type Span struct{ From, To time.Time } // From before To
 
 // Timed is a step with its time.
 type Timed struct {
-	Step
-	Start, End time.Time
+	Step                 // what is done
+	Start, End time.Time // when, to five minutes
 }
 
 // Lane is a drink's steps in time.
 type Lane struct {
-	JobID   string
-	Fridge  bool // soaked in the fridge, since the bench left no time that fits
-	Steps   []Timed
-	ReadyBy time.Time
+	JobID   string    // whose job
+	Fridge  bool      // soaked in the fridge, since the bench left no time that fits
+	Steps   []Timed   // in order
+	ReadyBy time.Time // as the job has it
 }
 
 // Plan is when everything is done.
 type Plan struct {
-	Lanes  []Lane
-	Proved bool // no plan lies nearer to the ideal lengths
+	Lanes  []Lane // one a job, in the order of the jobs
+	Proved bool   // no plan lies nearer to the ideal lengths
 }
 
 // Work are the stretches that need hands.
@@ -107,10 +107,10 @@ func (p Plan) Work() []Span {
 
 // Problem says which constraint leaves no plan, and the least change that would.
 type Problem struct {
-	JobID    string // of the drink that does not fit; "" where it is several together
-	Which    string // quiet-hours, time, hands-and-blender
-	LaterBy  time.Duration
-	HasLater bool // LaterBy would do
+	JobID    string        // of the drink that does not fit; "" where it is several together
+	Which    string        // quiet-hours, time, hands-and-blender
+	LaterBy  time.Duration // how much later it would fit; 0 where it never does
+	HasLater bool          // LaterBy would do
 }
 
 // Make plans the jobs together: best by ideal lengths, then fewest visits,
@@ -157,11 +157,12 @@ func attempt(jobs []Job, rules Rules) (Plan, bool) {
 
 // grid is the time the jobs are planned in, in slots from a first moment.
 type grid struct {
-	start        time.Time
-	slots        int
-	hands, noise []int // how many quiet slots lie before each
+	start        time.Time // of the first slot
+	slots        int       // of five minutes each
+	hands, noise []int     // how many quiet slots lie before each
 }
 
+// newGrid lays five-minute slots from the first that is begun to the last that is wanted.
 func newGrid(jobs []Job, rules Rules) *grid {
 	first, last := rules.From, rules.From
 	for _, j := range jobs {
@@ -190,6 +191,7 @@ func newGrid(jobs []Job, rules Rules) *grid {
 // maxSlots is how far a plan looks ahead: three weeks.
 const maxSlots = 21 * 24 * 12
 
+// one turns a yes into a number to add up.
 func one(is bool) int {
 	if is {
 		return 1
@@ -197,6 +199,7 @@ func one(is bool) int {
 	return 0
 }
 
+// time is when a slot begins.
 func (g *grid) time(slot int) time.Time {
 	return g.start.Add(time.Duration(slot) * Slot).In(g.start.Location())
 }
@@ -206,29 +209,31 @@ func (g *grid) slot(t time.Time) int { return int(math.Floor(float64(t.Sub(g.sta
 
 // block is work done in one go.
 type block struct {
-	slots              int
-	noiseFrom, noiseTo int // of its slots, in which the blender runs
-	steps              []int
+	slots              int   // its length
+	noiseFrom, noiseTo int   // of its slots, in which the blender runs
+	steps              []int // which of the chain's steps it holds
 }
 
 // wait is what lies between two blocks, or behind the last.
 type wait struct {
-	min, ideal, max int
-	steps           []int
+	min, ideal, max int   // slots
+	steps           []int // which of the chain's steps it holds
 }
 
 // chain is a job on the grid: blocks with waits behind them.
 type chain struct {
-	g      *grid
-	steps  []Step
-	blocks []block
-	waits  []wait // as many as blocks
-	ready  int
-	begun  []int
+	g      *grid       // where slots become times
+	steps  []Step      // of the job, compiled
+	blocks []block     // runs of hands-on steps without a wait between
+	waits  []wait      // as many as blocks
+	ready  int         // the slot it is wanted by
+	begun  []int       // slots of the blocks that are begun, which stand
 	pinned map[int]int // block to slot
 	first  span        // the slots in which the first block may begin
 }
 
+// chain cuts a job into blocks of hands-on work and the waits between them. Steps that
+// touch become one block: nobody leaves between grinding and straining.
 func (g *grid) chain(j Job, steps []Step) *chain {
 	c := &chain{g: g, steps: steps, ready: min(g.slots, g.slot(j.ReadyBy))}
 	var minutes, noiseFrom, noiseTo float64
@@ -270,6 +275,7 @@ func (g *grid) chain(j Job, steps []Step) *chain {
 	return c
 }
 
+// waitFor adds a wait after the last block, or to the wait that stands there already.
 func (c *chain) waitFor(n int, s Step) {
 	w := wait{
 		min: int(math.Ceil(s.Length.Min.Minutes()/5 - 1e-9)), ideal: int(math.Round(s.Length.Ideal.Minutes() / 5)),
@@ -286,16 +292,16 @@ func (c *chain) waitFor(n int, s Step) {
 }
 
 // span is a stretch of slots, the last one not in it.
-type span struct{ from, to int }
+type span struct{ from, to int } // slots, half open
 
 func (s span) meets(o span) bool { return s.from < o.to && o.from < s.to }
 
 // costs weigh what a plan is best by: lengths first, then visits, then a late
 // start.
 const (
-	costLength = 1 << 24
-	costVisit  = 1 << 14
-	never      = math.MaxInt64 / 4
+	costLength = 1 << 24           // of each slot away from the ideal lengths
+	costVisit  = 1 << 14           // of one more trip to the kitchen
+	never      = math.MaxInt64 / 4 // more than anything costs, and far from overflowing
 )
 
 // best is the cheapest way to place the chain's blocks: none of them where it
@@ -354,11 +360,13 @@ func (c *chain) reach(block int) []bool {
 	return at
 }
 
-type placed struct {
-	starts []int
-	length int // slots away from the ideal lengths
+type placed struct { // where a chain came to stand
+	starts []int // a slot each block
+	length int   // slots away from the ideal lengths
 }
 
+// allowed tells whether block k may begin at slot s: within its hours and the first window,
+// not in sleep or quiet, not where another drink has the hands.
 func (c *chain) allowed(k, s int, forbidden [][]span, busy []span) bool {
 	b := c.blocks[k]
 	if k < len(c.begun) {
@@ -433,6 +441,7 @@ func (c *chain) follow(start int, next [][]int64) []int {
 // oneVisit is how near two blocks must lie to be one visit, in slots.
 const oneVisit = 3
 
+// isNear tells whether a visit there can be one with another drink's.
 func (c *chain) isNear(k, s int, near []span) bool {
 	wide := span{s - oneVisit, s + c.blocks[k].slots + oneVisit}
 	for _, n := range near {
@@ -443,6 +452,7 @@ func (c *chain) isNear(k, s int, near []span) bool {
 	return false
 }
 
+// spans is what the blocks take up once placed.
 func (c *chain) spans(p placed) []span {
 	out := make([]span, len(p.starts))
 	for k, s := range p.starts {
@@ -453,25 +463,27 @@ func (c *chain) spans(p placed) []span {
 
 // How many tries a joint plan is given before it is left as it comes.
 const (
-	provedUpTo   = 3
-	triesProved  = 20000
-	triesBeyond  = 60
-	polishRounds = 2
+	provedUpTo   = 3     // jobs: with so few the best plan is found and proved
+	triesProved  = 20000 // tries, with so few jobs
+	triesBeyond  = 60    // tries, with more
+	polishRounds = 2     // times that each chain is placed anew around the others
 )
 
 // node is a try: what each chain may not do, and how it is placed.
 type node struct {
 	forbidden [][][]span // by chain and block
-	placed    []placed
-	length    int
+	placed    []placed   // of every chain
+	length    int        // slots away from the ideal lengths, over all chains
 }
 
-type queue []*node
+type queue []*node // nodes, the cheapest first, as container/heap wants it
 
 func (q queue) Len() int           { return len(q) }
 func (q queue) Less(a, b int) bool { return q[a].length < q[b].length }
 func (q queue) Swap(a, b int)      { q[a], q[b] = q[b], q[a] }
 func (q *queue) Push(x any)        { *q = append(*q, x.(*node)) }
+
+// Pop takes the last away, as container/heap asks.
 func (q *queue) Pop() any {
 	old := *q
 	last := old[len(old)-1]
@@ -529,7 +541,7 @@ func (g *grid) solve(jobs []Job, fridge []bool) (Plan, bool) {
 }
 
 // meeting is a block at work in a slot in which another is too.
-type meeting struct{ chain, block, slot int }
+type meeting struct{ chain, block, slot int } // who meets whom, where
 
 // clashOf is the first clash, from the side of the block that is begun, if one is.
 func clashOf(chains []*chain, all []placed) (meeting, bool) {
@@ -593,6 +605,7 @@ func (n *node) with(chains []*chain, m meeting) *node {
 // covering are the starts from which a block is at work in a slot.
 func (c *chain) covering(k, slot int) span { return span{slot - c.blocks[k].slots + 1, slot + 1} }
 
+// copy is a node to change: what is forbidden is copied, what is placed shared until it moves.
 func (n *node) copy() *node {
 	child := &node{forbidden: make([][][]span, len(n.forbidden)), placed: slices.Clone(n.placed), length: n.length}
 	for c := range n.forbidden {
@@ -601,6 +614,7 @@ func (n *node) copy() *node {
 	return child
 }
 
+// forbid keeps a block of a chain out of a span.
 func (n *node) forbid(chain, block int, s span) {
 	n.forbidden[chain][block] = append(slices.Clone(n.forbidden[chain][block]), s)
 }
@@ -668,6 +682,7 @@ func (g *grid) present(jobs []Job, chains []*chain, all []placed, fridge []bool,
 	return p
 }
 
+// placeBlock writes times to the steps of a block, one after the other.
 func (l *Lane) placeBlock(c *chain, k int, at time.Time) {
 	for _, i := range c.blocks[k].steps {
 		end := at.Add(c.steps[i].Length.Ideal)

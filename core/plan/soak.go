@@ -14,6 +14,7 @@ func (c *compiler) soaks(n int) bool {
 	return c.soaking[n]
 }
 
+// anySoaks tells whether there is a soak at all, or the day begins with grinding.
 func (c *compiler) anySoaks() bool {
 	for n := range c.d.Lines {
 		if c.soaks(n) {
@@ -83,10 +84,10 @@ func window(s ingredient.Span, roomC float64, where Soaking) Window {
 // The vessel holds that and what soaks in it, swollen, with a tenth to spare.
 // Swelling that is not known is taken as doubling.
 const (
-	soakWaterTimes = 2.5
-	spareTimes     = 1.1
-	swellsUnknown  = 2.
-	vesselStepML   = 50.
+	soakWaterTimes = 2.5 // mL of water for each mL of dry base
+	spareTimes     = 1.1 // of what stands in it
+	swellsUnknown  = 2.  // of its dry volume, where nobody measured it
+	vesselStepML   = 50. // mL, what vessels are rounded up to
 )
 
 // vessel says what a soak stands in.
@@ -199,6 +200,7 @@ func split(w Window, parts int) Window {
 	return Window{w.Min / n, w.Ideal / n, w.Max / n}
 }
 
+// soakCaution: grain soaked in water that is kept stands in the fridge, or for a short time.
 func (c *compiler) soakCaution() say.Text {
 	if c.keepsSoak() && c.where == OnTheBench {
 		return say.Of("kept-soak-limit")

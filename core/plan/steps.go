@@ -41,43 +41,43 @@ type Kind string
 
 // The kinds of step.
 const (
-	GetReady    Kind = "get ready"
-	Soak        Kind = "soak"
-	ChangeWater Kind = "change water"
-	Drain       Kind = "drain"
-	Brew        Kind = "brew"
-	Grind       Kind = "grind"
-	Strain      Kind = "strain"
-	RinsePulp   Kind = "rinse pulp"
-	SecondGrind Kind = "second grind"
-	RubSkins    Kind = "rub skins"
-	Sprout      Kind = "sprout"
-	RinseSprout Kind = "rinse sprouts"
-	Bloom       Kind = "bloom"
-	Infuse      Kind = "infuse"
-	Ice         Kind = "ice"
-	StirIn      Kind = "stir in"
-	Heat        Kind = "heat"
-	LateSpice   Kind = "late spice"
-	Cool        Kind = "cool"
-	Taste       Kind = "taste"
-	Split       Kind = "split"
-	Bottle      Kind = "bottle"
-	Wash        Kind = "wash up"
-	Chill       Kind = "chill"
-	Rinse       Kind = "rinse"
-	Pit         Kind = "pit"
-	Crush       Kind = "crush"
-	Juice       Kind = "juice"
-	WhiskOff    Kind = "whisk off"
-	Skim        Kind = "skim"
-	DrawOn      Kind = "draw"
-	PourIn      Kind = "pour in"
-	Serve       Kind = "serve"
-	Toast       Kind = "toast"
-	Prepare     Kind = "prepare"
-	BlendIn     Kind = "blend in"
-	Own         Kind = "own" // a step of the cook's
+	GetReady    Kind = "get ready"     // measure and lay out
+	Soak        Kind = "soak"          // a wait
+	ChangeWater Kind = "change water"  // during a long soak
+	Drain       Kind = "drain"         // the soak's water goes away
+	Brew        Kind = "brew"          // pour hot over and wait
+	Grind       Kind = "grind"         // the blender
+	Strain      Kind = "strain"        // through what the method names
+	RinsePulp   Kind = "rinse pulp"    // with liquid that was held back
+	SecondGrind Kind = "second grind"  // the pulp once more with fresh water
+	RubSkins    Kind = "rub skins"     // skins of soaked almonds or beans
+	Sprout      Kind = "sprout"        // a wait of days
+	RinseSprout Kind = "rinse sprouts" // twice a day
+	Bloom       Kind = "bloom"         // saffron and the like in something warm
+	Infuse      Kind = "infuse"        // warm with whole spices
+	Ice         Kind = "ice"           // into the jug
+	StirIn      Kind = "stir in"       // what dissolves
+	Heat        Kind = "heat"          // on the stove
+	LateSpice   Kind = "late spice"    // spice that boiling would dull
+	Cool        Kind = "cool"          // against the clock
+	Taste       Kind = "taste"         // before the last sweetening
+	Split       Kind = "split"         // one base into several drinks
+	Bottle      Kind = "bottle"        // with a clean funnel
+	Wash        Kind = "wash up"       // hands-on, and last at the sink
+	Chill       Kind = "chill"         // in the fridge until it is wanted
+	Rinse       Kind = "rinse"         // grain that is not soaked
+	Pit         Kind = "pit"           // stones out of fruit
+	Crush       Kind = "crush"         // by hand
+	Juice       Kind = "juice"         // the machine that presses
+	WhiskOff    Kind = "whisk off"     // the pulp off its seed, in hot liquid
+	Skim        Kind = "skim"          // the foam of boiled soy
+	DrawOn      Kind = "draw"          // what blooms, until its time is up
+	PourIn      Kind = "pour in"       // what was brewed
+	Serve       Kind = "serve"         // at the table
+	Toast       Kind = "toast"         // in a dry pan
+	Prepare     Kind = "prepare"       // wash, peel, cut
+	BlendIn     Kind = "blend in"      // under the milk, for a moment
+	Own         Kind = "own"           // a step of the cook's
 )
 
 // codes are the kinds by the names that the cook's changes and the command line
@@ -96,11 +96,12 @@ func (k Kind) Code() string {
 }
 
 // Window is how long a step may take: at least, best, at most.
-type Window struct{ Min, Ideal, Max time.Duration }
+type Window struct{ Min, Ideal, Max time.Duration } // how long it may take
 
 // Unlimited is the most of a wait that has none: longer than any plan.
 const Unlimited = 10000 * time.Hour
 
+// fixed is for what takes as long as it takes, in minutes.
 func fixed(minutes float64) Window {
 	d := minutesOf(minutes)
 	return Window{d, d, d}
@@ -108,19 +109,20 @@ func fixed(minutes float64) Window {
 
 func minutesOf(m float64) time.Duration { return time.Duration(m * float64(time.Minute)) }
 
+// hours is for waits, in hours.
 func hours(min, ideal, max float64) Window {
 	return Window{minutesOf(60 * min), minutesOf(60 * ideal), minutesOf(60 * max)}
 }
 
 // Amount is what goes in at a step.
 type Amount struct {
-	Key    string // of its line, and of its load where there are several; the same however often it is planned
-	Line   string // the line's own key
-	At     int    // the line's place
-	Name   string // of the ingredient
-	Into   string // the drink it goes into, of those the base is divided into
-	Kept   bool   // soaked in liquid that is in its mass
-	MassG  float64
+	Key    string   // of its line, and of its load where there are several; the same however often it is planned
+	Line   string   // the line's own key
+	At     int      // the line's place
+	Name   string   // of the ingredient
+	Into   string   // the drink it goes into, of those the base is divided into
+	Kept   bool     // soaked in liquid that is in its mass
+	MassG  float64  // g, as it goes in
 	Band   Band     // how near is near enough; what was left open has none
 	Text   say.Text // as it is measured
 	Fine   bool     // finer than the scale reads: spoons tell better
@@ -132,15 +134,15 @@ type Amount struct {
 
 // Step is one thing to do, or to wait for.
 type Step struct {
-	Kind    Kind
-	Title   say.Text
-	Right   say.Text // what right looks like
-	Caution say.Text
-	Amounts []Amount
-	Length  Window
-	HandsOn bool // needs hands all the while
-	Blender bool // and makes noise
-	Fridge  bool
+	Kind    Kind          // what it is, for the order and the drawing
+	Title   say.Text      // what to do, begins the card's line
+	Right   say.Text      // what right looks like
+	Caution say.Text      // said at the step, where the harm would happen
+	Amounts []Amount      // what goes in, in the order it is weighed
+	Length  Window        // how long it may take
+	HandsOn bool          // needs hands all the while
+	Blender bool          // and makes noise
+	Fridge  bool          // it waits in the cold
 	TempC   float64       // it is done or stands at; 0 where it does not matter
 	Load    int           // which filling of the jug it is, from 1; 0 where it is not filled
 	Loads   int           // fillings of the jug or of the strainer; 0 where neither is filled
@@ -194,11 +196,11 @@ const (
 // Temperatures that steps are done at, °C; cooled is the Food Code's (3-501.14),
 // the others from memory.
 const (
-	brewC   = 95.
-	whiskC  = 80.
-	bloomC  = 40.
-	cooledC = 5.
-	toastC  = 160.
+	brewC   = 95.  // just off the boil
+	whiskC  = 80.  // hot liquid, which takes the pulp off its seed
+	bloomC  = 40.  // warm, for saffron and cocoa
+	cooledC = 5.   // what counts as cold
+	toastC  = 160. // in the pan
 )
 
 // keepsSpare is how long before the end of its life a drink is wanted at the
@@ -211,7 +213,7 @@ type Soaking uint8
 
 // The places of a soak.
 const (
-	OnTheBench Soaking = iota
-	InTheFridge
-	FromABowl
+	OnTheBench  Soaking = iota // at room temperature
+	InTheFridge                // slower, and safe over night
+	FromABowl                  // from one that soaks for several drinks
 )

@@ -6,7 +6,7 @@ import (
 )
 
 // Band is from where to where an amount is near enough, in g.
-type Band struct{ LowG, HighG float64 }
+type Band struct{ LowG, HighG float64 } // both ends are near enough
 
 // BandOf is the band about a target: as near as the line has to be measured,
 // and never narrower than the scale reads.
@@ -20,10 +20,10 @@ type Verdict string
 
 // The verdicts.
 const (
-	Nothing Verdict = "nothing"
-	Under   Verdict = "under"
-	Within  Verdict = "within"
-	Over    Verdict = "over"
+	Nothing Verdict = "nothing" // the scale is empty
+	Under   Verdict = "under"   // more is needed
+	Within  Verdict = "within"  // near enough
+	Over    Verdict = "over"    // too much is in
 )
 
 // Judge tells how g stands to the band. What has no band is within as soon as
@@ -60,8 +60,8 @@ const settles = 1500 * time.Millisecond
 // Weighing is one amount being weighed out. The zero Weighing of a Band is
 // ready to be fed.
 type Weighing struct {
-	Band    Band
-	verdict Verdict
+	Band    Band      // what is near enough
+	verdict Verdict   // of the last reading
 	since   time.Time // the verdict has stood since then; zero while it moves
 }
 

@@ -10,23 +10,23 @@ import (
 
 // At names a step: the nth of its kind, counted from 1; 0 is the first.
 type At struct {
-	Kind string
-	N    int
+	Kind string // of the step
+	N    int    // counted from 0 among its kind
 }
 
 // What a change does.
 const (
-	Set        = "set"
-	AddAfter   = "add-after"
-	Remove     = "remove"
-	MoveBefore = "move-before"
+	Set        = "set"         // says something else of it
+	AddAfter   = "add-after"   // a step of the cook's own
+	Remove     = "remove"      // not done
+	MoveBefore = "move-before" // done earlier
 )
 
 // Change is what the cook does otherwise at one step. The rest of the process
 // stays derived, so that a new line finds its place.
 type Change struct {
-	At     At
-	Do     string
+	At     At                 // which step
+	Do     string             // one of the four
 	Params map[string]float64 // by kind, units in their names
 	Cue    string             // the cook's own words
 	To     At                 // the step it is moved before
@@ -56,7 +56,7 @@ func CanMove(kind string) bool {
 	return slices.Contains([]string{"bloom", "pit", "taste", "wash-up"}, kind)
 }
 
-const mostCue = 500
+const mostCue = 500 // letters of a cook's own words
 
 // Check tells whether a change is one that can be. The error names "process".
 func (c Change) Check() error {

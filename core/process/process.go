@@ -44,21 +44,21 @@ import (
 
 // Line is a line of a recipe at its size, as it goes into the process.
 type Line struct {
-	Index      int // its place in the recipe
-	Key        string
-	Ingredient *ingredient.Ingredient
-	Per        *ingredient.Content // of a gram of it as measured, after its treatment
-	G          float64             // 0 where it was left open
-	Stage      ingredient.Stage    // where the cook said one; "" for what the process makes of it
-	Treatment  ingredient.Treatment
-	Unsoaked   bool    // goes in dry although its kind is usually soaked
-	Rinsed     bool    // rinsed first, as oats may be
-	Again      bool    // the pulp is ground once more with it
-	Before     bool    // it rinses the pulp before it is squeezed
-	Thrown     bool    // liquid to soak in, poured away after
-	TempC      float64 // of a liquid, by the words of its line; 0 where none say
-	SoakHours  float64 // as said; 0 for the ideal
-	SoakCold   bool    // in the fridge
+	Index      int                    // its place in the recipe
+	Key        string                 // the same for as long as the line exists
+	Ingredient *ingredient.Ingredient // never nil
+	Per        *ingredient.Content    // of a gram of it as measured, after its treatment
+	G          float64                // 0 where it was left open
+	Stage      ingredient.Stage       // where the cook said one; "" for what the process makes of it
+	Treatment  ingredient.Treatment   // what was done before
+	Unsoaked   bool                   // goes in dry although its kind is usually soaked
+	Rinsed     bool                   // rinsed first, as oats may be
+	Again      bool                   // the pulp is ground once more with it
+	Before     bool                   // it rinses the pulp before it is squeezed
+	Thrown     bool                   // liquid to soak in, poured away after
+	TempC      float64                // of a liquid, by the words of its line; 0 where none say
+	SoakHours  float64                // as said; 0 for the ideal
+	SoakCold   bool                   // in the fridge
 }
 
 // Heat is how far a drink is heated after straining.
@@ -67,12 +67,12 @@ type Heat string
 // The heats. ByBase brings what is never raw to the boil and leaves anything
 // else unheated.
 const (
-	ByBase   Heat = ""
-	Unheated Heat = "none"
+	ByBase   Heat = ""           // whatever the base asks for: soy boils, most stay raw
+	Unheated Heat = "none"       // nothing is heated
 	Warm     Heat = "warm"       // 80 °C
 	UnderIt  Heat = "under-boil" // 95 °C
-	Simmer   Heat = "simmer"
-	Boil     Heat = "boil"
+	Simmer   Heat = "simmer"     // just bubbling
+	Boil     Heat = "boil"       // rolling
 )
 
 // Heats are all that can be asked for.
@@ -80,36 +80,36 @@ var Heats = []Heat{ByBase, Unheated, Warm, UnderIt, Simmer, Boil}
 
 // Method is how a drink is made, as far as the cook said.
 type Method struct {
-	Strainer  Strainer
-	Seconds   float64 // in the blender; 0 for what the bases want
-	HighSpeed bool    // the blender
-	WaterC    float64 // of grinding liquid whose line says nothing; 0 for the tap's
-	Coarse    bool    // crushed dry and infused cold
-	Heat      Heat
-	Minutes   float64 // at that heat; 0 with ByBase for what the base wants
-	Covered   bool
-	PanCM     float64 // 0 for one that suits
-	HotFill   bool
-	BrewUsed  float64 // share of the brewed part that goes in; 0 for all
-	SoakHours float64 // 0 for each base's ideal
-	SoakCold  bool    // in the fridge
-	RoomC     float64
-	FridgeC   float64
-	HeldShare float64 // held liquid as a share of the usual; 0 means 1
-	WarmsC    float64 // what a minute in the blender warms by; 0 for what its power does
-	JugML     float64 // what one load may reach; 0 for the usual
-	Share     float64 // of the batch that it was divided from, ground and heated in one; 0 for all
+	Strainer  Strainer // what it goes through
+	Seconds   float64  // in the blender; 0 for what the bases want
+	HighSpeed bool     // the blender
+	WaterC    float64  // of grinding liquid whose line says nothing; 0 for the tap's
+	Coarse    bool     // crushed dry and infused cold
+	Heat      Heat     // on the stove
+	Minutes   float64  // at that heat; 0 with ByBase for what the base wants
+	Covered   bool     // under a lid hardly anything evaporates
+	PanCM     float64  // 0 for one that suits
+	HotFill   bool     // into the bottle at 85 °C or more
+	BrewUsed  float64  // share of the brewed part that goes in; 0 for all
+	SoakHours float64  // 0 for each base's ideal
+	SoakCold  bool     // in the fridge
+	RoomC     float64  // °C
+	FridgeC   float64  // °C
+	HeldShare float64  // held liquid as a share of the usual; 0 means 1
+	WarmsC    float64  // what a minute in the blender warms by; 0 for what its power does
+	JugML     float64  // what one load may reach; 0 for the usual
+	Share     float64  // of the batch that it was divided from, ground and heated in one; 0 for all
 }
 
 // Temperatures, °C. The tap's and the words' are common practice.
 const (
-	TapC       = 15.
-	usualRoomC = 20.
-	boilingC   = 100.
-	underBoilC = 95.
-	warmC      = 80.
-	HotFillC   = 85. // at the neck of the bottle
-	VentFromC  = 60. // from here on hot liquid bursts out of a sealed blender
+	TapC       = 15.  // °C, of water nobody said anything of
+	usualRoomC = 20.  // °C, where no room was given
+	boilingC   = 100. // °C at sea level; what a pot reaches, whatever the height
+	underBoilC = 95.  // just short of the boil
+	warmC      = 80.  // of what is warmed through
+	HotFillC   = 85.  // at the neck of the bottle
+	VentFromC  = 60.  // from here on hot liquid bursts out of a sealed blender
 )
 
 // WordsC is the temperature in °C that words give a liquid; 0 where they give none.
@@ -140,27 +140,27 @@ var temperatureWords = []struct {
 
 // Layout is where each line goes: the process without its figures.
 type Layout struct {
-	Soaked   []int // bases soaked in water that is poured away
-	Aids     []int // what goes into such a soak and out again with it
-	Kept     []int // liquid a soak is kept in
-	InKept   []int // what soaks in it
-	Rinsed   []int // oats and the like, rinsed
-	Brewed   []int
-	Ground   []int // before straining, with what was soaked
-	Ice      []int
-	Early    []int // rinses before the squeeze
-	Rinse    []int
-	Again    []int
-	Whisked  []int // pulp on its seed
-	Blooms   []int
-	InPan    []int // heated with the drink
-	Joins    []int // stirred in: cold where it is unheated, off the boil where not
-	Late     []int // spice, off the heat
-	Serve    []int
-	coarse   bool
-	IsGround bool // there is something to blend
-	Heat     Heat
-	Minutes  float64
+	Soaked   []int   // bases soaked in water that is poured away
+	Aids     []int   // what goes into such a soak and out again with it
+	Kept     []int   // liquid a soak is kept in
+	InKept   []int   // what soaks in it
+	Rinsed   []int   // oats and the like, rinsed
+	Brewed   []int   // in hot water, and taken out again
+	Ground   []int   // before straining, with what was soaked
+	Ice      []int   // ground with the base, then water
+	Early    []int   // rinses before the squeeze
+	Rinse    []int   // poured over the pulp
+	Again    []int   // ground with the pulp a second time
+	Whisked  []int   // pulp on its seed
+	Blooms   []int   // in a little warm milk first
+	InPan    []int   // heated with the drink
+	Joins    []int   // stirred in: cold where it is unheated, off the boil where not
+	Late     []int   // spice, off the heat
+	Serve    []int   // in the glass only
+	coarse   bool    // nothing is ground fine, so little is set free
+	IsGround bool    // there is something to blend
+	Heat     Heat    // what it really is, after the bases were asked
+	Minutes  float64 // held at it
 }
 
 // Lay puts every line where it goes.
@@ -206,6 +206,8 @@ func (l *Line) isBlended() bool {
 
 func (l *Line) whisks() bool { return l.Ingredient.Has(ingredient.TagWhisks) }
 
+// put decides where one line goes: the first of the cases that fits. keeps tells that
+// the soak is ground with its water.
 func (l *Layout) put(n int, line *Line, keeps bool) {
 	i := line.Ingredient
 	add := func(to *[]int) { *to = append(*to, n) }
@@ -270,6 +272,8 @@ func (l *Layout) putCooked(n int, line *Line) {
 	}
 }
 
+// putGround places a base or what is ground with one: soaked in what is kept, soaked and
+// drained, rinsed, or dry.
 func (l *Layout) putGround(n int, line *Line, keeps bool) {
 	i := line.Ingredient
 	if line.whisks() {
@@ -287,6 +291,7 @@ func (l *Layout) putGround(n int, line *Line, keeps bool) {
 	}
 }
 
+// soaksInKept tells a base that lies in water which goes into the jug with it.
 func (l *Line) soaksInKept() bool {
 	return l.Ingredient.Role == ingredient.Base && l.Ingredient.HasSoak && l.Ingredient.SoakH.Max > 0 && !l.Unsoaked
 }

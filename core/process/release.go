@@ -12,8 +12,9 @@ type released [len(ingredient.Components)]float64
 
 // shares are those of a class; what is not named (water, polyols, alcohol and
 // trace substances) leaves whole.
-type shares struct{ protein, fat, sugars, starch, fibre, ash float64 }
+type shares struct{ protein, fat, sugars, starch, fibre, ash float64 } // of what is in it, 0 to 1 each
 
+// all spreads the shares over the components; those not named pass whole.
 func (s shares) all() released {
 	var r released
 	for i := range r {
@@ -32,18 +33,18 @@ func (s shares) all() released {
 // What grinding for ever would release of protein and fat: by the base where the
 // catalogue says, else this (modelling assumptions, replaced by the kitchen's record).
 const (
-	mostOfOthers  = .64
-	soyProtein    = .8
-	soyFat        = .75
+	mostOfOthers  = .64 // of protein and fat, where the catalogue has no row for it
+	soyProtein    = .8  // soy's protein, after its boil
+	soyFat        = .75 // and its fat
 	toastedShare  = .95 // of a roasted nut's release
-	sugarsAlways  = .95
+	sugarsAlways  = .95 // of the sugars, however short
 	soakedAtLeast = .85 // of the release, unsoaked
 )
 
 // How fast it is reached, as the seconds τ of an exponential.
 const (
-	tauRegular, tauHigh         = 40., 15.
-	tauSoftRegular, tauSoftHigh = 25., 10.
+	tauRegular, tauHigh         = 40., 15. // seconds to 63 % of the most: a usual blender, a strong one
+	tauSoftRegular, tauSoftHigh = 25., 10. // the same for soft nuts such as cashews
 )
 
 // fridgeSoaks is how much an hour's soak in the fridge counts.
@@ -71,10 +72,10 @@ func (l *Line) soakShare() float64 {
 
 // grinding is how something is ground.
 type grinding struct {
-	seconds   float64
-	highSpeed bool
-	juicer    bool
-	coarse    bool
+	seconds   float64 // in all, however many times
+	highSpeed bool    // a strong motor
+	juicer    bool    // masticating: no time to count
+	coarse    bool    // chopped or left whole
 	tempC     float64 // at its end
 	lateS     float64 // what turns slimy joins for so many of the seconds; 0 where it is in from the start
 }
@@ -122,6 +123,8 @@ func (l *Line) leavesSolids() bool {
 	return false
 }
 
+// nutRelease goes towards its most as grinding goes on, 1 − e^(−t/tau); a coarse chop sets
+// a third free.
 func (l *Line) nutRelease(class ingredient.Class, g grinding) released {
 	s := shares{sugars: sugarsAlways, starch: .4, fibre: .05, ash: .7}
 	if class == ingredient.Tuber {
@@ -144,6 +147,7 @@ func (l *Line) nutRelease(class ingredient.Class, g grinding) released {
 	return s.all()
 }
 
+// mostOf is how much protein and fat may be set free at all, 0 to 1.
 func (l *Line) mostOf() (protein, fat float64) {
 	if l.Ingredient.Class == ingredient.Soy {
 		return soyProtein, soyFat
@@ -152,6 +156,7 @@ func (l *Line) mostOf() (protein, fat float64) {
 	return share, share
 }
 
+// tau is the seconds after which 63 % of the most is out.
 func tau(i *ingredient.Ingredient, highSpeed bool) float64 {
 	soft := i.Has(ingredient.TagSoft)
 	switch {
@@ -168,16 +173,18 @@ func tau(i *ingredient.Ingredient, highSpeed bool) float64 {
 // Starch that grinding releases from grain grows with the root of the time and
 // with the temperature at its end.
 const (
-	grainStarch, grainStarchLeast, grainStarchMost = .25, .15, .6
-	grainPerC                                      = 1.03
-	grainFromC                                     = 5.
-	grainSeconds                                   = 30.
+	grainStarch, grainStarchLeast, grainStarchMost = .25, .15, .6 // of the grain's starch: usual, least and most
+	grainPerC                                      = 1.03         // times as much for each degree
+	grainFromC                                     = 5.           // °C, ice water
+	grainSeconds                                   = 30.          // s, what recipes advise
 )
 
+// grainStarchAt is the share of starch that passes, by the root of time and by warmth.
 func grainStarchAt(seconds, tempC float64) float64 {
 	return clamp(grainStarch*math.Sqrt(seconds/grainSeconds)*math.Pow(grainPerC, tempC-grainFromC), grainStarchLeast, grainStarchMost)
 }
 
+// grainRelease: starch is what makes oat milk slimy, so its share goes by time and warmth.
 func grainRelease(g grinding) released {
 	s := shares{protein: .35, fat: .5, sugars: sugarsAlways, fibre: .15, ash: .6}
 	if g.coarse {
@@ -203,12 +210,12 @@ func (l *Line) fines(s Strainer, g grinding) float64 {
 var usuallySwellsC = [2]float64{62, 77}
 
 const (
-	rawGrainHolds  = .5
-	soyHolds       = 1.4
-	oatsHold       = .875
-	oatsSwellFromC = 50.
-	oatsSwellOver  = 15.
-	oatsSlimeHolds = 1.3
+	rawGrainHolds  = .5   // of what other pulp holds, its starch raw
+	soyHolds       = 1.4  // times as much as other pulp: okara is wet
+	oatsHold       = .875 // of what other pulp holds, cold
+	oatsSwellFromC = 50.  // °C, where their starch begins to swell
+	oatsSwellOver  = 15.  // °C more, and it holds twice as much
+	oatsSlimeHolds = 1.3  // g of liquid on each gram of starch that was freed
 )
 
 // holds is the liquid, in g, that a line's solids keep back in the strainer.

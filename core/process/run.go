@@ -9,58 +9,58 @@ import (
 // Balance is where everything that went in came to be. In is the sum of the rest.
 type Balance struct {
 	In         ingredient.Content // all lines but what goes into the glass, and the process water
-	Drink      ingredient.Content
+	Drink      ingredient.Content // in the bottle
 	Pulp       ingredient.Content // and what is lifted out
 	Thrown     ingredient.Content // soak water, and what soaked in it only
-	Walls      ingredient.Content
-	Evaporated ingredient.Content
-	Skimmed    ingredient.Content
+	Walls      ingredient.Content // what sticks to jug and bag
+	Evaporated ingredient.Content // into the air
+	Skimmed    ingredient.Content // the skin of soy
 	Leftover   ingredient.Content // of the brew
 }
 
 // Made is what a process makes, and how it went.
 type Made struct {
-	Layout  Layout
-	Balance Balance
-	Seconds float64 // in the blender, each load
-	LateS   float64 // of them, for which oats are in; 0 where nothing joins late
-	Ground  ingredient.Content
-	SolidsG float64 // of the pulp, before fines pass
-	GroundC float64 // as it leaves the blender, °C
-	IcedC   float64 // after the ice
-	WaterC  float64 // what is poured on to grind with, all together
-	HeatedC float64 // the hottest it gets on the stove; 0 unheated
-	HeldG   float64 // liquid in the pulp
+	Layout  Layout             // which line went where
+	Balance Balance            // where every gram of it is now
+	Seconds float64            // in the blender, each load
+	LateS   float64            // of them, for which oats are in; 0 where nothing joins late
+	Ground  ingredient.Content // what was in the jug, before the strainer
+	SolidsG float64            // of the pulp, before fines pass
+	GroundC float64            // as it leaves the blender, °C
+	IcedC   float64            // after the ice
+	WaterC  float64            // what is poured on to grind with, all together
+	HeatedC float64            // the hottest it gets on the stove; 0 unheated
+	HeldG   float64            // liquid in the pulp
 
-	pulp pulp
+	pulp pulp // for a second grind
 }
 
 // pulp is what a second grind begins with.
 type pulp struct {
-	lines  []Line
-	solids []ingredient.Content
-	held   ingredient.Content
-	g      grinding
+	lines  []Line               // as ground
+	solids []ingredient.Content // of each line, what stays behind
+	held   ingredient.Content   // the liquid between them
+	g      grinding             // how it was done the first time
 }
 
 const (
-	WallShare        = .02 // of what is strained stays on walls and cloth (common practice)
-	soakWaterTimes   = 2.5 // mL of process water per mL dry (common practice)
-	rinsedThrown     = 2.  // mL of rinsing water thrown away, per g (common practice)
-	seedHolds        = .3  // g of liquid on a gram of whisked-off seed (from memory)
-	whiskedShare     = .8  // of pulp, sugars apart, that is whisked off its seed (from memory)
-	meltingHeat      = 334 // J/g of ice (handbook value)
-	regularWatts     = 150 // into the load (from memory)
-	highSpeedWatts   = 500
-	mostGroundC      = 98. // a blender brings nothing to the boil
-	usualLoadML      = 1500.
-	brewHolds        = 2.8 // g of liquid held by a gram of what was brewed, in cloth
-	foamShare        = .01 // of boiled soy milk is skimmed off as foam (common practice)
-	leastWaterStays  = .1  // of the water, however long a pan stands open
-	panMostML        = 2500.
-	widePanMostML    = 4000.
-	panCM, widePanCM = 20., 24.
-	panWatts         = 1000 // into a pan on a full flame (from memory)
+	WallShare        = .02      // of what is strained stays on walls and cloth (common practice)
+	soakWaterTimes   = 2.5      // mL of process water per mL dry (common practice)
+	rinsedThrown     = 2.       // mL of rinsing water thrown away, per g (common practice)
+	seedHolds        = .3       // g of liquid on a gram of whisked-off seed (from memory)
+	whiskedShare     = .8       // of pulp, sugars apart, that is whisked off its seed (from memory)
+	meltingHeat      = 334      // J/g of ice (handbook value)
+	regularWatts     = 150      // into the load (from memory)
+	highSpeedWatts   = 500      // likewise, of a strong blender
+	mostGroundC      = 98.      // a blender brings nothing to the boil
+	usualLoadML      = 1500.    // at once, where the kitchen named no jug
+	brewHolds        = 2.8      // g of liquid held by a gram of what was brewed, in cloth
+	foamShare        = .01      // of boiled soy milk is skimmed off as foam (common practice)
+	leastWaterStays  = .1       // of the water, however long a pan stands open
+	panMostML        = 2500.    // the usual pan takes so much
+	widePanMostML    = 4000.    // and a wide one so much
+	panCM, widePanCM = 20., 24. // across; the surface decides what evaporates
+	panWatts         = 1000     // into a pan on a full flame (from memory)
 )
 
 // HeldSpread is the standard deviation of the liquid that pulp holds, as a share
@@ -69,16 +69,16 @@ const HeldSpread = .25
 
 // run is a process under way.
 type run struct {
-	lines []Line
-	m     Method
-	made  Made
-	l     *Layout
-	jugC  float64
-	jug   ingredient.Content // liquid in the jug
-	loose ingredient.Content // fine solids that go wherever the liquid goes
-	solid []ingredient.Content
-	of    []Line
-	g     grinding
+	lines []Line               // all of the recipe's
+	m     Method               // how it is made
+	made  Made                 // what becomes of it
+	l     *Layout              // the same as made's, shorter to write
+	jugC  float64              // °C in the jug once everything is in
+	jug   ingredient.Content   // liquid in the jug
+	loose ingredient.Content   // fine solids that go wherever the liquid goes
+	solid []ingredient.Content // what stays solid of each ground line
+	of    []Line               // the lines of solid
+	g     grinding             // how it is ground
 }
 
 // Make takes the lines through their process.
@@ -123,6 +123,7 @@ func (r *run) end() {
 	r.finish(r.brew(), r.whisk())
 }
 
+// ingoing is everything but what goes into the glass: what the balance must find again.
 func (r *run) ingoing() ingredient.Content {
 	var in ingredient.Content
 	for n := range r.lines {
@@ -135,6 +136,7 @@ func (r *run) ingoing() ingredient.Content {
 
 func (l *Line) content() ingredient.Content { return l.Per.Times(l.G) }
 
+// contains is slices.Contains for the few places there are, without its generics' cost.
 func contains(all []int, n int) bool {
 	for _, at := range all {
 		if at == n {
@@ -221,6 +223,7 @@ func (r *run) grind() {
 	r.made.SolidsG = total(r.solid).MassG()
 }
 
+// part divides what is ground into what the liquid takes and what stays solid.
 func part(in ingredient.Content, share released) (liquid, solids ingredient.Content) {
 	for c, amount := range in {
 		liquid[c] = amount * share[c]
@@ -229,6 +232,7 @@ func part(in ingredient.Content, share released) (liquid, solids ingredient.Cont
 	return liquid, solids
 }
 
+// total adds up what several lines bring.
 func total(all []ingredient.Content) ingredient.Content {
 	var sum ingredient.Content
 	for _, c := range all {
@@ -376,6 +380,7 @@ func (r *run) holdsG() float64 {
 	return holds * r.m.heldShare()
 }
 
+// heldShare is what the strainer leaves in the pulp, against the default; 1 where nobody measured.
 func (m Method) heldShare() float64 {
 	if m.HeldShare == 0 {
 		return 1
@@ -432,6 +437,7 @@ func drain(liquid ingredient.Content, capacityG float64) (runs, held ingredient.
 	return liquid.Times(1 - share), liquid.Times(share)
 }
 
+// gather is what the lines at these places bring together.
 func (r *run) gather(at []int) ingredient.Content {
 	var sum ingredient.Content
 	for _, n := range at {
@@ -500,12 +506,12 @@ func (h Heat) targetC() float64 {
 // What an open pan loses, kg of water an hour and square metre (from memory): it
 // needs 2257 J a gram, and a hob at a simmer gives three to five hundred watts.
 const (
-	belowLoss     = 2.
-	simmerLoss    = 15.
-	boilLoss      = 35.
-	losesFromC    = 90. // half of the target's from here on
-	coveredShare  = .1
-	secondsAnHour = 3600.
+	belowLoss     = 2.    // up to warm
+	simmerLoss    = 15.   // just bubbling
+	boilLoss      = 35.   // rolling
+	losesFromC    = 90.   // half of the target's from here on
+	coveredShare  = .1    // of it, under a lid
+	secondsAnHour = 3600. // s
 )
 
 // lossAt is the loss at a heat, once it is reached.
@@ -567,6 +573,7 @@ func (r *run) heat(c ingredient.Content) ingredient.Content {
 	return c
 }
 
+// hasSoy tells whether the boil must not be left out.
 func (r *run) hasSoy() bool {
 	for n := range r.lines {
 		if r.lines[n].Ingredient.Class == ingredient.Soy && r.lines[n].G > 0 {

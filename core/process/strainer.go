@@ -12,15 +12,15 @@ type Strainer uint8
 
 // The strainers. The zero Strainer is the firm bag.
 const (
-	Bag Strainer = iota
-	Cloth
-	Gentle
-	Passes
-	Sieve
-	SievePushed
-	SieveCloth
-	None
-	Juicer
+	Bag         Strainer = iota // a nut-milk bag, squeezed: what most use
+	Cloth                       // a cloth, squeezed
+	Gentle                      // a bag that is left to drain, for oats
+	Passes                      // a bag, twice
+	Sieve                       // fine wire, left alone
+	SievePushed                 // fine wire, pushed with a spoon
+	SieveCloth                  // wire first, then a cloth
+	None                        // nothing: all of it is drunk
+	Juicer                      // a machine that parts by itself
 )
 
 // strainers gives, for each: h, the grams of liquid held per gram of pulp solids

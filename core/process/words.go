@@ -13,16 +13,16 @@ type TimeUnit float64
 
 // The units of time that recipes are written in.
 const (
-	Second TimeUnit = 1
-	Minute TimeUnit = 60
-	Hour   TimeUnit = 3600
-	Day    TimeUnit = 24 * 3600
+	Second TimeUnit = 1         // in seconds, as all of these
+	Minute TimeUnit = 60        // 60 s
+	Hour   TimeUnit = 3600      // 60 min
+	Day    TimeUnit = 24 * 3600 // 24 h
 )
 
 // span is a time or a range of it: "8-12 hours", "90 secs", "an hour", "8 h".
 var span = regexp.MustCompile(`\b(\d+(?:[.,]\d+)?|an?|one|two|three|four|five|six|eight|ten|twelve|twenty-four)(?:\s*(?:-|–|to|or)\s*(\d+(?:[.,]\d+)?))?\s*(seconds?|secs?|s|minutes?|mins?|hours?|hrs?|h|days?)\b`)
 
-var spanWords = map[string]float64{
+var spanWords = map[string]float64{ // as methods have them in words, seconds
 	"a": 1, "an": 1, "one": 1, "two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "eight": 8, "ten": 10, "twelve": 12, "twenty-four": 24,
 }
 

@@ -44,9 +44,9 @@ type Fill uint8
 
 // How a measure is filled.
 const (
-	Level Fill = iota
-	Heaped
-	Scant
+	Level  Fill = iota // struck off with a knife
+	Heaped             // with a hill on it
+	Scant              // not quite full
 )
 
 // What a heaped and a scant measure hold of a level one, from memory.
@@ -56,17 +56,17 @@ var fillNames = [...]string{Heaped: "heaped", Scant: "scant"}
 
 // Pack is what one of a counted thing holds, as in "1 (14 oz) can".
 type Pack struct {
-	Value float64
-	Unit  Unit
+	Value float64 // of the unit
+	Unit  Unit    // of what is in one pack
 }
 
 // Term is one number and its unit. Low and High differ for a range.
 type Term struct {
-	Low, High float64
-	Unit      Unit
-	Fill      Fill
-	Pack      Pack // the zero Pack when none is stated
-	Own       Own  // the measure where Unit is OwnMeasure
+	Low, High float64 // the same where no range was given
+	Unit      Unit    // what it is counted in
+	Fill      Fill    // how the spoon is filled; Level for anything else
+	Pack      Pack    // the zero Pack when none is stated
+	Own       Own     // the measure where Unit is OwnMeasure
 }
 
 // size is what one unit of the term holds, in g or mL; 0 for a count.
@@ -83,18 +83,18 @@ func (t Term) Size(s System) float64 { return t.Middle() * t.size(s) }
 // Amount is an amount as people write it: one term or several added together.
 // The zero Amount is open: no amount was given.
 type Amount struct {
-	terms []Term
-	about bool
-	kind  kind
+	terms []Term // added up: "1 cup + 2 tbsp" has two
+	about bool   // "about" stood before it
+	kind  kind   // whether it is an amount at all, or "to taste"
 }
 
 // kind tells an amount that is measured from one that follows from the rest.
 type kind uint8
 
 const (
-	measured kind = iota
-	toCover       // as much as covers the base
-	toTotal       // the rest of the same ingredient, to the total that the terms give
+	measured kind = iota // has terms
+	toCover              // as much as covers the base
+	toTotal              // the rest of the same ingredient, to the total that the terms give
 )
 
 // Of is the amount of value units.
@@ -163,6 +163,8 @@ func (a Amount) Volume(s System) (ml float64, ok bool) { return a.sum(Volume, s)
 // Mass is the amount in g where every part of it is a mass.
 func (a Amount) Mass(s System) (g float64, ok bool) { return a.sum(Mass, s) }
 
+// sum adds the terms that are of one dimension; false where one is not. A pack of a unit
+// that cooks divide is taken as that unit: 2 × ¼ tsp is half a teaspoon.
 func (a Amount) sum(d Dimension, s System) (total float64, ok bool) {
 	for _, t := range a.terms {
 		each := t.size(s)
@@ -224,6 +226,7 @@ func (a Amount) String() string {
 	return text
 }
 
+// String writes a term as a cook would: ranges with a dash, fractions as signs, packs by their size.
 func (t Term) String() string {
 	var b strings.Builder
 	b.WriteString(formatValue(t.Low, t.Unit))
@@ -244,6 +247,7 @@ func (t Term) String() string {
 	return b.String()
 }
 
+// unitText is the unit's word after this term's number; a measure of the cook's own gets an s.
 func (t Term) unitText() string {
 	switch {
 	case t.Unit != OwnMeasure:
@@ -254,6 +258,7 @@ func (t Term) unitText() string {
 	return t.Own.Name
 }
 
+// unitText is the unit's word after a number: one of it or several.
 func unitText(u Unit, value float64) string {
 	if asWritten(value) > 1 {
 		return units[u].plural
@@ -294,6 +299,8 @@ func asWritten(value float64) float64 {
 	return rounded
 }
 
+// mixedNumber writes a number as a whole and a fraction of the spoons' kind, such as 1½;
+// false where none is near enough.
 func mixedNumber(value float64) (string, bool) {
 	whole, rest := math.Modf(value)
 	prefix := ""

@@ -15,13 +15,13 @@ import (
 // drawer, and a scale. The zero Drawer has neither.
 type Drawer struct {
 	measures []measure // the largest first
-	scaleG   float64
+	scaleG   float64   // the step of the scale's display; 0 where there is no scale
 }
 
 // measure is one cup or spoon.
 type measure struct {
-	term Term // what is written on it: ¼ tsp
-	ml   float64
+	term Term    // what is written on it: ¼ tsp
+	ml   float64 // what it holds, level
 }
 
 // maxMeasures is how many different measures a drawer holds.
@@ -59,12 +59,12 @@ func (d Drawer) HasScale() (resolutionG float64, ok bool) { return d.scaleG, d.s
 // Scooped is an amount in the measures of a drawer.
 type Scooped struct {
 	ML         float64 // what the scoops hold
-	Scoops     int
+	Scoops     int     // how many dips
 	Half       bool    // the last measure is filled half
 	ErrorShare float64 // what they hold over the exact amount, as a share of it
 	Text       string  // "1½ cups", "2 × ¼ tsp", "half of ¼ tsp"
 	Stock      *Stock  // how to come to less than the spoons hold
-	terms      []Term
+	terms      []Term  // the measures, largest first
 }
 
 // Told is the measures to take, said to be about right where they are no nearer.
@@ -83,17 +83,17 @@ func (s Scooped) Amount() Amount { return Amount{terms: s.terms} }
 // the ingredient in some of water, and one measure of that. Volumes are taken
 // to add up (common practice).
 type Stock struct {
-	Measure    string
-	WaterParts int
-	ErrorShare float64
+	Measure    string  // the measure of the drawer that is filled with it
+	WaterParts int     // to one part of what is diluted
+	ErrorShare float64 // how far the nearest is off, as a share
 }
 
 // Told is what to do.
 func (s Stock) Told() say.Text { return say.Of("dilute-a-pinch", s.Measure, s.WaterParts) }
 
 const (
-	maxScoops     = 24
-	maxWaterParts = 199
+	maxScoops     = 24  // dips: beyond that nobody counts right
+	maxWaterParts = 199 // so that a stock stays within a jug
 )
 
 // Scoop finds the fewest measures that hold ml within the tolerance, whole
@@ -123,17 +123,18 @@ func (d Drawer) Scoop(ml, tolerance float64) (Scooped, bool) {
 // search looks through every choice of a number of measures that can come
 // within the tolerance.
 type search struct {
-	drawer []measure
-	within float64
+	drawer []measure      // the largest first
+	within float64        // mL that it may be off
 	chosen [maxScoops]int // indices into the drawer
-	depth  int
-	half   int // the half-filled one, -1 for none
+	depth  int            // how many are chosen
+	half   int            // the half-filled one, -1 for none
 
-	best     []int
-	bestHalf int
-	wrong    float64
+	best     []int   // the choice so far, places in drawer
+	bestHalf int     // the measure half filled, or none
+	wrong    float64 // mL that best is off
 }
 
+// whole tries n full measures, from the one at from on.
 func (s *search) whole(from, n int, left float64) {
 	if s.depth == 0 {
 		s.half = -1
@@ -141,6 +142,7 @@ func (s *search) whole(from, n int, left float64) {
 	s.choose(from, n, left)
 }
 
+// halfThen tries one half measure, then n−1 full ones.
 func (s *search) halfThen(ml float64, n int) {
 	for m := range s.drawer {
 		s.half = m
@@ -148,6 +150,8 @@ func (s *search) halfThen(ml float64, n int) {
 	}
 }
 
+// choose picks measures by falling size and turns back as soon as those left are too large
+// or too small to end within the tolerance.
 func (s *search) choose(from, n int, left float64) {
 	if n == 0 {
 		s.settle(left)
@@ -171,6 +175,7 @@ func (s *search) choose(from, n int, left float64) {
 // rounding forgives what adding up cups and spoons loses in the last digits.
 const rounding = 1e-9
 
+// settle keeps a choice where it is nearer than the best so far.
 func (s *search) settle(left float64) {
 	wrong := math.Abs(left)
 	if wrong > s.within*(1+rounding)+rounding || wrong >= s.wrong-rounding {
@@ -183,6 +188,7 @@ func (s *search) settle(left float64) {
 	}
 }
 
+// scooped turns the search's answer into what a cook reads: words, mL and how far off it is.
 func (d Drawer) scooped(s search, ml float64) Scooped {
 	out := Scooped{Scoops: len(s.best), Half: s.bestHalf >= 0}
 	for _, m := range s.best {

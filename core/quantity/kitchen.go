@@ -30,16 +30,16 @@ var kitchenSteps = []struct {
 // A measure that holds an amount to exactly is that amount; one that errs by
 // more than saidFrom is written "about" (common practice, no source).
 const (
-	exactly  = 1e-6
-	saidFrom = 0.01
+	exactly  = 1e-6 // mL: the same but for the arithmetic
+	saidFrom = 0.01 // from one percent on the error is told
 )
 
 // Under fineTeaspoons of a teaspoon nothing in a kitchen holds an amount within a
 // spoon's tolerance: the nearest pinches are as near as it gets, which is within
 // finest down to half a smidgen.
 const (
-	fineTeaspoons = 0.25
-	finest        = 0.34
+	fineTeaspoons = 0.25 // tsp; below it spoons are fractions of teaspoons
+	finest        = 0.34 // of a smallest spoon, which may be half filled by eye
 )
 
 // Kitchen writes ml as cups and spoons: what holds it exactly before what comes
@@ -174,6 +174,8 @@ func (a Amount) Scaled(factor float64, s System, tolerance float64) (scaled Amou
 	return scaled, errorShare
 }
 
+// scaled multiplies an amount and writes it anew in measures there are; what was weighed
+// stays weighed. It returns the error of that too, as a share.
 func (a Amount) scaled(factor float64, s System, tolerance float64) (Amount, float64) {
 	if a.IsMetric() {
 		return a.times(factor).tidy().rounded(s)
@@ -246,6 +248,7 @@ func (a Amount) size(s System) (total float64) {
 	return total
 }
 
+// threeFigures rounds to what a cook can weigh or read.
 func threeFigures(v float64) float64 {
 	rounded, err := strconv.ParseFloat(strconv.FormatFloat(v, 'g', 3, 64), 64)
 	if err != nil {
@@ -284,6 +287,7 @@ func (a Amount) tidy() Amount {
 	return a
 }
 
+// in converts between units of one dimension.
 func (t Term) in(u Unit) Term {
 	share := t.Unit.Size(US) / u.Size(US)
 	t.Low *= share

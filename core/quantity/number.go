@@ -37,6 +37,8 @@ func (p *parser) number() (value float64, article, ok bool) {
 	return p.spelledOut()
 }
 
+// spelledOut reads "two", "half a", "a": the number, whether it was only an article, and
+// whether there was one at all. The longest word wins: "seventeen" is not seven.
 func (p *parser) spelledOut() (float64, bool, bool) {
 	longest := -1
 	for i, n := range wordNumbers {
@@ -100,6 +102,7 @@ func (p *parser) fractionAfterWhole() float64 {
 	return 0
 }
 
+// acceptFoldWord steps over a word where it stands next, whatever its case.
 func (p *parser) acceptFoldWord(w string) {
 	if hasWordPrefix(p.rest(), w) {
 		p.at += len(w)
@@ -118,6 +121,7 @@ func (p *parser) denominator(start int, top float64) (float64, bool) {
 	return top / bottom, true
 }
 
+// vulgarFraction reads one sign such as ½.
 func (p *parser) vulgarFraction() (float64, bool) {
 	r, size := utf8.DecodeRuneInString(p.rest())
 	for _, v := range vulgar {
@@ -186,6 +190,7 @@ func thousandsMark(text string) int {
 
 func isDigit(c byte) bool { return c >= '0' && c <= '9' }
 
+// digitsAt counts the digits a text begins with.
 func digitsAt(text string) int {
 	n := 0
 	for n < len(text) && isDigit(text[n]) {
@@ -194,6 +199,7 @@ func digitsAt(text string) int {
 	return n
 }
 
+// digitsBefore counts the digits a text ends with.
 func digitsBefore(text string) int {
 	n := 0
 	for n < len(text) && isDigit(text[len(text)-1-n]) {

@@ -12,10 +12,10 @@ import (
 
 // Limits of what is taken for an amount.
 const (
-	maxValue  = 1e6 // of any unit
-	minValue  = 1e-6
-	maxTerms  = 8
-	maxAmount = 200 // bytes of an amount written on its own
+	maxValue  = 1e6  // of any unit
+	minValue  = 1e-6 // less than that is a slip of the pen
+	maxTerms  = 8    // "1 cup + 2 tbsp + …" ends somewhere
+	maxAmount = 200  // bytes of an amount written on its own
 )
 
 // ParseAmount reads an amount written on its own, such as "1 1/2 cups",
@@ -90,6 +90,7 @@ func (r Reader) ParseLeading(text string) (Amount, string, error) {
 	return a, strings.TrimLeft(p.text[p.at:], " \t"), nil
 }
 
+// check refuses what no kitchen holds or measures, by the field it was typed in.
 func (t Term) check() error {
 	for _, v := range []float64{t.Low, t.High, t.Pack.Value} {
 		if math.IsNaN(v) || v > maxValue {
@@ -105,6 +106,7 @@ func (t Term) check() error {
 	return nil
 }
 
+// isNegative tells a minus before a number from a dash before words.
 func isNegative(s string) bool {
 	rest, ok := strings.CutPrefix(s, "-")
 	if !ok {
@@ -113,6 +115,7 @@ func isNegative(s string) bool {
 	return ok && rest != "" && (rest[0] >= '0' && rest[0] <= '9' || rest[0] == '.')
 }
 
+// firstWords is enough of what was typed to find it again in an error.
 func firstWords(s string) string {
 	fields := strings.Fields(s)
 	return strings.Join(fields[:min(len(fields), 2)], " ")
@@ -120,14 +123,15 @@ func firstWords(s string) string {
 
 // parser walks over the text of an amount.
 type parser struct {
-	text string
-	at   int
-	own  map[string]Own
-	last Own // the measure of the cook's own that unit read last
+	text string         // what is read
+	at   int            // the byte it is read from next
+	own  map[string]Own // the cook's measures, by their names
+	last Own            // the measure of the cook's own that unit read last
 }
 
 func (p *parser) rest() string { return p.text[p.at:] }
 
+// skipSpace steps over spaces of any kind.
 func (p *parser) skipSpace() {
 	for p.at < len(p.text) {
 		r, size := utf8.DecodeRuneInString(p.rest())
@@ -151,6 +155,7 @@ func (p *parser) acceptAny(beginnings ...string) bool {
 	return false
 }
 
+// hasFoldPrefix looks at the first letter before it folds the rest: most prefixes fail there.
 func hasFoldPrefix(s, prefix string) bool {
 	return len(s) > 0 && (s[0]|0x20 == prefix[0]|0x20) && len(s) >= len(prefix) && strings.EqualFold(s[:len(prefix)], prefix)
 }
@@ -220,6 +225,7 @@ func (p *parser) bareUnit(fill Fill) (Term, bool) {
 	return Term{Low: 1, High: 1, Unit: u, Fill: fill}, true
 }
 
+// fill reads how a spoon is filled; level where nothing says so.
 func (p *parser) fill() Fill {
 	switch {
 	case p.acceptAny("heaped ", "heaping ", "rounded ", "generous "):

@@ -9,8 +9,8 @@ import (
 // Own is a measure of the cook's own: a mug, a jar, the cap of a bottle. It is
 // calibrated once, by weighing the water it holds.
 type Own struct {
-	Name string // as written in amounts, in the singular
-	ML   float64
+	Name string  // as written in amounts, in the singular
+	ML   float64 // what it holds, level
 }
 
 // waterGPerML is the density of water at 20 °C. Source: IAPWS.
@@ -45,7 +45,7 @@ var calibratable = map[Unit]bool{Capful: true, Shake: true, Drizzle: true, Splas
 
 // Reader reads amounts with the measures of a kitchen's own. The zero Reader
 // knows only the common ones.
-type Reader struct{ own map[string]Own }
+type Reader struct{ own map[string]Own } // by name, in lower case
 
 // NewReader knows the given measures besides the common ones, and before them:
 // a capful or a shake that was weighed counts as it was weighed.

@@ -12,13 +12,13 @@ type System uint8
 
 // The measure systems.
 const (
-	US System = iota
-	Metric
-	Australian
-	Imperial
+	US         System = iota // cup of 236.6 mL, legal in the United States
+	Metric                   // cup of 250 mL, spoon of 15
+	Australian               // tablespoon of 20 mL, which only Australia has
+	Imperial                 // pint of 568 mL
 )
 
-var systemNames = [...]string{US: "us", Metric: "metric", Australian: "au", Imperial: "imperial"}
+var systemNames = [...]string{US: "us", Metric: "metric", Australian: "au", Imperial: "imperial"} // as stored and sent
 
 func (s System) String() string { return systemNames[s] }
 
@@ -37,9 +37,9 @@ type Dimension uint8
 
 // The dimensions of kitchen units.
 const (
-	Count Dimension = iota
-	Mass
-	Volume
+	Count  Dimension = iota // pieces
+	Mass                    // in grams
+	Volume                  // in millilitres
 )
 
 // Unit is a unit people write amounts in.
@@ -47,76 +47,76 @@ type Unit uint8
 
 // The units. Piece stands for a bare number of things.
 const (
-	Piece Unit = iota
-	Milligram
-	Gram
-	Kilogram
-	Ounce
-	Pound
-	Millilitre
-	Centilitre
-	Decilitre
-	Litre
-	Teaspoon
-	Tablespoon
-	FluidOunce
-	Cup
-	Pint
-	Quart
-	Gallon
-	Dash
-	Pinch
-	Smidgen
-	Capful
-	Drizzle
-	Shake
-	Inch
-	Thumb
-	Stick
-	Bean
-	Pod
-	Can
-	Carton
-	Jar
-	Bottle
-	Sachet
-	Strip
-	Strand
-	Slice
-	Drop
-	Splash
-	Glug
-	Handful
-	Shot
-	Dessertspoon
-	Glass
-	Mug
-	Bowl
-	Centimetre // of a root or a stick
-	OwnMeasure // a measure of the cook's own, named in its Term
-	unitCount
+	Piece        Unit = iota // of nothing in particular: 3 dates
+	Milligram                // g/1000
+	Gram                     // the unit all masses are reckoned in
+	Kilogram                 // 1000 g
+	Ounce                    // avoirdupois
+	Pound                    // 16 oz
+	Millilitre               // the unit all volumes are reckoned in
+	Centilitre               // 10 mL
+	Decilitre                // 100 mL, usual in Scandinavia
+	Litre                    // 1000 mL
+	Teaspoon                 // by the system
+	Tablespoon               // by the system; four teaspoons in Australia
+	FluidOunce               // of volume, never of weight
+	Cup                      // by the system
+	Pint                     // by the system
+	Quart                    // two pints
+	Gallon                   // four quarts
+	Dash                     // ⅛ tsp, common practice
+	Pinch                    // 1⁄16 tsp, common practice
+	Smidgen                  // 1⁄32 tsp, common practice
+	Capful                   // of the bottle it closes
+	Drizzle                  // from a bottle, thin
+	Shake                    // of a shaker
+	Inch                     // of ginger or cinnamon, by length
+	Thumb                    // of ginger, as long as one
+	Stick                    // of butter, or of cinnamon
+	Bean                     // of vanilla
+	Pod                      // of cardamom
+	Can                      // its contents, drained or not by the ingredient
+	Carton                   // its contents
+	Jar                      // its contents
+	Bottle                   // its contents
+	Sachet                   // its contents
+	Strip                    // of peel
+	Strand                   // of saffron
+	Slice                    // of ginger, lemon
+	Drop                     // from a dropper
+	Splash                   // a word, not a measure: nothing is reckoned from it alone
+	Glug                     // likewise
+	Handful                  // likewise
+	Shot                     // of espresso
+	Dessertspoon             // 10 mL, between tea and table
+	Glass                    // to drink from
+	Mug                      // to drink from
+	Bowl                     // to eat from
+	Centimetre               // of a root or a stick
+	OwnMeasure               // a measure of the cook's own, named in its Term
+	unitCount                // how many there are
 )
 
 // Masses in grams and volumes in millilitres.
 // Source of the customary figures: NIST Handbook 44, Appendix C.
 const (
-	gramsPerOunce = 28.349523125
-	gramsPerPound = 453.59237
+	gramsPerOunce = 28.349523125 // exact, by definition since 1959
+	gramsPerPound = 453.59237    // likewise
 
-	usTeaspoonML   = 4.92892159375
-	usTablespoonML = 14.78676478125
-	usFluidOunceML = 29.5735295625
-	usCupML        = 236.5882365
-	usPintML       = 473.176473
-	usQuartML      = 946.352946
-	usGallonML     = 3785.411784
+	usTeaspoonML   = 4.92892159375  // exact: a 768th of a gallon
+	usTablespoonML = 14.78676478125 // a 256th
+	usFluidOunceML = 29.5735295625  // a 128th
+	usCupML        = 236.5882365    // a 16th
+	usPintML       = 473.176473     // an 8th
+	usQuartML      = 946.352946     // a quarter
+	usGallonML     = 3785.411784    // 231 cubic inches, exact
 
-	imperialFluidOunceML = 28.4130625
-	imperialPintML       = 568.26125
+	imperialFluidOunceML = 28.4130625 // exact: a 160th of 4.54609 L
+	imperialPintML       = 568.26125  // an 8th of 4.54609 L
 
-	imperialTablespoonML = 17.758 // common practice: five eighths of a fluid ounce
-	imperialTeaspoonML   = 5.919  // common practice: a third of the tablespoon
-	imperialCupML        = 284.130625
+	imperialTablespoonML = 17.758     // common practice: five eighths of a fluid ounce
+	imperialTeaspoonML   = 5.919      // common practice: a third of the tablespoon
+	imperialCupML        = 284.130625 // ten fluid ounces, as old cups had it
 
 	capfulML      = 5    // from memory, until the cook calibrates it
 	drizzleML     = 5    // from memory, until the cook calibrates it
@@ -133,8 +133,8 @@ const (
 
 // unitInfo is what is known of a unit: how it is written and what it holds.
 type unitInfo struct {
-	singular, plural string
-	dimension        Dimension
+	singular, plural string     // its words after one and after several
+	dimension        Dimension  // what it counts
 	size             [4]float64 // g or mL in each System; 0 for counts
 	fractions        bool       // written in vulgar fractions rather than decimals
 }
@@ -146,7 +146,7 @@ func perTeaspoon(share float64) [4]float64 {
 	return [4]float64{usTeaspoonML * share, 5 * share, 5 * share, imperialTeaspoonML * share}
 }
 
-var units = [unitCount]unitInfo{
+var units = [unitCount]unitInfo{ // facts of each, by Unit
 	Piece:      {"piece", "pieces", Count, same(0), true},
 	Milligram:  {"mg", "mg", Mass, same(0.001), false},
 	Gram:       {"g", "g", Mass, same(1), false},

@@ -11,22 +11,22 @@ import (
 
 // line is one line while it is read.
 type line struct {
-	reader   Reader
-	text     string // without the marks of a list
-	tokens   []token
-	measures []measure
-	slips    []Slip
+	reader   Reader    // whose catalogue and measures are used
+	text     string    // without the marks of a list
+	tokens   []token   // all words, numbers and marks
+	measures []measure // the amounts among them
+	slips    []Slip    // words that were taken for others
 }
 
 // segment is a part of a line that holds one ingredient.
 type segment struct {
-	line     *line
-	from, to int
-	words    []int   // tokens that are words and no amount
-	places   []place // by token
-	unit     quantity.Unit
-	hasUnit  bool
-	counted  bool // there is a number with no unit
+	line     *line         // it is a part of
+	from, to int           // tokens of the line, half open
+	words    []int         // tokens that are words and no amount
+	places   []place       // by token
+	unit     quantity.Unit // what its amount is counted in
+	hasUnit  bool          // no amount of its own: "salt and pepper to taste"
+	counted  bool          // there is a number with no unit
 }
 
 // raw is a token as it was written.
@@ -178,9 +178,9 @@ func (l *line) runTogether(w string) (first, second string, ok bool) {
 type following uint8
 
 const (
-	measured following = iota
-	toCover
-	toTotal
+	measured following = iota // the amount stands before what it measures
+	toCover                   // as much as covers it
+	toTotal                   // as much as the whole comes to
 )
 
 // follows tells whether the line says "to cover" or "to a total of", and where.

@@ -10,14 +10,14 @@ import (
 
 // match is one way to read the words of a line as an ingredient.
 type match struct {
-	of     *ingredient.Ingredient
-	name   ingredient.Name
-	score  int
-	words  [maxNameWords]int // the tokens of the name
-	unread []int             // tokens that no part of it accounts for
+	of     *ingredient.Ingredient // what it would be
+	name   ingredient.Name        // the name it was found by
+	score  int                    // higher is likelier
+	words  [maxNameWords]int      // the tokens of the name
+	unread []int                  // tokens that no part of it accounts for
 }
 
-const maxNameWords = 8
+const maxNameWords = 8 // no name of the catalogue is longer
 
 // place is where a word of a segment stands.
 type place uint8
@@ -42,12 +42,12 @@ func (s *segment) findMatch() (match, []match) {
 
 // weights of a match: a word more of the name is worth more than all else.
 const (
-	perWord       = 20
-	perEvidence   = 7 // a form that the unit or a word tells
-	perContiguous = 3
-	perSize       = 4 // a size that the ingredient has rows for
-	perOutside    = 2 // a word of the name that stands in a bracket or behind a comma
-	maxMatches    = 8
+	perWord       = 20 // a word of the name that is there
+	perEvidence   = 7  // a form that the unit or a word tells
+	perContiguous = 3  // where all of them stand together
+	perSize       = 4  // a size that the ingredient has rows for
+	perOutside    = 2  // a word of the name that stands in a bracket or behind a comma
+	maxMatches    = 8  // more are not looked at
 )
 
 // candidates are the names of which every word is there, one at least in the head.

@@ -8,16 +8,16 @@ import (
 
 // measure is one amount in a line: where it stands, and what it says.
 type measure struct {
-	term     quantity.Term
-	from, to int  // tokens, to being the one behind it
-	numbered bool // it has a number, or says "a pinch"
-	hasUnit  bool
-	open     bool // "a few": how many is not said
-	about    bool
-	each     bool // "14 oz each"
-	plus     bool // it joins the measure before it: "2 tbsp + 1 tsp"
-	minus    bool
-	instead  bool // it says the one before it otherwise: "1 cup / 140 g"
+	term     quantity.Term // as read
+	from, to int           // tokens, to being the one behind it
+	numbered bool          // it has a number, or says "a pinch"
+	hasUnit  bool          // a unit stood beside the number
+	open     bool          // "a few": how many is not said
+	about    bool          // "about" stood before it
+	each     bool          // "14 oz each"
+	plus     bool          // it joins the measure before it: "2 tbsp + 1 tsp"
+	minus    bool          // "minus": it comes off the one before
+	instead  bool          // it says the one before it otherwise: "1 cup / 140 g"
 }
 
 // dimension is what the measure measures.
@@ -29,7 +29,7 @@ func (m *measure) isLength() bool {
 }
 
 var (
-	fills = map[string]quantity.Fill{
+	fills = map[string]quantity.Fill{ // words for how a spoon is filled
 		"heaped": quantity.Heaped, "heaping": quantity.Heaped, "rounded": quantity.Heaped, "generous": quantity.Heaped, "good": quantity.Heaped,
 		"big": quantity.Heaped, "large": quantity.Heaped, "scant": quantity.Scant, "small": quantity.Scant, "tiny": quantity.Scant, "little": quantity.Scant,
 	}
@@ -439,7 +439,7 @@ func (l *line) amount(n int) (quantity.Amount, int, error) {
 	return a, next, err
 }
 
-const maxTerms = 8
+const maxTerms = 8 // in one amount
 
 // less is a measure with a smaller one taken off, in the measures of the United
 // States, whose cups are whole numbers of spoons: "1 cup minus 1 tbsp".

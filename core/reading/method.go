@@ -23,11 +23,11 @@ const (
 // Offer is something the method says, with the sentence it comes from. It is offered
 // and never taken by itself: a sentence may speak of another pot.
 type Offer struct {
-	Kind     OfferKind
-	Low      float64 // in the unit of the kind; 0 where it is not said
-	High     float64
-	What     string // a strainer or a heat, as the process names them
-	Sentence string
+	Kind     OfferKind // what it would set
+	Low      float64   // in the unit of the kind; 0 where it is not said
+	High     float64   // of a range; the same as the low end otherwise
+	What     string    // a strainer or a heat, as the process names them
+	Sentence string    // as written, for the cook to judge
 }
 
 // sentenceEnd parts the sentences of a step. A point before a digit is a decimal one.

@@ -11,10 +11,10 @@ var shares = map[string]float64{"half": .5, "third": 1. / 3, "quarter": .25, "fo
 
 // counted is a number that was found: its value and the token behind it.
 type counted struct {
-	value   float64
-	next    int
-	article bool // it was no more than "a"
-	open    bool // "a few": how many is not said
+	value   float64 // what it comes to
+	next    int     // the token after it
+	article bool    // it was no more than "a"
+	open    bool    // "a few": how many is not said
 }
 
 // isWord tells whether the token at a place is one of some words, in the singular.

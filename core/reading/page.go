@@ -13,29 +13,29 @@ type ItemKind string
 
 // The kinds of line of a page.
 const (
-	Title      ItemKind = "title"
-	YieldLine  ItemKind = "yield"
-	Heading    ItemKind = "heading"
-	Ingredient ItemKind = "ingredient"
-	Step       ItemKind = "step"
-	Note       ItemKind = "note"
+	Title      ItemKind = "title"      // of the recipe
+	YieldLine  ItemKind = "yield"      // "makes about a litre"
+	Heading    ItemKind = "heading"    // "for the spice paste"
+	Ingredient ItemKind = "ingredient" // a line of the list
+	Step       ItemKind = "step"       // of the method
+	Note       ItemKind = "note"       // anything else that may be worth keeping
 )
 
 // Item is one line of a page: what it is, and, of an ingredient, what was read.
 type Item struct {
-	Kind    ItemKind
-	Text    string  // as written, without the marks of a list
-	Reading Reading // of an ingredient
-	Problem error   // of an ingredient whose amount cannot be one
+	Kind    ItemKind // how it is taken
+	Text    string   // as written, without the marks of a list
+	Reading Reading  // of an ingredient
+	Problem error    // of an ingredient whose amount cannot be one
 }
 
 // Page is a recipe as it was written down or copied: every line of it is in Items, in
 // its order.
 type Page struct {
-	Title    string
+	Title    string  // empty where nothing looks like one
 	Servings float64 // 0 where it is not said
 	YieldML  float64 // 0 where it is not said
-	Items    []Item
+	Items    []Item  // in the order written
 	Offers   []Offer // what the method says of how it is made
 }
 
@@ -46,10 +46,10 @@ const maxPageLines = 400
 type section uint8
 
 const (
-	above section = iota // above all headings
-	listed
-	method
-	remarks
+	above   section = iota // above all headings
+	listed                 // among the ingredients
+	method                 // among the steps
+	remarks                // after the steps
 )
 
 // ReadPage reads a whole recipe. Nothing of it is lost: what is no title, yield,
@@ -69,9 +69,9 @@ func (r Reader) ReadPage(text string) Page {
 
 // page is a page while it is read.
 type page struct {
-	Page
-	reader Reader
-	in     section
+	Page                    // what was read so far
+	reader Reader           // for amounts and names
+	in     section          // where in the recipe the next line stands
 	stage  ingredient.Stage // of the heading above
 }
 
@@ -156,10 +156,10 @@ func (p *page) opens(lower string) bool {
 }
 
 var (
-	yieldLine = regexp.MustCompile(`^(?:serves|makes|yields?|servings?|portions?|serving size|zutaten für|para|recipe makes|this makes)\b[ :–-]*(?:about|approx\.?|around|up to)?\s*(.*)$`)
-	forPeople = regexp.MustCompile(`^(?:for )?(\d+)(?:\s*(?:-|–|to)\s*\d+)? (?:people|persons|servings|portions|drinks|cups to serve)\.?$`)
-	timing    = regexp.MustCompile(`^(?:prep(?:aration)?|cook(?:ing)?|total|soak(?:ing)?|chill(?:ing)?|active|hands-on|resting|ready)(?: ?time| in)\b`)
-	leading   = regexp.MustCompile(`^[\d½¼¾⅓⅔⅛]`)
+	yieldLine = regexp.MustCompile(`^(?:serves|makes|yields?|servings?|portions?|serving size|zutaten für|para|recipe makes|this makes)\b[ :–-]*(?:about|approx\.?|around|up to)?\s*(.*)$`) // what tells how much it makes, in the languages of words.txt
+	forPeople = regexp.MustCompile(`^(?:for )?(\d+)(?:\s*(?:-|–|to)\s*\d+)? (?:people|persons|servings|portions|drinks|cups to serve)\.?$`)                                                 // likewise, the number first
+	timing    = regexp.MustCompile(`^(?:prep(?:aration)?|cook(?:ing)?|total|soak(?:ing)?|chill(?:ing)?|active|hands-on|resting|ready)(?: ?time| in)\b`)                                     // "Prep time: 10 min", which is no ingredient
+	leading   = regexp.MustCompile(`^[\d½¼¾⅓⅔⅛]`)                                                                                                                                           // a line that begins with a number is likely one
 )
 
 // isTiming tells whether a line says how long it all takes, or is a tip.
@@ -200,6 +200,7 @@ func (p *page) readYield(lower string) bool {
 	return true
 }
 
+// firstNumber is the number a text begins with; 0 where it begins with none.
 func firstNumber(text string) float64 {
 	list := tokens(text)
 	if len(list) == 0 || list[0].kind != number {

@@ -10,7 +10,7 @@ import (
 
 // piece is what stands between two words that may join ingredients.
 type piece struct {
-	from, to int
+	from, to int    // tokens, half open
 	by       string // what joins it to the one before: "and", "or", ","
 }
 

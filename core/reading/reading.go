@@ -70,9 +70,9 @@ import (
 
 // Reader reads lines with the names and the measures of a kitchen.
 type Reader struct {
-	Catalogue *ingredient.Catalogue
-	Measures  quantity.Reader
-	System    quantity.System
+	Catalogue *ingredient.Catalogue // the kitchen's, its own ingredients included
+	Measures  quantity.Reader       // the kitchen's own measures
+	System    quantity.System       // what a cup is
 }
 
 // Doubt is why a line is asked about.
@@ -80,34 +80,34 @@ type Doubt string
 
 // The doubts. A line with no ingredient has the first.
 const (
-	Sure           Doubt = ""
-	Unread         Doubt = "unread"
-	UnknownUnit    Doubt = "unknown-unit"
-	AmountsDiffer  Doubt = "amounts-differ"
-	EachOrTogether Doubt = "each-or-together"
+	Sure           Doubt = ""                 // nothing
+	Unread         Doubt = "unread"           // no ingredient was found
+	UnknownUnit    Doubt = "unknown-unit"     // a number with a word that is no unit
+	AmountsDiffer  Doubt = "amounts-differ"   // "1 cup (100 g)" of what weighs 150
+	EachOrTogether Doubt = "each-or-together" // a number that may be of each or of all
 )
 
 // Slip is a word that was taken for another.
-type Slip struct{ Written, Read string }
+type Slip struct{ Written, Read string } // a word and what it was taken for
 
 // Part is some words of a line, as written, and what they were read as.
 type Part struct {
-	Words string
-	As    As
+	Words string // as written
+	As    As     // what they were taken for
 }
 
 // Reading is what was understood of a line.
 type Reading struct {
-	Written string
+	Written string                   // the whole line, untouched
 	Lines   []recipe.Line            // one for each ingredient; one with none where it was not read
 	Doubt   Doubt                    // Sure where nothing is to be asked
 	About   string                   // what the doubt is about: the unit, the other amount
 	Choices []*ingredient.Ingredient // what an unread line may mean, the likeliest first
-	Slips   []Slip
-	Teach   string            // of a line that was settled: its words that no name has, to be taught
-	Instead string            // what the cook wrote for another choice
-	Amounts []quantity.Amount // as written, in their order; the line has the one that says most
-	Parts   []Part            // every word of the line, in its order
+	Slips   []Slip                   // so that the cook can see what was guessed
+	Teach   string                   // of a line that was settled: its words that no name has, to be taught
+	Instead string                   // what the cook wrote for another choice
+	Amounts []quantity.Amount        // as written, in their order; the line has the one that says most
+	Parts   []Part                   // every word of the line, in its order
 }
 
 // IsRead tells whether every line of the reading has its ingredient.
@@ -203,6 +203,7 @@ const (
 	searched = 8 // ingredients looked at for a word
 )
 
+// liquidFirst sorts liquids before the rest, where names are equally good.
 func liquidFirst(i *ingredient.Ingredient) int {
 	if i.Role == ingredient.Liquid {
 		return 0

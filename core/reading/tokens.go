@@ -14,14 +14,14 @@ import (
 type kind uint8
 
 const (
-	word kind = iota
-	number
-	mark
+	word   kind = iota // letters
+	number             // digits, signs or words of number
+	mark               // punctuation
 )
 
 // token is a word, a number or a mark of a line, with where it stands.
 type token struct {
-	kind     kind
+	kind     kind    // which of the three
 	word     string  // in plain letters and the singular; of a word
 	mark     rune    // of a mark
 	value    float64 // of a number
@@ -31,8 +31,8 @@ type token struct {
 	clause   int8    // which part between commas, semicolons, colons and dashes
 	gap      bool    // a blank stands before it
 	tail     bool    // behind a word after which a line only explains: "with", "until"
-	as       As
-	slip     bool // the word is not as written, but what it was taken for
+	as       As      // what the reader made of it
+	slip     bool    // the word is not as written, but what it was taken for
 }
 
 // As is what a word of a line was read as.
@@ -40,17 +40,17 @@ type As string
 
 // What words are read as. Unread words are the ones a line is asked about for.
 const (
-	AsUnread     As = ""
-	AsAmount     As = "amount"
-	AsCheck      As = "second-amount"
-	AsSize       As = "size"
-	AsIngredient As = "ingredient"
-	AsForm       As = "form"
-	AsPrepared   As = "prepared"
-	AsPurpose    As = "purpose"
-	AsNeutral    As = "neutral"
-	AsNote       As = "note"
-	AsInstead    As = "instead"
+	AsUnread     As = ""              // nothing, and the cook is asked
+	AsAmount     As = "amount"        // a number or a unit
+	AsCheck      As = "second-amount" // the same amount in another unit
+	AsSize       As = "size"          // small, large
+	AsIngredient As = "ingredient"    // its name
+	AsForm       As = "form"          // ground, whole
+	AsPrepared   As = "prepared"      // chopped, soaked
+	AsPurpose    As = "purpose"       // for the pulp, to serve
+	AsNeutral    As = "neutral"       // of, the, fresh: says nothing about the amount
+	AsNote       As = "note"          // kept as the line's remark
+	AsInstead    As = "instead"       // what may be taken instead
 )
 
 // clean takes off a line what is layout: bullets, boxes to tick, numbering, the marks

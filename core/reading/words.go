@@ -15,7 +15,7 @@ import (
 //go:embed words.txt
 var wordsTXT string
 
-var lists = readLists(wordsTXT)
+var lists = readLists(wordsTXT) // of words.txt, by their headings
 
 var (
 	// stops hold a line together and say nothing.
@@ -47,6 +47,7 @@ var groups = map[string]string{
 	"yoghurt": "yogurt", "flavored": "flavoured", "germinated": "sprouted",
 }
 
+// sameGroup makes words of one meaning the same; a word without a group stays itself.
 func sameGroup(w string) string {
 	if g, ok := groups[w]; ok {
 		return g
@@ -99,6 +100,7 @@ func readLists(text string) map[string]map[string]bool {
 	return out
 }
 
+// setOf is a set, to look words up in.
 func setOf(words ...string) map[string]bool {
 	out := map[string]bool{}
 	for _, w := range words {

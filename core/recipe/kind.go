@@ -11,16 +11,16 @@ type Kind string
 
 // The kinds of drink.
 const (
-	AsGuessed   Kind = "" // nobody has said
-	Milk        Kind = "milk"
-	Creamer     Kind = "creamer"
-	Cream       Kind = "cream"
-	Horchata    Kind = "horchata"
-	Nog         Kind = "nog"
-	Concentrate Kind = "concentrate"
-	Chocolate   Kind = "chocolate"
-	Brewed      Kind = "brewed"
-	Cooler      Kind = "cooler"
+	AsGuessed   Kind = ""            // nobody has said
+	Milk        Kind = "milk"        // to drink
+	Creamer     Kind = "creamer"     // into coffee, by the spoon
+	Cream       Kind = "cream"       // to whip or to pour
+	Horchata    Kind = "horchata"    // rice or tiger nut, sweet, over ice
+	Nog         Kind = "nog"         // rich, with nutmeg
+	Concentrate Kind = "concentrate" // to be diluted
+	Chocolate   Kind = "chocolate"   // cocoa decides
+	Brewed      Kind = "brewed"      // coffee, tea or a decoction makes the most of it
+	Cooler      Kind = "cooler"      // juice or coconut water makes the most of it
 )
 
 // Kinds are all of them, in the order they are offered.
@@ -41,9 +41,9 @@ type KindFrom string
 
 // Who says so.
 const (
-	KindSaid   KindFrom = "flag"
-	KindByName KindFrom = "name"
-	KindGuess  KindFrom = "guess"
+	KindSaid   KindFrom = "flag"  // the cook chose it
+	KindByName KindFrom = "name"  // the drink's name tells it
+	KindGuess  KindFrom = "guess" // its figures suggest it
 )
 
 // Usual servings in mL. Source: 21 CFR 101.12(b) for milk (240 mL) and cream (15

@@ -13,8 +13,8 @@ import (
 
 // Line is one ingredient of a drink.
 type Line struct {
-	Key        string // the caller's own; it stays with the line while the core changes it
-	Amount     quantity.Amount
+	Key        string                 // the caller's own; it stays with the line while the core changes it
+	Amount     quantity.Amount        // as written; never changed by reckoning
 	Ingredient *ingredient.Ingredient // nil where the name was not understood
 	Name       string                 // as the cook wrote it
 	Stage      ingredient.Stage       // "" for the ingredient's own
@@ -46,8 +46,8 @@ func (l *Line) IsForSoaking(words string) bool {
 // easedFrom is the growth up to which an eased spice still grows in step, and
 // easedPower how it grows beyond (common practice).
 const (
-	easedFrom  = 2
-	easedPower = 0.8
+	easedFrom  = 2   // times: from here on spices grow slower than the rest
+	easedPower = 0.8 // common practice, no source
 )
 
 // SecondGrind are the words for liquid the pulp is ground with once more.

@@ -29,6 +29,8 @@ func (l Line) Grams(system quantity.System) (g float64, note say.Text, err error
 	return g, note, nil
 }
 
+// termGrams is what one term weighs, g, with a note where a size had to be taken as usual.
+// The error names the amount.
 func (l Line) termGrams(t quantity.Term, system quantity.System) (float64, say.Text, error) {
 	if t.Unit.Dimension() != quantity.Count {
 		if t.Unit == quantity.OwnMeasure {
@@ -65,7 +67,7 @@ func (l Line) pieceGrams(u quantity.Unit) (float64, bool) {
 	return g, ok
 }
 
-const cmPerInch = 2.54
+const cmPerInch = 2.54 // exact
 
 // isOnePiece tells whether a counted unit may be no more than another word for a
 // piece. A pack, a length and a thread are not.

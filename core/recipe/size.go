@@ -11,7 +11,7 @@ type SizeBy string
 
 // The ways to size a batch.
 const (
-	AsWritten  SizeBy = ""
+	AsWritten  SizeBy = ""         // no size was asked for
 	ByTimes    SizeBy = "times"    // a factor on the amounts as written
 	ByVolume   SizeBy = "volume"   // mL of finished drink
 	ByServings SizeBy = "servings" // a number of servings
@@ -22,8 +22,8 @@ const (
 
 // Size is how much is to be made.
 type Size struct {
-	By     SizeBy
-	Value  float64
+	By     SizeBy  // by what it is sized
+	Value  float64 // mL, servings or times, by By
 	EachML float64 // a bottle, or a cup (0 for a serving)
 	PerDay float64 // cups
 }
@@ -33,15 +33,15 @@ type SpiceSchool string
 
 // The spice schools. The zero school is linear.
 const (
-	Linear SpiceSchool = "linear"
-	Eased  SpiceSchool = "eased"
+	Linear SpiceSchool = "linear" // twice the batch, twice the spice
+	Eased  SpiceSchool = "eased"  // twice the batch, less than twice the spice
 )
 
 // Limits on what is reckoned, so that nothing a person types runs away.
 const (
-	MaxLines    = 300
+	MaxLines    = 300 // in one recipe
 	MaxScaleG   = 1e6 // grams of anything in one batch
-	maxServings = 1e5
+	maxServings = 1e5 // of one batch; beyond it there is a slip
 )
 
 // sizeLimits are the accepted values of each way to size a batch.

@@ -11,14 +11,14 @@ import (
 // Row is one figure of two drinks side by side. Words stand where there is no
 // figure.
 type Row struct {
-	Name             say.Text
-	Unit             string
-	A, B             float64
-	AText, BText     say.Text
-	AKnown, BKnown   bool
-	Differs          bool
-	relativeDistance float64
-	line             bool // of what went in
+	Name             say.Text // of the figure or the line
+	Unit             string   // empty where there is none
+	A, B             float64  // the two compared, in Unit
+	AText, BText     say.Text // where words say it better
+	AKnown, BKnown   bool     // false where one of them has no such figure
+	Differs          bool     // by more than a cook would notice
+	relativeDistance float64  // for the order: what differs most comes first
+	line             bool     // of what went in
 }
 
 const (
@@ -48,6 +48,8 @@ func (r *Row) rank() float64 {
 	return r.relativeDistance
 }
 
+// settle decides whether a row differs: by words where there are any, else by more than a
+// share and more than the least that shows.
 func (r *Row) settle() {
 	if !r.AText.IsZero() || !r.BText.IsZero() {
 		r.Differs = !r.AText.Is(r.BText)
@@ -63,6 +65,7 @@ func (r *Row) settle() {
 	r.Differs = r.AKnown != r.BKnown || r.relativeDistance > differs && far > least
 }
 
+// figureRows compares what can be said in numbers.
 func figureRows(a, b *Reckoning) []Row {
 	type figure struct {
 		name string
@@ -129,6 +132,7 @@ func lineRows(a, b *Reckoning) []Row {
 	return rows
 }
 
+// wordRows compares what is said in words: contents, who may drink it, cautions.
 func wordRows(a, b *Reckoning) []Row {
 	contains := func(r *Reckoning) say.Text {
 		if len(r.Allergens) == 0 {
@@ -187,6 +191,7 @@ func Changes(before, after *Reckoning) []say.Text {
 // leastChange is what a figure moves by to be told.
 const leastChange = .05
 
+// appendChange adds a sentence where a figure moved by enough to show.
 func appendChange(told []say.Text, code string, from, to float64) []say.Text {
 	if math.Abs(from-to) < leastChange {
 		return told

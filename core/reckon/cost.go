@@ -8,11 +8,11 @@ type Prices map[string]float64
 
 // Cost is what the batch costs. Unpriced are the ingredients left out of it.
 type Cost struct {
-	Known      bool // some line has a price
-	Batch      float64
-	PerLitre   float64
-	PerServing float64
-	Unpriced   []string
+	Known      bool     // some line has a price
+	Batch      float64  // in the kitchen's currency
+	PerLitre   float64  // of the finished drink
+	PerServing float64  // of the size reckoned with
+	Unpriced   []string // names of what has no price, and so counts nothing
 }
 
 // cost adds up what the lines take from the packs: what is thrown away as

@@ -9,29 +9,29 @@ import (
 
 // Dial is a figure on its scale, ready to be drawn.
 type Dial struct {
-	Code     DialName
-	Value    float64
-	Further  float64 // a second figure on the same scale, such as days by custom; 0 for none
-	Unit     string
-	Position float64 // 0 at the left end of the scale, 1 at the right
-	FurtherP float64
-	Band     string // the code of the band the figure falls in; "" with no figure
-	Bands    []Band // shared; not to be changed
-	Known    bool
+	Code     DialName // which of them
+	Value    float64  // in Unit
+	Further  float64  // a second figure on the same scale, such as days by custom; 0 for none
+	Unit     string   // of Value and Further
+	Position float64  // 0 at the left end of the scale, 1 at the right
+	FurtherP float64  // the position of Further
+	Band     string   // the code of the band the figure falls in; "" with no figure
+	Bands    []Band   // shared; not to be changed
+	Known    bool     // false where the figure is not to be had
 }
 
 // Band is a stretch of a dial with a code of its own, as positions.
 type Band struct {
-	Code     string
-	From, To float64
+	Code     string  // of the band's word
+	From, To float64 // along the dial, 0 to 1
 }
 
 // scale is a dial's bands: names and the figures between them. Every band is
 // drawn equally wide. Edges may run downwards.
 type scale struct {
-	names []string
-	edges []float64
-	bands []Band
+	names []string  // codes of the bands, from little to much
+	edges []float64 // where one band ends and the next begins, in the dial's unit
+	bands []Band    // as drawn
 }
 
 var (
@@ -55,6 +55,7 @@ var (
 	spiceScale = newScale([]string{"faint", "there", "loud"}, []float64{0, 1, 2, 3})
 )
 
+// newScale draws bands of one width each, whatever their edges: a dial is read by its words.
 func newScale(names []string, edges []float64) scale {
 	s := scale{names: names, edges: edges, bands: make([]Band, len(names))}
 	width := 1 / float64(len(names))
@@ -78,6 +79,7 @@ func (s scale) at(value float64) (position float64, band string) {
 	return 1, s.names[last]
 }
 
+// dial puts a value on the scale; without a needle where it is not known.
 func (s scale) dial(code DialName, unit string, value float64, known bool) Dial {
 	d := Dial{Code: code, Unit: unit, Value: value, Bands: s.bands, Known: known}
 	if known {
@@ -153,8 +155,8 @@ func (r *Reckoning) strongerBy() float64 {
 }
 
 const (
-	weekDays     = 7
-	twoMonthDays = 60
+	weekDays     = 7  // where the week ends on the dial
+	twoMonthDays = 60 // where the dial ends
 )
 
 // keepsDial runs over a week, or over two months for what keeps longer.
@@ -184,7 +186,7 @@ const (
 	KeepsDial DialName = "keeps"     // days in the fridge; shown, never set
 )
 
-var DialNames = [...]DialName{Sweetness, Fat, Strength, SpiceDial}
+var DialNames = [...]DialName{Sweetness, Fat, Strength, SpiceDial} // those that can be turned, in the order shown
 
 // AtPosition is the figure of a dial at a place on its scale, 0 to 1.
 func (r *Reckoning) AtPosition(dial DialName, position float64) float64 {
@@ -260,6 +262,7 @@ func (r *Reckoning) NameOf(place int) string {
 	return ""
 }
 
+// SpiceG is how much spice is in the bottle, g, ground or whole; what goes in at serving is not.
 func (b *Batch) SpiceG() float64 {
 	g := 0.
 	for _, w := range b.Lines {

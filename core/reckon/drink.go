@@ -26,19 +26,19 @@ import (
 
 // Drink is a recipe in the kitchen it is made in.
 type Drink struct {
-	recipe.Recipe
-	Kitchen
+	recipe.Recipe // what is made
+	Kitchen       // where it is made
 }
 
 // Kitchen is what the figures of a recipe hang on besides the recipe itself: where it is
 // kept, what it is measured and paid with, and who drinks it.
 type Kitchen struct {
-	School   keep.School // of keeping
-	FridgeC  float64
-	JugML    float64          // what one load may reach; 0 for DefaultJugML
-	Drawer   *quantity.Drawer // the kitchen's own measures; nil for all there are
-	Prices   Prices           // nil where none are known
-	Drinkers []caution.Drinker
+	School   keep.School       // of keeping
+	FridgeC  float64           // °C it is kept at
+	JugML    float64           // what one load may reach; 0 for DefaultJugML
+	Drawer   *quantity.Drawer  // the kitchen's own measures; nil for all there are
+	Prices   Prices            // nil where none are known
+	Drinkers []caution.Drinker // whom it is for
 }
 
 // DefaultFridgeC is a fridge's temperature until the kitchen says its own.

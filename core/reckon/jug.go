@@ -10,14 +10,14 @@ import (
 // Jug is the blender's jug drawn to scale: everything that is ground, pulp and
 // milk together, against the line it may be filled to.
 type Jug struct {
-	TopML    float64 // the top of the scale
-	FillML   float64 // the line one load may reach
-	MilkML   float64
-	PulpML   float64
-	GroundML float64 // all that is ground and goes to the strainer
-	TicksML  []float64
-	Loads    int
-	Strains  int // fillings of the strainer; 0 where nothing is strained
+	TopML    float64   // the top of the scale
+	FillML   float64   // the line one load may reach
+	MilkML   float64   // finished liquid, as drawn
+	PulpML   float64   // what stays in the strainer, as drawn
+	GroundML float64   // all that is ground and goes to the strainer
+	TicksML  []float64 // lines on the drawing
+	Loads    int       // fillings of the blender
+	Strains  int       // fillings of the strainer; 0 where nothing is strained
 }
 
 // DefaultJugML is a common blender's jug, until the kitchen says its own.
@@ -65,6 +65,7 @@ func (b *Batch) jug(r *Reckoning) Jug {
 // practice).
 const hotShare = 0.5
 
+// goesInHot tells whether steam would lift the lid.
 func (b *Batch) goesInHot() bool { return b.Made.Layout.IsGround && b.Made.WaterC >= process.VentFromC }
 
 // takenUpG is the water that bases took up before they were ground, g.

@@ -8,12 +8,12 @@ import (
 // Where a guess turns (modelling assumptions).
 const (
 	concentrateFromG = 40. // g of sucrose equivalents per 100 mL
-	nogNutmegGPerL   = .8
-	nogSpiceShare    = .5 // nutmeg's and mace's, of all ground spice
-	nogFromG         = 3. // sweetness
-	brewedShare      = .5 // of the liquid is brewed
-	creamPct         = 18.
-	creamerPct       = 7.
+	nogNutmegGPerL   = .8  // g of nutmeg a litre: it leads the flavour
+	nogSpiceShare    = .5  // nutmeg's and mace's, of all ground spice
+	nogFromG         = 3.  // sweetness
+	brewedShare      = .5  // of the liquid is brewed
+	creamPct         = 18. // % fat: it could be whipped
+	creamerPct       = 7.  // % fat: it whitens coffee
 	creamerLiquid    = 3.5 // by weight, to one of dry nuts and seeds
 )
 
@@ -29,6 +29,7 @@ func (b *Batch) kind() (recipe.Kind, recipe.KindFrom) {
 	return b.guessKind(), recipe.KindGuess
 }
 
+// guessKind goes by figures, from what is told most surely to what is left: milk.
 func (b *Batch) guessKind() recipe.Kind {
 	sweet := b.Per100mL().SucroseEquivalentG()
 	fatPct := 0.
@@ -56,6 +57,7 @@ func (b *Batch) guessKind() recipe.Kind {
 	return recipe.Milk
 }
 
+// isNog: nutmeg leads the spices, there is enough of it, and it is sweet.
 func (b *Batch) isNog(sweet float64) bool {
 	nutmegG, spiceG := 0., 0.
 	for _, w := range b.inTheBottle() {
@@ -82,6 +84,7 @@ func (b *Batch) inTheBottle() []Weighed {
 	return in
 }
 
+// anySpice tells whether any spice is in the bottle.
 func (b *Batch) anySpice() bool {
 	for _, w := range b.inTheBottle() {
 		if w.Line.Ingredient.Role == ingredient.Spice && w.MassG > 0 {
@@ -120,6 +123,7 @@ func (b *Batch) brewedLiquid() float64 {
 	return brewed / all
 }
 
+// isCooler: juice, or coconut water and its kind.
 func (b *Batch) isCooler() bool {
 	return b.holds(ingredient.TagJuice) || b.holds(ingredient.TagCoconut) && b.holds(ingredient.TagCooler)
 }
@@ -137,6 +141,7 @@ func (b *Batch) isStrong() bool {
 	return nutsG > 0 && nutsG >= b.BaseG/2 && b.GroundG > 0 && b.GroundG <= creamerLiquid*nutsG
 }
 
+// servingML is the cook's own serving, or the kind's.
 func (d *Drink) servingML(k recipe.Kind) float64 {
 	if d.ServingML > 0 {
 		return d.ServingML

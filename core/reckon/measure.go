@@ -11,8 +11,8 @@ import (
 // The voids of a bed of nuts or grains, as a share of its bulk, and the little
 // more that covers it (common practice).
 const (
-	bedVoids    = 0.4
-	coverByMore = 1.1
+	bedVoids    = 0.4 // of its bulk
+	coverByMore = 1.1 // times the voids
 )
 
 // settle works out the amounts that follow from the other lines: as much as
@@ -66,6 +66,7 @@ func (d *Drink) MeasureOf(l recipe.Line, g float64) quantity.Amount {
 	return quantity.Of(FourFigures(g), quantity.Gram)
 }
 
+// FourFigures rounds so that the arithmetic's dust does not show.
 func FourFigures(v float64) float64 {
 	if v == 0 {
 		return 0
@@ -96,6 +97,7 @@ func (d *Drink) Spooned(l *recipe.Line, g float64) (quantity.Amount, bool) {
 
 func isSpoonable(a quantity.Amount) bool { return !a.IsMetric() && !a.IsCount() }
 
+// isWhole tells wholes and halves, which a cook counts, from other numbers.
 func isWhole(v float64) bool {
 	halves := v * 2
 	return halves > 0.99 && halves-float64(int(halves+0.5)) < 1e-6 && float64(int(halves+0.5))-halves < 1e-6

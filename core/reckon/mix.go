@@ -15,9 +15,9 @@ const FinishedC = 4
 
 // Weighed is a line that counts, with its mass as written.
 type Weighed struct {
-	Line  *recipe.Line
-	Index int
-	MassG float64
+	Line  *recipe.Line        // of the recipe
+	Index int                 // its place there
+	MassG float64             // as written, or at the batch's size
 	Per   *ingredient.Content // of a gram of it as measured
 }
 
@@ -42,19 +42,19 @@ func (w Weighed) inProcess() process.Line {
 
 // Batch is a drink of one size: what went in and what came of it.
 type Batch struct {
-	d        *Drink
-	Lines    []Weighed      // at this size
-	Through  []process.Line // the same, and those whose amount was left open
-	Method   process.Method
-	Made     process.Made
-	Finished ingredient.Content
-	VolumeML float64 // of the finished drink
-	BaseG    float64 // dry
-	BaseML   float64 // dry, as it lies in the cup
-	GroundML float64 // grinding liquid as poured
-	GroundG  float64
-	waterAt  int     // the line whose water makes up for the pan; -1 for none
-	watered  float64 // its amount as a share of what it grew to
+	d        *Drink             // what it is a batch of
+	Lines    []Weighed          // at this size
+	Through  []process.Line     // the same, and those whose amount was left open
+	Method   process.Method     // with what was left open filled in
+	Made     process.Made       // where everything went
+	Finished ingredient.Content // what is in the bottle
+	VolumeML float64            // of the finished drink
+	BaseG    float64            // dry
+	BaseML   float64            // dry, as it lies in the cup
+	GroundML float64            // grinding liquid as poured
+	GroundG  float64            // likewise, g
+	waterAt  int                // the line whose water makes up for the pan; -1 for none
+	watered  float64            // its amount as a share of what it grew to
 }
 
 // Mix makes the batch that the lines give at the given growth.
@@ -116,8 +116,8 @@ func solidShare(c ingredient.Content) float64 {
 }
 
 const (
-	topUpRounds = 12
-	topUpG      = 1e-7
+	topUpRounds = 12   // until what is topped up to a volume is right
+	topUpG      = 1e-7 // g, as right as that
 )
 
 // method is how the drink is made, in its kitchen.
@@ -163,6 +163,7 @@ func (b *Batch) count(w Weighed, n int) {
 	}
 }
 
+// BeforeStraining tells stages whose lines meet the strainer.
 func BeforeStraining(s ingredient.Stage) bool {
 	return s == ingredient.Soak || s == ingredient.Grind || s == ingredient.Rinse
 }

@@ -10,9 +10,9 @@ import (
 // What a base or a liquid that was left open is planned with (common practice):
 // one to four by cups, and vessels for twice.
 const (
-	openRatio  = 4.
-	openBaseML = 236.6
-	openRoom   = 2.
+	openRatio  = 4.    // cups of water to one of base
+	openBaseML = 236.6 // mL: a US cup
+	openRoom   = 2.    // times, for loads and vessels
 )
 
 // guesses are amounts for the bases and grinding liquids that were left open, so
@@ -59,6 +59,7 @@ func (d *Drink) guesses(lines []Weighed) []Weighed {
 	return open
 }
 
+// isIn tells whether a line was weighed.
 func isIn(lines []Weighed, index int) bool {
 	for _, w := range lines {
 		if w.Index == index {

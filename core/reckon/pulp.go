@@ -6,13 +6,14 @@ import (
 
 // Pulp is what is left in the strainer, by the same balance as the milk.
 type Pulp struct {
-	WetG, DriedG                   float64
-	ProteinG, FatG, FibreG, SugarG float64
+	WetG, DriedG                   float64 // in the strainer, and dried in an oven
+	ProteinG, FatG, FibreG, SugarG float64 // of all of it
 }
 
 // driedWaterShare is the water in dried pulp (common practice, no source).
 const driedWaterShare = 0.08
 
+// pulpOf is what a baker asks of pulp; dried to driedWaterShare.
 func pulpOf(c ingredient.Content) Pulp {
 	wet := c.MassG()
 	return Pulp{

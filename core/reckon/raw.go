@@ -11,15 +11,15 @@ const DefaultRawC = 46
 
 // Temperatures of what is not measured, °C, from memory.
 const (
-	roastedC = 100
-	brewedC  = 95
+	roastedC = 100 // what roasting reaches
+	brewedC  = 95  // what a brew is poured at
 )
 
 // Raw is a drink marked raw, held against the cook's own limit. The mark is a
 // custom and says nothing of safety.
 type Raw struct {
-	LimitC   float64
-	WarmestC float64
+	LimitC   float64  // the cook's own
+	WarmestC float64  // what anything in it met
 	Warmest  say.Text // the step or the ingredient that gets that warm
 	Kept     bool     // whether the mark holds
 }

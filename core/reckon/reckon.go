@@ -17,44 +17,44 @@ import (
 
 // Reckoning is everything worked out about a drink at its size.
 type Reckoning struct {
-	Kind       recipe.Kind
-	KindFrom   recipe.KindFrom
-	Factor     float64 // growth from the amounts as written
-	Lines      []LineReckoning
-	Ratio      *Ratio // nil without a base
-	Drink      *Made  // nil where nothing was reckoned
-	Rough      *Made  // what it may come to, for the vessels, where a base or a liquid was left open; nil otherwise
-	PulpG      float64
-	Pulp       Pulp
-	FatPct     float64
-	BrixPct    float64
-	WaterAct   float64
-	Per100mL   Nutrition
-	Servings   Servings
-	PerServing Nutrition
-	Keeps      keep.Life
-	Soak       *Soaking // the longest one; nil where nothing is soaked
-	Allergens  []string
-	Vegan      *bool // nil where a line was not understood and nothing else rules it out
-	Cost       Cost
-	Cautions   []caution.Caution
-	ForWhom    []caution.For // the kitchen's drinkers, and why it is not for some
-	Dials      []Dial
-	Jug        Jug
-	Chill      Chill
-	Raw        *Raw    // nil where it is not marked so
-	LeftoverML float64 // of a decoction, not used
-	SteamG     float64 // water boiled away
-	FoamG      float64 // skimmed off
-	Through    []process.Line
-	Made       process.Made // what becomes of Through, line by line
+	Kind       recipe.Kind       // chosen, told by the name or guessed
+	KindFrom   recipe.KindFrom   // which of these
+	Factor     float64           // growth from the amounts as written
+	Lines      []LineReckoning   // one a line of the recipe, in its order
+	Ratio      *Ratio            // nil without a base
+	Drink      *Made             // nil where nothing was reckoned
+	Rough      *Made             // what it may come to, for the vessels, where a base or a liquid was left open; nil otherwise
+	PulpG      float64           // wet
+	Pulp       Pulp              // what is in it
+	FatPct     float64           // of the drink's mass
+	BrixPct    float64           // sugar in the water, % by mass
+	WaterAct   float64           // 0 to 1
+	Per100mL   Nutrition         // of what is in the bottle
+	Servings   Servings          // how many, and how large
+	PerServing Nutrition         // of what is in the bottle
+	Keeps      keep.Life         // in a fridge of 4 °C, or the kitchen's
+	Soak       *Soaking          // the longest one; nil where nothing is soaked
+	Allergens  []string          // codes of caution.Allergens
+	Vegan      *bool             // nil where a line was not understood and nothing else rules it out
+	Cost       Cost              // zero without prices
+	Cautions   []caution.Caution // the gravest first
+	ForWhom    []caution.For     // the kitchen's drinkers, and why it is not for some
+	Dials      []Dial            // in the order shown
+	Jug        Jug               // what the drawing shows
+	Chill      Chill             // how long to cool
+	Raw        *Raw              // nil where it is not marked so
+	LeftoverML float64           // of a decoction, not used
+	SteamG     float64           // water boiled away
+	FoamG      float64           // skimmed off
+	Through    []process.Line    // as the process took them
+	Made       process.Made      // what becomes of Through, line by line
 
 	Batch *Batch // what Contributions and Assumptions speak of; nil where nothing was reckoned
 }
 
 // LineReckoning is one line at the drink's size.
 type LineReckoning struct {
-	Understood bool
+	Understood bool              // an ingredient was found
 	Kept       bool              // as a note
 	Err        error             // why it does not count; nil where it does
 	MassG      float64           // at this size
@@ -68,9 +68,9 @@ type LineReckoning struct {
 	Tolerance  float64           // how near its measure has to be, as a share
 	SoakedInG  float64           // soak water it brings into the blender, at this size
 	KitchenErr float64           // what the kitchen measure holds over the exact amount, as a share
-	Role       ingredient.Role
-	Stage      ingredient.Stage
-	Note       say.Text // what was taken for it
+	Role       ingredient.Role   // as in the catalogue, or as the cook has it
+	Stage      ingredient.Stage  // when it goes in
+	Note       say.Text          // what was taken for it
 }
 
 // Exact is the line's amount at this size so that it loses nothing: as it is
@@ -90,25 +90,26 @@ func (l LineReckoning) Exact() (a quantity.Amount, ok bool) {
 const smallML = 5
 
 // Ratio is grinding liquid per 1 of dry base, both ways.
-type Ratio struct{ ByVolume, ByMass float64 }
+type Ratio struct{ ByVolume, ByMass float64 } // cups of water to one of base, or grams
 
 // Made is the finished drink at 4 °C.
-type Made struct{ MassG, VolumeML, LowML, HighML float64 }
+type Made struct{ MassG, VolumeML, LowML, HighML float64 } // the range is what kitchens differ by
 
 // Servings are how many of what size.
-type Servings struct{ Count, SizeML float64 }
+type Servings struct{ Count, SizeML float64 } // in the finished drink
 
 // Soaking is a soak and its window at 20 °C, in hours.
 type Soaking struct {
-	Ingredient string
-	Hours      ingredient.Span
+	Ingredient string          // the longest
+	Hours      ingredient.Span // for the plan
 }
 
 // Nutrition are estimates from the mass balance.
 type Nutrition struct {
-	EnergyKcal, ProteinG, FatG, SaturatedFatG, CarbohydrateG, SugarsG, FreeSugarsG, FibreG, SodiumMg, SucroseEquivalentG float64
+	EnergyKcal, ProteinG, FatG, SaturatedFatG, CarbohydrateG, SugarsG, FreeSugarsG, FibreG, SodiumMg, SucroseEquivalentG float64 // by the unit in each name
 }
 
+// nutritionOf is the table of a label, with the sweetness that labels lack.
 func nutritionOf(c ingredient.Content) Nutrition {
 	return Nutrition{
 		EnergyKcal: c.EnergyKcal(), ProteinG: c[ingredient.Protein], FatG: c[ingredient.Fat], SaturatedFatG: c[ingredient.SaturatedFat],
@@ -295,6 +296,7 @@ func (r *Reckoning) fill(b *Batch) {
 	}
 }
 
+// keeping is what decides how long the drink lasts.
 func (b *Batch) keeping(per100 ingredient.Content, r *Reckoning) keep.Drink {
 	d := keep.Drink{
 		AddedSugarsG: per100[ingredient.AddedSugars], RawSoy: b.isRawSoy(), HotFilled: b.d.Method.HotFill && b.Made.HeatedC >= process.HotFillC,
@@ -314,6 +316,7 @@ func (b *Batch) isRawSoy() bool {
 	return b.has(ingredient.TagBoil) && !b.Made.Layout.Heat.Reaches()
 }
 
+// longestSoak is what the plan must begin with; nil where nothing soaks.
 func (b *Batch) longestSoak() *Soaking {
 	var longest *Soaking
 	for _, w := range b.Lines {
@@ -328,6 +331,7 @@ func (b *Batch) longestSoak() *Soaking {
 	return longest
 }
 
+// allergens is what is in, once each, in the order of the lines.
 func (b *Batch) allergens() []string {
 	found := []string{}
 	for _, w := range b.Lines {
@@ -393,6 +397,7 @@ func (b *Batch) slimyS() float64 {
 	return longest
 }
 
+// heldAgainstLimits gathers what cautions are decided by: masses, shares of a serving, heat.
 func (d *Drink) heldAgainstLimits(b *Batch, r *Reckoning) caution.Drink {
 	c := b.Finished
 	held := caution.Drink{

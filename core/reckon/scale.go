@@ -43,8 +43,8 @@ func (d *Drink) wantedML(lines []Weighed) float64 {
 }
 
 const (
-	factorSteps    = 40
-	factorAccuracy = 1e-9
+	factorSteps    = 40   // halvings, more than enough
+	factorAccuracy = 1e-9 // a share
 )
 
 // solveFactor finds the growth at which measure reaches the size's value. The
@@ -75,6 +75,7 @@ func (d *Drink) solveFactor(lines []Weighed, needs string, measure func(*Batch) 
 	return 0, fault.New("size.value", fmt.Sprint(d.Size.Value), "size-not-reached-locked")
 }
 
+// anyLocked tells whether a line stays as it is while the rest is scaled.
 func (d *Drink) anyLocked() bool {
 	for _, l := range d.Lines {
 		if l.Locked {

@@ -34,6 +34,7 @@ func (b *Batch) ingoing(of func(ingredient.Content) float64) float64 {
 	return total
 }
 
+// contribution is what a line does in the drink, for the words beside it.
 func (b *Batch) contribution(w Weighed, r *Reckoning, sweetG float64) say.Text {
 	i := w.Line.Ingredient
 	if w.Line.When() == ingredient.Serve {
@@ -54,6 +55,7 @@ func (b *Batch) contribution(w Weighed, r *Reckoning, sweetG float64) say.Text {
 	return usualWords(w, r)
 }
 
+// soakWords says how the base soaks: dry, short, long, and whether its water is kept.
 func soakWords(w Weighed, kept bool, saidH float64) say.Text {
 	i := w.Line.Ingredient
 	hours := cmp.Or(saidH, i.SoakH.Ideal)
@@ -70,6 +72,7 @@ func soakWords(w Weighed, kept bool, saidH float64) say.Text {
 	return say.Of("soak-and-drain", hours)
 }
 
+// liquidWords says what a liquid is for, by when it goes in.
 func (b *Batch) liquidWords(w Weighed) say.Text {
 	switch w.Line.When() {
 	case ingredient.Soak:
@@ -93,7 +96,7 @@ func usualWords(w Weighed, r *Reckoning) say.Text {
 	return say.Of("usual-range", here, u.LowGPerL*times, u.HighGPerL*times)
 }
 
-var systemTexts = [...]say.Text{say.Of("system-us"), say.Of("system-metric"), say.Of("system-au"), say.Of("system-imperial")}
+var systemTexts = [...]say.Text{say.Of("system-us"), say.Of("system-metric"), say.Of("system-au"), say.Of("system-imperial")} // by quantity.System
 
 // Assumptions lists every default that was taken, for the cook to check.
 func (r *Reckoning) Assumptions() []say.Text {
@@ -114,6 +117,7 @@ func (r *Reckoning) Assumptions() []say.Text {
 	return append(taken, say.Of("figures-are-estimates"))
 }
 
+// lineAssumptions is what had to be taken as usual for a line, or why it was left out.
 func lineAssumptions(line *recipe.Line, l LineReckoning) []say.Text {
 	name := line.Name
 	if line.Ingredient != nil {
@@ -150,6 +154,7 @@ func shorten(name string) string {
 	return name
 }
 
+// weighedAssumptions is what the process took as usual for a line that is in.
 func (b *Batch) weighedAssumptions(w Weighed, n int) []say.Text {
 	i := w.Line.Ingredient
 	var taken []say.Text

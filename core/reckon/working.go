@@ -14,20 +14,20 @@ type Figure string
 
 // The figures.
 const (
-	YieldFigure     Figure = "yield"
-	FatFigure       Figure = "fat"
-	SweetnessFigure Figure = "sweetness"
-	KeepsFigure     Figure = "keeps"
-	CostFigure      Figure = "cost"
+	YieldFigure     Figure = "yield"     // mL of finished drink
+	FatFigure       Figure = "fat"       // % by mass
+	SweetnessFigure Figure = "sweetness" // g of sucrose equivalent in 100 mL
+	KeepsFigure     Figure = "keeps"     // days
+	CostFigure      Figure = "cost"      // in the kitchen's currency
 
 	// What cautions are held against.
 	FreeSugarsFigure Figure = "free-sugars"
-	SeleniumFigure   Figure = "selenium"
-	IodineFigure     Figure = "iodine"
-	CoumarinFigure   Figure = "coumarin"
-	NutmegFigure     Figure = "nutmeg"
-	AddedOilFigure   Figure = "oil-separates"
-	CalciumFigure    Figure = "unfortified"
+	SeleniumFigure   Figure = "selenium"      // µg in the day's servings
+	IodineFigure     Figure = "iodine"        // µg likewise
+	CoumarinFigure   Figure = "coumarin"      // mg likewise
+	NutmegFigure     Figure = "nutmeg"        // g likewise
+	AddedOilFigure   Figure = "oil-separates" // % of the mass
+	CalciumFigure    Figure = "unfortified"   // mg that a carton would have had
 )
 
 // traced are the figures that one component answers for.
@@ -45,35 +45,35 @@ var counted = map[Figure]func(*ingredient.Ingredient) bool{
 // came to be, and the constants that said so. Amounts are in the unit of the
 // figure: g, g of fat, g of sucrose equivalents, days, or the kitchen's currency.
 type Working struct {
-	Figure           Figure
-	In               []Brought
-	Streams          []Stream // none where nothing flows: life and cost
-	Constants        []Constant
-	Result           float64 // mL, %, g/100 mL, days, or money
-	Low, High        float64 // the likely range of the yield
-	DrinkG, VolumeML float64
-	ServingML        float64 // that a caution is held against
+	Figure           Figure     // which one
+	In               []Brought  // what each line brought
+	Streams          []Stream   // none where nothing flows: life and cost
+	Constants        []Constant // what it was reckoned with
+	Result           float64    // mL, %, g/100 mL, days, or money
+	Low, High        float64    // the likely range of the yield
+	DrinkG, VolumeML float64    // what it is divided by
+	ServingML        float64    // that a caution is held against
 }
 
 // Brought is what one line brought.
 type Brought struct {
-	Line   int // -1 for the water that a soak takes besides
-	Name   string
-	MassG  float64
-	Amount float64
+	Line   int     // -1 for the water that a soak takes besides
+	Name   string  // of the line
+	MassG  float64 // as used
+	Amount float64 // of what the figure counts
 }
 
 // Stream is where some of it came to be.
 type Stream struct {
-	Code   string // drink, pulp, thrown, walls, evaporated, skimmed, leftover
-	Amount float64
+	Code   string  // drink, pulp, thrown, walls, evaporated, skimmed, leftover
+	Amount float64 // of what the figure counts
 }
 
 // Constant is a number that the working rests on.
 type Constant struct {
-	Code  string // uptake, released, held, walls, evaporated, skimmed, spread, carton
-	Of    string // the ingredient or the strainer it is for
-	Value float64
+	Code  string  // uptake, released, held, walls, evaporated, skimmed, spread, carton
+	Of    string  // the ingredient or the strainer it is for
+	Value float64 // in the unit its sentence names
 	With  float64 // what it hangs on: seconds, or °C
 }
 
@@ -140,6 +140,7 @@ func (w *Working) count(b *Batch, counts func(*ingredient.Ingredient) bool) {
 	}
 }
 
+// massIn is how much of an ingredient counts, g, looking into blends.
 func massIn(i *ingredient.Ingredient, g float64, counts func(*ingredient.Ingredient) bool) float64 {
 	if counts(i) {
 		return g
@@ -179,6 +180,7 @@ func (w *Working) follow(b *Batch, of func(*ingredient.Content) float64) {
 	}
 }
 
+// brought is what all lines bring together.
 func (w *Working) brought() float64 {
 	total := 0.
 	for _, l := range w.In {
@@ -187,7 +189,7 @@ func (w *Working) brought() float64 {
 	return total
 }
 
-const leastShown = .005
+const leastShown = .005 // of the figure; smaller lines are not listed
 
 // constants are those that parted what was ground.
 func (w *Working) constants(b *Batch) {

@@ -18,8 +18,8 @@ import (
 // Text is something to tell: a code, and what stands in its sentence, in the order in
 // which the wording numbers it. The zero Text says nothing.
 type Text struct {
-	Code string
-	Args []any // string, float64, bool, time.Time, []string, Text or []Text
+	Code string // in internal/wording's tables
+	Args []any  // string, float64, bool, time.Time, []string, Text or []Text
 }
 
 // AsWritten is the code of words that were written by the cook, or by a version of this
@@ -95,7 +95,7 @@ func Together(texts ...Text) Text {
 	return Text{Code: sentences, Args: []any{told}}
 }
 
-const sentences = "sentences"
+const sentences = "sentences" // the code of several texts, told one after the other
 
 // Sentences are the texts that Together put one after another; ok is false of any other.
 func (t Text) Sentences() (texts []Text, ok bool) {
@@ -127,13 +127,13 @@ func plain(a any) any {
 
 // stored is the form in which an argument is kept that JSON has no word for.
 type stored struct {
-	Code  string            `json:"code,omitempty"`
-	Args  []json.RawMessage `json:"args,omitempty"`
-	At    *time.Time        `json:"at,omitempty"`
-	Texts []Text            `json:"texts,omitempty"`
+	Code  string            `json:"code,omitempty"`  // as its JSON is
+	Args  []json.RawMessage `json:"args,omitempty"`  // numbers, strings or texts
+	At    *time.Time        `json:"at,omitempty"`    // a moment, where it is an argument
+	Texts []Text            `json:"texts,omitempty"` // likewise a list
 }
 
-var errNotText = errors.New("not a text to tell")
+var errNotText = errors.New("not a text to tell") // what is stored was not written by this package
 
 // MarshalJSON writes {"code": …, "args": […]}.
 func (t Text) MarshalJSON() ([]byte, error) {
@@ -172,6 +172,7 @@ func (t *Text) UnmarshalJSON(data []byte) error {
 	return nil
 }
 
+// argument reads one argument back: an object is a text, a moment or a list of texts.
 func argument(raw json.RawMessage) (any, error) {
 	switch raw[0] {
 	case '{':

@@ -19,15 +19,15 @@ type Into string
 
 // What a drink can be stirred into.
 const (
-	IntoCoffee Into = "coffee"
-	IntoWater  Into = "water"
-	IntoMilk   Into = "milk"
-	OverIce    Into = "ice" // served over ice, which melts as it cools the drink
+	IntoCoffee Into = "coffee" // hot, and acid by nature
+	IntoWater  Into = "water"  // hot or cold
+	IntoMilk   Into = "milk"   // of cows
+	OverIce    Into = "ice"    // served over ice, which melts as it cools the drink
 )
 
 // Cup is how a drink is served.
 type Cup struct {
-	Into    Into
+	Into    Into    // what it is poured into
 	SpoonML float64 // of the drink; 0 for its serving
 	CupML   float64 // of what it goes into
 	CupC    float64 // its temperature
@@ -37,25 +37,25 @@ type Cup struct {
 
 // InTheCup is what the drink does there.
 type InTheCup struct {
-	SpoonML, TotalML float64
-	SweetG           float64 // sucrose equivalents per 100 mL
-	SweetInAllG      float64
-	FatPct           float64
-	FreeSugarsG      float64 // in the cup
-	EnergyKcal       float64
-	FinalC           float64
-	DropC            float64 // by how much the drink cools the cup
-	MeltedG          float64 // ice that melts before it is as cold as it
-	SplitRisk        string  // "low", "some", "high"; "" where there is nothing to split
-	SplitReasons     []say.Text
+	SpoonML, TotalML float64    // into the cup, and with it
+	SweetG           float64    // sucrose equivalents per 100 mL
+	SweetInAllG      float64    // sucrose equivalent, g in all of it
+	FatPct           float64    // of all of it
+	FreeSugarsG      float64    // in the cup
+	EnergyKcal       float64    // of all of it
+	FinalC           float64    // once mixed
+	DropC            float64    // by how much the drink cools the cup
+	MeltedG          float64    // ice that melts before it is as cold as it
+	SplitRisk        string     // "low", "some", "high"; "" where there is nothing to split
+	SplitReasons     []say.Text // codes with their figures
 }
 
 // Usual cups (common practice).
 const (
-	coffeeCupML  = 200
-	coffeeC      = 75
-	glassC       = 8
-	fridgeServeC = 4
+	coffeeCupML  = 200 // mL
+	coffeeC      = 75  // °C, in the cup
+	glassC       = 8   // °C
+	fridgeServeC = 4   // °C
 )
 
 // Serve reckons the drink in a cup of coffee, let down in a glass, or over
@@ -91,6 +91,7 @@ func Serve(r *reckon.Reckoning, c Cup) (InTheCup, error) {
 	return out, nil
 }
 
+// usualCup fills in what nobody said; the error names the field that is silly.
 func usualCup(r *reckon.Reckoning, c Cup) (Cup, error) {
 	if c.SpoonML == 0 {
 		c.SpoonML = r.Servings.SizeML
@@ -113,6 +114,7 @@ func usualCup(r *reckon.Reckoning, c Cup) (Cup, error) {
 	return c, nil
 }
 
+// content is what stands in the cup before: coffee, water or milk.
 func (c Cup) content() ingredient.Content {
 	id := map[Into]string{IntoCoffee: "coffee", IntoWater: "water", IntoMilk: "dairy-milk", OverIce: "water"}[c.Into]
 	i, _ := ingredient.Standard().ByID(id)
@@ -121,11 +123,13 @@ func (c Cup) content() ingredient.Content {
 
 // What makes a plant milk split in coffee (common practice, no source).
 const (
-	splitsAboveC   = 80
-	splitsBelowFat = 4
+	splitsAboveC   = 80  // °C of what it goes into
+	splitsBelowFat = 4   // % fat of what goes in
 	agedShare      = 0.6 // of its cautious life
 )
 
+// splitting is whether it is likely to curdle, as a code, and why. Heat, acid, age and
+// little fat add up.
 func splitting(r *reckon.Reckoning, c Cup) (string, []say.Text) {
 	var reasons []say.Text
 	if c.CupC > splitsAboveC {
@@ -152,6 +156,7 @@ func splitting(r *reckon.Reckoning, c Cup) (string, []say.Text) {
 	return "high", reasons
 }
 
+// hasAcid tells whether anything sour is in the drink itself.
 func hasAcid(b *reckon.Batch) bool {
 	for _, w := range b.Lines {
 		if w.Line.Ingredient.Has(ingredient.TagSour) {

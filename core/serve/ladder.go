@@ -18,10 +18,10 @@ import (
 type Rung struct {
 	Name   say.Text // "creamer 1 : 2", "half-and-half"
 	Note   say.Text // where its figure comes from
-	WaterG float64
-	ML     float64 // in all, the water included
-	FatPct float64
-	SweetG float64 // sucrose equivalents per 100 mL
+	WaterG float64  // added
+	ML     float64  // in all, the water included
+	FatPct float64  // after it
+	SweetG float64  // sucrose equivalents per 100 mL
 }
 
 // strengthRungs are ratios of dry base to water in cups (common practice).
@@ -79,7 +79,7 @@ func Ladder(r *reckon.Reckoning) []Rung {
 // practice), the strongest first.
 var glassSpoons = []float64{4, 3, 2, 1}
 
-const tablespoonML = 15
+const tablespoonML = 15 // mL, metric: what a ladder is stirred with
 
 // spoonfuls are the rungs of a concentrate, which is let down glass by glass.
 func spoonfuls(r *reckon.Reckoning) []Rung {
@@ -97,6 +97,7 @@ func spoonfuls(r *reckon.Reckoning) []Rung {
 
 const waterGPerML = 0.9982 // at 20 °C; source: IAPWS
 
+// rung is the drink thinned by so much water.
 func rung(r *reckon.Reckoning, name, note say.Text, waterG float64) Rung {
 	c := r.Batch.Finished
 	c[ingredient.Water] += waterG
@@ -109,8 +110,8 @@ func rung(r *reckon.Reckoning, name, note say.Text, waterG float64) Rung {
 
 // Pressing is what a second grind of the same pulp gives.
 type Pressing struct {
-	ML, FatPct, ProteinPct float64
-	PulpG                  float64
+	ML, FatPct, ProteinPct float64 // of one pressing, mL and % by mass
+	PulpG                  float64 // what stays behind
 }
 
 // PressAgain is the milk from grinding the pulp once more with so much water,
@@ -135,9 +136,9 @@ func PressAgain(r *reckon.Reckoning, waterG float64) (Pressing, error) {
 
 // Blended is how much of two liquids makes a third.
 type Blended struct {
-	AG, BG, AML, BML float64
-	FatPct           float64
-	SolidsPct        float64
+	AG, BG, AML, BML float64 // of each, by mass and by volume
+	FatPct           float64 // reached
+	SolidsPct        float64 // reached
 }
 
 // BlendOf is what two liquids are blended for.
@@ -145,10 +146,11 @@ type BlendOf string
 
 // What a blend can be made for.
 const (
-	ForFat    BlendOf = "fat"
-	ForSolids BlendOf = "solids"
+	ForFat    BlendOf = "fat"    // whole milk's 3.5, say
+	ForSolids BlendOf = "solids" // everything but water
 )
 
+// pct is the share of a drink's mass that the blend is made for, %.
 func (f BlendOf) pct(c *ingredient.Content) float64 {
 	if f == ForFat {
 		return 100 * c[ingredient.Fat] / c.MassG()

@@ -10,7 +10,7 @@ import (
 	"plushladle/core/reckon"
 )
 
-const maxPortions = 12
+const maxPortions = 12 // jugs on one counter
 
 // Split divides one base into finished drinks, each the base's lines at its
 // share and its own additions. The error, a *fault.Error, names "portions",

@@ -35,8 +35,8 @@ func WithIce(d *reckon.Drink) (*reckon.Drink, error) {
 }
 
 const (
-	iceRounds = 8
-	leastIceG = .5
+	iceRounds = 8  // until it no longer changes
+	leastIceG = .5 // g; less does not cool
 )
 
 // withIce is one step towards it: a smaller share of water takes up the blender's

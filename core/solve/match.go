@@ -15,20 +15,20 @@ import (
 )
 
 // Figures are what a label says of 100 mL.
-type Figures struct{ FatG, SugarsG, ProteinG float64 }
+type Figures struct{ FatG, SugarsG, ProteinG float64 } // g in 100 mL, as a carton's label has them
 
 // Matched is a drink that comes near to some figures.
 type Matched struct {
-	Drink   reckon.Drink
-	Reached Figures
-	Unmet   []say.Text // what it does not meet
-	wrong   float64
+	Drink   reckon.Drink // a litre of it
+	Reached Figures      // how near it came
+	Unmet   []say.Text   // what it does not meet
+	wrong   float64      // the sum of what it misses, for the order
 }
 
 const (
-	matchesShown  = 3
-	matchLitresML = 1000
-	matchOf       = 0.1 // g/100 mL: as near as a label is rounded
+	matchesShown  = 3    // ideas
+	matchLitresML = 1000 // mL
+	matchOf       = 0.1  // g/100 mL: as near as a label is rounded
 )
 
 // Match proposes the drinks nearest to the figures: a base, how strong, oil
@@ -90,20 +90,25 @@ func matchBase(base *ingredient.Ingredient, want Figures, like reckon.Drink) (Ma
 	return finishMatch(d, want)
 }
 
+// matchLine is a line of so many grams, at the ingredient's usual stage.
 func matchLine(i *ingredient.Ingredient, g float64) recipe.Line {
 	return recipe.Line{Ingredient: i, Name: i.Name, Amount: quantity.Of(g, quantity.Gram), Stage: i.Stage, Added: true}
 }
 
+// standard is an ingredient that ships, by its identifier, which a test holds to exist.
 func standard(id string) *ingredient.Ingredient {
 	i, _ := ingredient.Standard().ByID(id)
 	return i
 }
 
+// figuresOf is what a label would say of the batch.
 func figuresOf(b *reckon.Batch) Figures {
 	per100 := b.Per100mL()
 	return Figures{FatG: per100[ingredient.Fat], SugarsG: per100.SugarsG(), ProteinG: per100[ingredient.Protein]}
 }
 
+// finishMatch turns grams into measures, reckons again and tells what is still missed:
+// what the cook will make is judged, not what the arithmetic wanted.
 func finishMatch(d reckon.Drink, want Figures) (Matched, bool) {
 	d.Size = recipe.Size{By: recipe.ByVolume, Value: matchLitresML}
 	r, err := d.Reckon()

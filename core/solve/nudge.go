@@ -11,16 +11,16 @@ import (
 
 // Nudged is the drink with every amount one that the drawer's spoons hold.
 type Nudged struct {
-	Drink   reckon.Drink
-	Changes []Nudge
-	Kept    []string // lines that stay as they are, since a spoon would take the drink out of its bands
+	Drink   reckon.Drink // with amounts the drawer holds
+	Changes []Nudge      // what was changed
+	Kept    []string     // lines that stay as they are, since a spoon would take the drink out of its bands
 }
 
 // Nudge is one line's change.
 type Nudge struct {
-	Line       int
-	Name       string
-	From, To   string
+	Line       int     // place in the recipe
+	Name       string  // of the ingredient
+	From, To   string  // as written, before and after
 	ErrorShare float64 // what it has more than before, as a share
 }
 
@@ -99,6 +99,7 @@ func spoonable(d *reckon.Drink, ml float64) (nearest quantity.Scooped, ok bool) 
 	return nearest, ok
 }
 
+// canNudge tells what is measured by the spoon and not locked.
 func canNudge(d *reckon.Drink, line recipe.Line, l reckon.LineReckoning) bool {
 	if l.Err != nil || l.VolumeML == 0 || line.Locked || line.Amount.IsCount() || line.Amount.IsToCover() || line.Amount.IsToTotal() {
 		return false

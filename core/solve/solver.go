@@ -25,19 +25,19 @@ type aim func(*reckon.Batch) float64
 // solver finds the doses of its knobs at which all aims are met, one aim a
 // knob. Doses never fall below zero.
 type solver struct {
-	d     *reckon.Drink
+	d     *reckon.Drink    // what is turned
 	lines []reckon.Weighed // as written
-	knobs []knob
-	aims  []aim
-	err   error // of the size, at the doses last tried
+	knobs []knob           // what may move, one an aim
+	aims  []aim            // what shall be met
+	err   error            // of the size, at the doses last tried
 }
 
 const (
-	solverRounds = 14
+	solverRounds = 14   // beyond that it does not settle
 	met          = 1e-7 // of the batch, g or mL in each
 	nudgeShare   = 1e-4 // of a dose, to see what it does
-	nudgeG       = 1e-4
-	mostTimes    = 4 // times everything else in the batch: a dose beyond is no drink
+	nudgeG       = 1e-4 // the least of it
+	mostTimes    = 4    // times everything else in the batch: a dose beyond is no drink
 )
 
 // knobOf is the knob that turns the lines at the given places. Lines with no
@@ -241,8 +241,8 @@ func (s *solver) wrongAt(doses []float64, n int, dose float64) float64 {
 }
 
 const (
-	bisectRounds = 8
-	bisectSteps  = 50
+	bisectRounds = 8  // over all knobs
+	bisectSteps  = 50 // for one
 )
 
 // bisect turns one free knob after the other until they settle: slower than

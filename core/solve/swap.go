@@ -17,21 +17,21 @@ type SwapHow string
 // The ways to swap.
 const (
 	EqualSweetness SwapHow = "equal-sweetness" // and the water it brings made good
-	EqualWeight    SwapHow = "equal-weight"
-	EqualFat       SwapHow = "equal-fat"
-	EqualVolume    SwapHow = "equal-volume"
-	EqualUse       SwapHow = "equal-use" // forms of one thing: a bean for its extract
-	ByCount        SwapHow = "by-count"  // two large dates for four small
-	ForItsParts    SwapHow = "for-its-parts"
-	AsBlend        SwapHow = "as-a-blend" // for the spices it is made of, summed
+	EqualWeight    SwapHow = "equal-weight"    // g for g
+	EqualFat       SwapHow = "equal-fat"       // as much fat
+	EqualVolume    SwapHow = "equal-volume"    // cup for cup
+	EqualUse       SwapHow = "equal-use"       // forms of one thing: a bean for its extract
+	ByCount        SwapHow = "by-count"        // two large dates for four small
+	ForItsParts    SwapHow = "for-its-parts"   // a blend and what it is mixed of
+	AsBlend        SwapHow = "as-a-blend"      // for the spices it is made of, summed
 )
 
 // Swapped is the drink with one ingredient in the place of another.
 type Swapped struct {
-	Drink         reckon.Drink
-	How           SwapHow
-	Changes       []say.Text // what it does to the drink, for the cook to see before it is taken
-	Before, After *reckon.Reckoning
+	Drink         reckon.Drink      // after the swap
+	How           SwapHow           // the way that was taken
+	Changes       []say.Text        // what it does to the drink, for the cook to see before it is taken
+	Before, After *reckon.Reckoning // so that both can be shown
 }
 
 // WaysToSwap are the ways a line's ingredient can give way to another, the
@@ -76,6 +76,7 @@ func WaysToSwap(d *reckon.Drink, place int, to *ingredient.Ingredient) []SwapHow
 // fat next to nothing of a richer one would take the place of coffee.
 const leastFat = .005
 
+// isPart tells whether an ingredient is in a blend.
 func isPart(i, blend *ingredient.Ingredient) bool {
 	return slices.ContainsFunc(blend.Parts, func(p ingredient.Share) bool { return p.Ingredient == i })
 }
@@ -126,6 +127,7 @@ func Swap(d *reckon.Drink, place int, to *ingredient.Ingredient, how SwapHow) (*
 	return &Swapped{Drink: work, How: how, Changes: append(notes, reckon.Changes(before, after)...), Before: before, After: after}, nil
 }
 
+// wayToSwap is the way asked for, or the first there is. The error names what is silly.
 func wayToSwap(d *reckon.Drink, place int, to *ingredient.Ingredient, how SwapHow) (SwapHow, error) {
 	if place < 0 || place >= len(d.Lines) || d.Lines[place].Ingredient == nil {
 		return "", fault.New("line", "", "swap-line-unknown")
@@ -229,6 +231,7 @@ func (s *solver) holdSweetness(at int, before *reckon.Batch) []say.Text {
 	return []say.Text{say.Of("water-goes", s.waterG(before), s.sumG(water))}
 }
 
+// waterG is the water that may be changed to hold the volume, g.
 func (s *solver) waterG(b *reckon.Batch) float64 {
 	g := 0.
 	for _, w := range b.Lines {
@@ -239,6 +242,7 @@ func (s *solver) waterG(b *reckon.Batch) float64 {
 	return g
 }
 
+// sumG adds the masses of some lines, g.
 func (s *solver) sumG(places []int) float64 {
 	g := 0.
 	for _, at := range places {
@@ -247,6 +251,7 @@ func (s *solver) sumG(places []int) float64 {
 	return g
 }
 
+// waterLines are the places of such water: before the strainer or stirred in, not locked.
 func (s *solver) waterLines() []int {
 	var places []int
 	for at, w := range s.lines {
@@ -268,6 +273,8 @@ func (s *solver) settleLines() {
 	}
 }
 
+// holdFatPct solves for as much of the new base as gives the old fat; it says so where
+// there is none that does.
 func (s *solver) holdFatPct(at int, before *reckon.Batch) []say.Text {
 	to := 100 * before.Finished[ingredient.Fat] / before.Finished.MassG()
 	s.knobs, s.aims = []knob{s.knobOf([]int{at})}, []aim{aimFor(reckon.Fat, to)}

@@ -13,15 +13,15 @@ import (
 
 // Trial is a cup that was sweetened or spiced first.
 type Trial struct {
-	CupML    float64
+	CupML    float64       // what was taken aside
 	Lines    []recipe.Line // what went into the cup
 	Returned bool          // the cup is poured back, and so part of the batch again
 }
 
 // Addition is what a line of a trial comes to.
 type Addition struct {
-	Name       string
-	InCupG     float64
+	Name       string  // of the ingredient
+	InCupG     float64 // tasted right
 	ToRestG    float64 // to be added to what is left in the jug
 	ToRest     string  // as a measure
 	WholeBatch string  // what the recipe says from now on
@@ -29,10 +29,10 @@ type Addition struct {
 
 // Tried is a drink with what the cup taught.
 type Tried struct {
-	Drink     reckon.Drink
-	RestML    float64
-	AfterML   float64 // in the jug when all is done: with the cup where it is poured back
-	Additions []Addition
+	Drink     reckon.Drink // with the additions scaled up
+	RestML    float64      // what is left outside the cup
+	AfterML   float64      // in the jug when all is done: with the cup where it is poured back
+	Additions []Addition   // one a thing that was tried
 }
 
 // TryCup scales what went into a cup to the rest of the batch. The drink gets
@@ -67,6 +67,7 @@ func TryCup(d *reckon.Drink, t Trial) (*Tried, error) {
 	return out, nil
 }
 
+// trialLine scales what was put in the cup to what the rest needs, and to the whole.
 func trialLine(d *reckon.Drink, line recipe.Line, t Trial, r *reckon.Reckoning) (Addition, recipe.Line, error) {
 	if line.Ingredient == nil {
 		return Addition{}, line, fault.New("ingredient", line.Name, "not-in-catalogue-choose")
@@ -101,6 +102,7 @@ func nearestMeasure(d *reckon.Drink, l recipe.Line, g float64) quantity.Amount {
 	return quantity.Of(reckon.FourFigures(g), quantity.Gram)
 }
 
+// fieldOf is the field an error belongs to.
 func fieldOf(err error) string {
 	if e, ok := err.(*fault.Error); ok {
 		return e.Field

@@ -72,15 +72,15 @@ type Solved struct {
 
 // Move is a dial that went from one figure to another.
 type Move struct {
-	Dial     reckon.DialName
-	From, To float64
+	Dial     reckon.DialName // one that nobody turned
+	From, To float64         // that it went along
 }
 
 // Miss is a dial that stopped at the nearest figure it can reach, and why.
 type Miss struct {
-	Dial            reckon.DialName
-	Wanted, Nearest float64
-	Why             say.Text
+	Dial            reckon.DialName // could not be reached
+	Wanted, Nearest float64         // the value asked for, and the best there is
+	Why             say.Text        // in words
 }
 
 // Turn solves the amounts for the dials. Locked lines stay as they are; the
@@ -124,6 +124,7 @@ func Dials(d *reckon.Drink, t Turn) (*Solved, error) {
 // leastShare of its volume must be left of a drink by turning a dial.
 const leastShare = 0.01
 
+// doses is where every knob stands, g.
 func (s *solver) doses() []float64 {
 	doses := make([]float64, len(s.knobs))
 	for n, k := range s.knobs {
@@ -167,6 +168,8 @@ func values(b *reckon.Batch) map[reckon.DialName]float64 {
 	return v
 }
 
+// aimFor is the distance from what was asked, by dial: each is written so that it is
+// linear in grams where the process is.
 func aimFor(dial reckon.DialName, to float64) aim {
 	switch dial {
 	case reckon.Sweetness:
@@ -181,11 +184,11 @@ func aimFor(dial reckon.DialName, to float64) aim {
 
 // turning sets up the knobs of a turn.
 type turning struct {
-	d      *reckon.Drink
-	solver *solver
-	turn   Turn
-	values map[reckon.DialName]float64
-	taken  map[int]bool // lines that a knob turns already
+	d      *reckon.Drink               // what is turned
+	solver *solver                     // whose knobs
+	turn   Turn                        // what was asked
+	values map[reckon.DialName]float64 // what to reach
+	taken  map[int]bool                // lines that a knob turns already
 }
 
 // knobs makes a knob for every dial asked for, then for every dial to be held,
@@ -223,6 +226,8 @@ func (t *turning) knobs() ([]reckon.DialName, error) {
 	return dials, nil
 }
 
+// turnFor makes the lines one knob for a dial; bases and spices have a lid, so that a slip
+// does not empty the pantry.
 func (t *turning) turnFor(dial reckon.DialName, to float64, lines []int) {
 	k := t.solver.knobOf(lines)
 	for _, at := range lines {
@@ -241,10 +246,11 @@ func (t *turning) turnFor(dial reckon.DialName, to float64, lines []int) {
 // How much more of a base a dial may ask for, and how much of other doses a
 // spice: beyond, all liquid would stay in the pulp.
 const (
-	mostBaseTimes  = 8
-	mostSpiceShare = 0.05
+	mostBaseTimes  = 8    // what there was
+	mostSpiceShare = 0.05 // of the rest of the batch
 )
 
+// checkTarget refuses what no drink has, by the dial's own limit.
 func checkTarget(dial reckon.DialName, to float64) error {
 	limit, known := dialLimits[dial]
 	if !known {
@@ -358,6 +364,7 @@ func Givers(r *reckon.Reckoning) map[reckon.DialName][]int {
 // notable is what a dial must move by to be told.
 var notable = map[reckon.DialName]float64{reckon.Sweetness: 0.05, reckon.Fat: 0.05, reckon.Strength: 0.05, reckon.SpiceDial: 0.05}
 
+// moves tells which other dials went along by enough to notice.
 func moves(before, after map[reckon.DialName]float64, asked map[reckon.DialName]float64) []Move {
 	var moved []Move
 	for _, dial := range reckon.DialNames {
@@ -368,6 +375,7 @@ func moves(before, after map[reckon.DialName]float64, asked map[reckon.DialName]
 	return moved
 }
 
+// miss says why a dial stopped short.
 func miss(dial reckon.DialName, wanted, nearest float64, k knob) Miss {
 	m := Miss{Dial: dial, Wanted: wanted, Nearest: nearest, Why: say.Of("givers-at-their-most")}
 	if k.dose == 0 {

@@ -32,9 +32,9 @@ func AsUsed(d *reckon.Drink, r *reckon.Reckoning, usedG map[string]float64) reck
 
 // WorkedBack is what an amount that was left open must have been.
 type WorkedBack struct {
-	Key              string // of the line
-	MassG            float64
-	LeastG, LargestG float64
+	Key              string  // of the line
+	MassG            float64 // most likely
+	LeastG, LargestG float64 // what is still believable
 }
 
 const (
@@ -76,7 +76,7 @@ func WorkBack(d *reckon.Drink, milkG, pulpG float64) ([]WorkedBack, error) {
 }
 
 // Outcome is what came out, as it was measured.
-type Outcome struct{ MilkML, PulpG float64 }
+type Outcome struct{ MilkML, PulpG float64 } // what the cook measured
 
 // plantMilkGPerML is the density of a drink whose lines do not tell it yet
 // (common practice, no source).
@@ -137,9 +137,9 @@ func openBase(d *reckon.Drink, open []int) int {
 
 // weighedOut is what came out of a drink some of whose amounts are open.
 type weighedOut struct {
-	d            *reckon.Drink
-	open         []int
-	milkG, pulpG float64
+	d            *reckon.Drink // the batch
+	open         []int         // lines without an amount
+	milkG, pulpG float64       // as measured
 }
 
 // gives is what would come out with these amounts, where the base takes up and

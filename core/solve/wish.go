@@ -21,47 +21,47 @@ type Richness string
 
 // From thin to thick.
 const (
-	Lighter    Richness = "light"
-	AsUsual    Richness = "usual"
-	Richer     Richness = "rich"
-	richnesses          = 3
+	Lighter    Richness = "light" // thinner than is usual
+	AsUsual    Richness = "usual" // as the kind has it
+	Richer     Richness = "rich"  // thicker
+	richnesses          = 3       // how many there are
 )
 
 // Wish is what a cook knows of a drink that is to be. What is left out is worked out.
 type Wish struct {
-	Kind      recipe.Kind
+	Kind      recipe.Kind              // what it shall be
 	Bases     []*ingredient.Ingredient // one, or two of which the first is twice the second; none to leave the choice
 	Richness  Richness                 // AsUsual where it is not said
 	Whole     bool                     // not strained
 	Flavour   string                   // a code of [FlavoursOf]; "" to leave the choice
 	Sweetness int                      // 0 none, 1 light, 2 medium, 3 sweet
 	Sweetener *ingredient.Ingredient   // nil for white sugar
-	VolumeML  float64
-	Days      float64            // how long it is to last; 0 where it does not matter
-	Avoid     []caution.Drinker  // whom it must be for
-	StockG    map[string]float64 // what the pantry holds, by ingredient
-	Idea      int                // the how-manieth idea, from 0
+	VolumeML  float64                  // how much, at the least
+	Days      float64                  // how long it is to last; 0 where it does not matter
+	Avoid     []caution.Drinker        // whom it must be for
+	StockG    map[string]float64       // what the pantry holds, by ingredient
+	Idea      int                      // the how-manieth idea, from 0
 }
 
 // Designed is a drink for a wish, in the spoons there are.
 type Designed struct {
-	Drink   reckon.Drink
-	Flavour string
-	Why     []say.Text
-	Lasting *Lasting // nil where it lasts as long as was asked
-	Buy     []Short
-	Ideas   int // how many there are
+	Drink   reckon.Drink // ready to be kept
+	Flavour string       // code of the family
+	Why     []say.Text   // in sentences
+	Lasting *Lasting     // nil where it lasts as long as was asked
+	Buy     []Short      // what the pantry lacks
+	Ideas   int          // how many there are
 }
 
 // Short is an ingredient of which the pantry holds too little.
 type Short struct {
-	Ingredient *ingredient.Ingredient
-	ShortG     float64
+	Ingredient *ingredient.Ingredient // in the catalogue
+	ShortG     float64                // g
 }
 
 // Lasting is what can be done where a drink does not last as long as it is wanted.
 type Lasting struct {
-	KeepsDays   float64
+	KeepsDays   float64 // in the fridge, by the kitchen's school
 	Makings     int     // make it so many times instead of once
 	FreezePct   float64 // or freeze this share at once
 	InTheCupFor float64 // or sweeten in the cup: it then keeps so many days; 0 where that is too few as well
@@ -89,6 +89,7 @@ var aims = map[recipe.Kind]kindAim{
 	recipe.Cooler:      {cups: [richnesses]float64{7, 6, 5}, sweetG: [4]float64{0, 3, 5, 7.5}, saltGPer: 0.3},
 }
 
+// place is where a richness stands among the three.
 func (r Richness) place() int {
 	switch r {
 	case Lighter:
@@ -101,8 +102,8 @@ func (r Richness) place() int {
 
 // idea is one base, or two, with one family of tastes.
 type idea struct {
-	bases   []*ingredient.Ingredient
-	flavour string
+	bases   []*ingredient.Ingredient // one or two
+	flavour string                   // code of a family
 }
 
 // ideas are all that the wish leaves open, the nearest first: each next one has another
@@ -196,8 +197,8 @@ func (w Wish) design(i idea, like reckon.Drink) (*Designed, bool) {
 
 // cups are a drink's bases and its water.
 type cups struct {
-	bases []float64
-	water float64
+	bases []float64 // one each, US cups
+	water float64   // US cups
 }
 
 // litreCups is the water of about a litre.
@@ -312,6 +313,7 @@ var commonMeasures = []string{"1 cup", "1/2 cup", "1/4 cup", "1 tbsp", "1 tsp", 
 
 func (w Wish) sweetness() int { return max(0, min(3, w.Sweetness)) }
 
+// sweetener is the one wished for; sugar where nobody said.
 func (w Wish) sweetener() *ingredient.Ingredient {
 	if w.Sweetener == nil {
 		return standard("white-sugar")
@@ -395,6 +397,7 @@ func (w Wish) lasting(d *reckon.Drink, r *reckon.Reckoning) *Lasting {
 	return out
 }
 
+// keepsDays is how long it lasts by the kitchen's school.
 func keepsDays(d *reckon.Drink, r *reckon.Reckoning) float64 {
 	if d.School == keep.Customary {
 		return r.Keeps.CustomaryDays

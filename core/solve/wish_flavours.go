@@ -9,14 +9,14 @@ import (
 
 // Flavour is a family of tastes that belong together.
 type Flavour struct {
-	Code  string
-	Parts []FlavourPart
+	Code  string        // its name is in internal/wording
+	Parts []FlavourPart // what goes in for it
 }
 
 // FlavourPart is one of its ingredients, in g to a litre of drink.
 type FlavourPart struct {
-	ID    string
-	GPerL float64
+	ID    string  // of the catalogue
+	GPerL float64 // g for each litre of drink
 }
 
 // flavours are the families, each within what its spices usually are (common practice,
@@ -91,7 +91,7 @@ var usualBases = map[recipe.Kind][]string{
 	recipe.Cooler:   {"coconut-desiccated", "almond", "melon-seed", "cashew"},
 }
 
-var anyBases = []string{"almond", "oats", "cashew", "hazelnut", "sunflower", "coconut-desiccated", "pecan", "pumpkin-seed", "soybean", "sesame", "macadamia", "hemp", "white-rice", "tiger-nut"}
+var anyBases = []string{"almond", "oats", "cashew", "hazelnut", "sunflower", "coconut-desiccated", "pecan", "pumpkin-seed", "soybean", "sesame", "macadamia", "hemp", "white-rice", "tiger-nut"} // tried in turn where the cook has no wish: what most people like first
 
 // Bases are what a drink of the kind can be made from: what the pantry holds first, then
 // what it usually is, then all the rest.

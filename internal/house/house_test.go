@@ -54,7 +54,7 @@ func TestHowTheCodeIsCut(t *testing.T) {
 	assert.LessOrEqual(t, all.MostLines, 60, all.Longest)
 	core, err := Measure("../../core")
 	require.NoError(t, err)
-	assert.GreaterOrEqual(t, core.CommentPct, 14.9, "no less explained than it was; the aim is 18")
+	assert.GreaterOrEqual(t, core.CommentPct, 18.0, "figures, fields and rules say what they are, and in which unit")
 	assert.Empty(t, core.NamedIngredients)
 	long, err := LongComponents("../../web/src", 100)
 	require.NoError(t, err)
