@@ -931,6 +931,8 @@ export const copy = {
     notCounted: (missing: Said) => `${missing} not counted`,
     blender: 'Blender',
     timetable: 'Timetable',
+    notPlanned: 'The plan could not be made. Try again.',
+    notPlannedKept: 'The plan could not be saved. Try again.',
     to: (title: Said, start: Said, end: Said) => `${title}, ${start} to ${end}`,
     soakInTheFridge: 'soak, in the fridge',
     soak: 'soak',

@@ -16,7 +16,7 @@ export function BlockMark({ item, scale, onTry, onProblem, block, n }: MarkProps
     answer(api.PUT('/api/plan/items/{id}/blocks/{block}', { params, body: { at } })),
   )
   const from = new Date(block.from).getTime()
-  const { now, handlers } = useMoved({
+  const { now, mark, handlers } = useMoved({
     scale,
     at: from,
     step: fiveMinutes,
@@ -29,6 +29,7 @@ export function BlockMark({ item, scale, onTry, onProblem, block, n }: MarkProps
   const words = block.pinned ? copy.plan.atTheTimeYouSet(block.words) : block.words
   return (
     <button
+      ref={mark}
       type="button"
       role="slider"
       aria-label={`${item.name}: ${block.words}`}

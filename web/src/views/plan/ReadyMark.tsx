@@ -21,7 +21,7 @@ export function ReadyMark({ item, scale, onTry, onProblem }: MarkProps) {
   const move = usePlanChange((readyBy: string) =>
     answer(api.PUT('/api/plan/items/{id}', { params, body: { readyBy } })),
   )
-  const { now, handlers } = useMoved({
+  const { now, mark, handlers } = useMoved({
     scale,
     at: new Date(item.readyBy).getTime(),
     step: quarter,
@@ -32,6 +32,7 @@ export function ReadyMark({ item, scale, onTry, onProblem }: MarkProps) {
   })
   return (
     <button
+      ref={mark}
       type="button"
       role="slider"
       aria-label={copy.plan.drinkReadyBy(item.name)}

@@ -1,7 +1,9 @@
+import { DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
 import type { ItemStep, Plan, PlanItem } from '../../api/schema'
 import { copy } from '../../copy'
 import { classes } from '../../ui/classes'
 import { hoursFromMidnight, inWords, toClock, toMillilitres, toWeekday } from '../../ui/format'
+import { quietly } from '../../ui/quietly'
 import { Tray } from '../../ui/Tray'
 import { NotFor } from '../whom/NotFor'
 import { BlockMark } from './BlockMark'
@@ -21,68 +23,71 @@ const scaleOf = (plan: Plan): Scale => {
 /** Strip is the days from left to right, a lane for each drink and one for the blender. */
 export function Strip({ plan, onTry, onProblem }: Props) {
   const scale = scaleOf(plan)
+  const sensors = useSensors(useSensor(PointerSensor))
   return (
-    <Tray label={copy.plan.timetable} className="overflow-x-auto">
-      <div className="min-w-[44rem]">
-        <div className="relative ml-40">
-          <Ticks scale={scale} />
-        </div>
-        <ul className="relative">
-          {plan.items.map((item) => (
-            <li key={item.id} className="flex min-h-20 items-stretch border-t border-line">
-              <div className="w-40 shrink-0 py-2 pr-2">
-                <p className="font-bold leading-tight">{item.name}</p>
-                <p className="text-fine text-mute">
-                  {toMillilitres(item.ml)}
-                  {item.fridge && copy.plan.soaksInTheFridge}
-                  {item.made && copy.plan.made}
-                </p>
-                {item.missing.length > 0 && (
-                  <p className="text-fine font-bold text-hibiscus-deep">
-                    {copy.plan.notCounted(inWords(item.missing))}
+    <DndContext sensors={sensors} autoScroll={false} accessibility={quietly}>
+      <Tray label={copy.plan.timetable} className="overflow-x-auto">
+        <div className="min-w-[44rem]">
+          <div className="relative ml-40">
+            <Ticks scale={scale} />
+          </div>
+          <ul className="relative">
+            {plan.items.map((item) => (
+              <li key={item.id} className="flex min-h-20 items-stretch border-t border-line">
+                <div className="w-40 shrink-0 py-2 pr-2">
+                  <p className="font-bold leading-tight">{item.name}</p>
+                  <p className="text-fine text-mute">
+                    {toMillilitres(item.ml)}
+                    {item.fridge && copy.plan.soaksInTheFridge}
+                    {item.made && copy.plan.made}
                   </p>
-                )}
-                <NotFor whom={item.forWhom} />
-                {item.trouble && <p className="text-fine font-bold text-hibiscus-deep">{item.trouble}</p>}
-              </div>
+                  {item.missing.length > 0 && (
+                    <p className="text-fine font-bold text-hibiscus-deep">
+                      {copy.plan.notCounted(inWords(item.missing))}
+                    </p>
+                  )}
+                  <NotFor whom={item.forWhom} />
+                  {item.trouble && <p className="text-fine font-bold text-hibiscus-deep">{item.trouble}</p>}
+                </div>
+                <div className="relative grow">
+                  <Shades plan={plan} scale={scale} />
+                  <Lane item={item} scale={scale} />
+                  {item.blocks.map(
+                    (b, n) =>
+                      !b.begun && (
+                        <BlockMark
+                          key={b.words}
+                          item={item}
+                          scale={scale}
+                          block={b}
+                          n={n}
+                          onTry={onTry}
+                          onProblem={onProblem}
+                        />
+                      ),
+                  )}
+                  <ReadyMark item={item} scale={scale} onTry={onTry} onProblem={onProblem} />
+                </div>
+              </li>
+            ))}
+            <li className="flex min-h-12 items-stretch border-t border-line">
+              <p className="w-40 shrink-0 py-2 font-bold">{copy.plan.blender}</p>
               <div className="relative grow">
                 <Shades plan={plan} scale={scale} />
-                <Lane item={item} scale={scale} />
-                {item.blocks.map(
-                  (b, n) =>
-                    !b.begun && (
-                      <BlockMark
-                        key={b.words}
-                        item={item}
-                        scale={scale}
-                        block={b}
-                        n={n}
-                        onTry={onTry}
-                        onProblem={onProblem}
-                      />
-                    ),
-                )}
-                <ReadyMark item={item} scale={scale} onTry={onTry} onProblem={onProblem} />
+                {plan.blender.map((b) => (
+                  <span
+                    key={b.from + b.words}
+                    title={`${b.words}, ${toClock(b.from)}`}
+                    className="absolute top-2.5 h-7 min-w-2 rounded-full bg-mute"
+                    style={{ left: `${scale.at(b.from)}%`, width: `${scale.at(b.to) - scale.at(b.from)}%` }}
+                  />
+                ))}
               </div>
             </li>
-          ))}
-          <li className="flex min-h-12 items-stretch border-t border-line">
-            <p className="w-40 shrink-0 py-2 font-bold">{copy.plan.blender}</p>
-            <div className="relative grow">
-              <Shades plan={plan} scale={scale} />
-              {plan.blender.map((b) => (
-                <span
-                  key={b.from + b.words}
-                  title={`${b.words}, ${toClock(b.from)}`}
-                  className="absolute top-2.5 h-7 min-w-2 rounded-full bg-mute"
-                  style={{ left: `${scale.at(b.from)}%`, width: `${scale.at(b.to) - scale.at(b.from)}%` }}
-                />
-              ))}
-            </div>
-          </li>
-        </ul>
-      </div>
-    </Tray>
+          </ul>
+        </div>
+      </Tray>
+    </DndContext>
   )
 }
 

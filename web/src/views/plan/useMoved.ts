@@ -1,6 +1,8 @@
-import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react'
+import { type DragMoveEvent, useDndMonitor, useDraggable } from '@dnd-kit/core'
+import { type KeyboardEvent, useCallback, useId, useRef, useState } from 'react'
 import { Refused } from '../../api/client'
 import type { Plan } from '../../api/schema'
+import { copy } from '../../copy'
 import type { Scale } from './Strip'
 
 type Way = {
@@ -15,10 +17,17 @@ type Way = {
   onProblem: (problem?: string) => void
 }
 
-/** useMoved lets a moment on the strip be dragged, or moved by the arrow keys, with the plan made anew as it goes. */
+/**
+ * useMoved lets a moment on the strip be dragged, or moved by the arrow keys, with the plan made anew as it goes.
+ *
+ * What is measured is the lane, not the mark: the mark moves as the plan is tried, and the kit would take its own
+ * movement off the distance. The scale is the one it was grasped with, since a try may lengthen the plan.
+ */
 export function useMoved({ scale, at, step, tried, keep, onTry, onProblem }: Way) {
   const [held, setHeld] = useState<number>()
-  const begun = useRef<{ scale: Scale; offset: number; from: number }>(undefined)
+  const id = useId()
+  const lane = useRef<HTMLElement>(null)
+  const begun = useRef<{ scale: Scale; from: number; width: number }>(undefined)
   const busy = useRef(false)
   const next = useRef<number>(undefined)
 
@@ -34,7 +43,7 @@ export function useMoved({ scale, at, step, tried, keep, onTry, onProblem }: Way
         if (begun.current) onTry(plan)
         onProblem(undefined)
       } catch (e) {
-        onProblem(e instanceof Refused ? e.message : 'The plan could not be made.')
+        onProblem(e instanceof Refused ? e.message : copy.plan.notPlanned)
       }
     }
     busy.current = false
@@ -53,37 +62,45 @@ export function useMoved({ scale, at, step, tried, keep, onTry, onProblem }: Way
       await keep(new Date(time).toISOString())
       onProblem(undefined)
     } catch (e) {
-      onProblem(e instanceof Refused ? e.message : 'The plan could not be kept.')
+      onProblem(e instanceof Refused ? e.message : copy.plan.notPlannedKept)
     }
     letGo()
   }
-  const under = (e: PointerEvent<HTMLElement>, s: Scale) => {
-    const box = e.currentTarget.parentElement?.getBoundingClientRect()
-    if (!box) return at
-    return s.from + ((e.clientX - box.left) / box.width) * (s.to - s.from)
-  }
-  const timeUnder = (e: PointerEvent<HTMLElement>) => {
+  const dragged = ({ delta }: DragMoveEvent) => {
     const b = begun.current
-    return b ? Math.round((under(e, b.scale) - b.offset) / step) * step : at
+    if (!b) return at
+    return Math.round((b.from + (delta.x / b.width) * (b.scale.to - b.scale.from)) / step) * step
   }
-  const handlers = {
-    onPointerDown: (e: PointerEvent<HTMLElement>) => {
-      e.currentTarget.setPointerCapture(e.pointerId)
-      begun.current = { scale, offset: under(e, scale) - at, from: at } // what is tried moves the moment on
+  const { setNodeRef, setActivatorNodeRef, listeners } = useDraggable({ id })
+  useDndMonitor({
+    onDragStart: ({ active }) => {
+      if (active.id === id) begun.current = { scale, from: at, width: lane.current?.clientWidth ?? 1 }
     },
-    onPointerMove: (e: PointerEvent<HTMLElement>) => {
+    onDragMove: (e) => {
       if (!begun.current) return
-      const time = timeUnder(e)
+      const time = dragged(e)
       if (time === (held ?? begun.current.from)) return
       setHeld(time)
       look(time)
     },
-    onPointerUp: (e: PointerEvent<HTMLElement>) => {
+    onDragEnd: (e) => {
       if (!begun.current) return
-      const time = timeUnder(e)
+      const time = dragged(e)
       if (time !== begun.current.from) settle(time)
       else letGo()
     },
+    onDragCancel: letGo,
+  })
+  const mark = useCallback(
+    (element: HTMLElement | null) => {
+      lane.current = element?.parentElement ?? null
+      setNodeRef(lane.current)
+      setActivatorNodeRef(element)
+    },
+    [setNodeRef, setActivatorNodeRef],
+  )
+  const handlers = {
+    ...listeners,
     onKeyDown: (e: KeyboardEvent<HTMLElement>) => {
       const by = { ArrowRight: 1, ArrowLeft: -1, PageUp: 4, PageDown: -4 }[e.key]
       if (!by) return
@@ -91,5 +108,5 @@ export function useMoved({ scale, at, step, tried, keep, onTry, onProblem }: Way
       settle(at + by * step)
     },
   }
-  return { now: held ?? at, handlers: { ...handlers, 'aria-busy': held !== undefined } }
+  return { now: held ?? at, mark, handlers: { ...handlers, 'aria-busy': held !== undefined } }
 }

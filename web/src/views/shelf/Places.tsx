@@ -13,6 +13,7 @@ import { useMoveBottle } from '../../api/hooks'
 import type { Bottle, Moved } from '../../api/schema'
 import { copy } from '../../copy'
 import { Notice } from '../../ui/Notice'
+import { quietly } from '../../ui/quietly'
 import { BottleDrawing } from './BottleDrawing'
 import { Place } from './Place'
 
@@ -68,7 +69,7 @@ export function Places({ bottles, fridgeC, chosen, drinker, onChoose }: Props) {
     <div className="grid gap-2">
       <DndContext
         sensors={sensors}
-        accessibility={{ announcements: quiet, screenReaderInstructions: { draggable: '' } }}
+        accessibility={quietly}
         onDragStart={({ active }) => setLifted(bottles.find((b) => b.id === active.id))}
         onDragEnd={drop}
         onDragCancel={() => setLifted(undefined)}
@@ -93,12 +94,4 @@ export function Places({ bottles, fridgeC, chosen, drinker, onChoose }: Props) {
       )}
     </div>
   )
-}
-
-/** What was done is said by the page itself, also where it was done by keys. */
-const quiet = {
-  onDragStart: () => undefined,
-  onDragOver: () => undefined,
-  onDragEnd: () => undefined,
-  onDragCancel: () => undefined,
 }
