@@ -1,7 +1,7 @@
-import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'wouter'
-import { answer, api } from '../../api/client'
+import { query } from '../../api/client'
+import type { Recipe } from '../../api/schema'
 import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
@@ -15,15 +15,11 @@ const sizes = [
 /** Card is the drink on one page, to print. */
 export function Card({ id }: { id: number }) {
   const [size, setSize] = useState('A5')
-  const card = useQuery({
-    queryKey: ['card', id],
-    queryFn: async () => {
-      const drink = await answer(api.GET('/api/drinks/{id}', { params: { path: { id } } }))
-      return answer(api.POST('/api/exports', { body: { name: drink.name, recipe: drink.draft } }))
-    },
-    staleTime: 0,
-  })
-  if (card.error) return <Notice urgent>{card.error.message}</Notice>
+  const drink = query.useQuery('get', '/api/drinks/{id}', { params: { path: { id } } }, { staleTime: 0 })
+  const body = { name: drink.data?.name ?? '', recipe: drink.data?.draft as Recipe }
+  const card = query.useQuery('post', '/api/exports', { body }, { enabled: drink.isFetchedAfterMount, staleTime: 0 })
+  const error = drink.error ?? card.error
+  if (error) return <Notice urgent>{error.detail}</Notice>
   if (!card.data) return null
   const { name, yield: makes, ingredients, grams, steps, notes } = card.data
   return (
