@@ -10,6 +10,7 @@ import (
 	"plushladle/core/reckon"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
+	"plushladle/internal/wording"
 )
 
 // caches remember the kitchen's ways, catalogue and pantry until something in
@@ -53,6 +54,9 @@ func (s *Kitchen) readWays() (kitchen.Setup, error) {
 	if err != nil {
 		return kitchen.Setup{}, err
 	}
+	wording.Use(wording.Style{
+		Language: settings.Language, Locale: settings.Locale, Fahrenheit: settings.Temperature == "f", Volumes: settings.Volumes,
+	})
 	ways := kitchen.Setup{
 		School: settings.School, FridgeC: settings.FridgeC, JugML: settings.JugML,
 		HighSpeed: settings.Blender == "high-speed", TapC: settings.TapC, PanCM: settings.PanCM, RoomC: settings.KitchenC,

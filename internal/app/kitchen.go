@@ -38,6 +38,7 @@ type Kitchen struct {
 func New(s *store.Store, now func() time.Time, log *slog.Logger) *Kitchen {
 	k := &Kitchen{Store: s, Log: log, Tell: Silent{}, caches: &caches{}, record: &recordKept{}}
 	k.Now = k.inZone(now)
+	_, _ = k.Setup() // so that the first words already are in the kitchen's language; what is wrong is said to whoever asks
 	k.Probe = &Probe{Meter: device.NewStandInFridge(reckon.DefaultFridgeC, UsualRoomC, uint64(now().UnixNano()))}
 	return k
 }

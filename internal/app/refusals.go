@@ -25,7 +25,7 @@ func WithoutLines(f kitchen.Recipe, r *reckon.Reckoning, anyway bool) error {
 	if len(names) == 0 || anyway {
 		return nil
 	}
-	return &Refused{Text: "Some lines are not counted.", Field: "anyway", Value: names, Message: wording.WithoutLines(names)}
+	return &Refused{Text: wording.SomeNotCounted(), Field: "anyway", Value: names, Message: wording.WithoutLines(names)}
 }
 
 func (r *Refused) Error() string { return r.Text }

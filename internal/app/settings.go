@@ -27,7 +27,15 @@ type Settings struct {
 	Blender    string  `json:"blender,omitempty" enum:"regular,high-speed" doc:"a high-speed one gets more out of nuts, and warms more"`
 	TapC       float64 `json:"tapC,omitempty" minimum:"0" maximum:"60" doc:"the tap's water, °C; 0 for 15"`
 	PanCM      float64 `json:"panCM,omitempty" minimum:"0" maximum:"80" doc:"the pan's diameter; 0 for one that suits"`
-	Revision   int     `json:"revision,omitempty" minimum:"0" doc:"as it was read, so that nothing set since is written over; 0 writes over whatever there is"`
+
+	Language    string `json:"language,omitempty" enum:"en,es" doc:"of what is said here"`
+	Locale      string `json:"locale,omitempty" maxLength:"12" pattern:"^([a-z]{2}-[A-Z]{2})?$" doc:"of dates, clock and numbers, such as en-US; empty for the language's own"`
+	Volumes     string `json:"volumes,omitempty" enum:"metric,us,imperial" doc:"what volumes are shown in"`
+	Temperature string `json:"temperature,omitempty" enum:"c,f" doc:"what temperatures are shown in"`
+	WeekStart   string `json:"weekStart,omitempty" enum:"monday,sunday,saturday"`
+	Welcomed    bool   `json:"welcomed,omitempty" doc:"the first questions were answered or skipped"`
+
+	Revision int `json:"revision,omitempty" minimum:"0" doc:"as it was read, so that nothing set since is written over; 0 writes over whatever there is"`
 }
 
 // SettingsNow are the settings, and what day it is there.
@@ -45,7 +53,8 @@ func (s *Kitchen) Settings() (SettingsNow, error) {
 		Settings{
 			settings.System, settings.School, settings.FridgeC, settings.JugML, settings.Theme,
 			settings.Currency, OrEmpty(settings.Measures), settings.ScaleG, settings.KitchenC, settings.HandsQuiet, settings.NoiseQuiet,
-			settings.TimeZone, settings.Blender, settings.TapC, settings.PanCM, settings.Revision,
+			settings.TimeZone, settings.Blender, settings.TapC, settings.PanCM,
+			settings.Language, settings.Locale, settings.Volumes, settings.Temperature, settings.WeekStart, settings.Welcomed, settings.Revision,
 		},
 		s.Now().Format(DateLayout),
 	}, nil
@@ -62,6 +71,8 @@ func (s *Kitchen) SetSettings(in Settings) (SettingsNow, error) {
 		Currency: k.Currency, Measures: k.Measures, ScaleG: k.ScaleG,
 		KitchenC: k.KitchenC, HandsQuiet: k.HandsQuiet, NoiseQuiet: k.NoiseQuiet, TimeZone: k.TimeZone, Revision: k.Revision,
 		Blender: cmp.Or(k.Blender, "regular"), TapC: cmp.Or(k.TapC, process.TapC), PanCM: k.PanCM,
+		Language: cmp.Or(k.Language, "en"), Locale: k.Locale, Volumes: cmp.Or(k.Volumes, "metric"), Temperature: cmp.Or(k.Temperature, "c"),
+		WeekStart: cmp.Or(k.WeekStart, "monday"), Welcomed: k.Welcomed,
 	}
 	if _, err := kitchen.ParseZone(k.TimeZone); err != nil {
 		return SettingsNow{}, err
@@ -83,6 +94,9 @@ func (s *Kitchen) SetSettings(in Settings) (SettingsNow, error) {
 		return SettingsNow{}, err
 	}
 	s.Changed()
+	if _, err := s.Setup(); err != nil { // which sets the language of what is said from here on
+		return SettingsNow{}, err
+	}
 	return s.Settings()
 }
 

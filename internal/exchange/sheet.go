@@ -7,7 +7,6 @@ import (
 	"math"
 	"strings"
 
-	"plushladle/core/ingredient"
 	"plushladle/core/plan"
 	"plushladle/core/recipe"
 	"plushladle/core/reckon"
@@ -31,7 +30,7 @@ type Sheet struct {
 func SheetOf(d *reckon.Drink, r *reckon.Reckoning) Sheet {
 	s := Sheet{Name: d.Name}
 	if s.Name == "" {
-		s.Name = "Unnamed drink"
+		s.Name = wording.Say("unnamed-drink")
 	}
 	for n, l := range d.Lines {
 		s.Ingredients = append(s.Ingredients, ingredientLine(l, r.Lines[n]))
@@ -40,7 +39,7 @@ func SheetOf(d *reckon.Drink, r *reckon.Reckoning) Sheet {
 	if r.Drink == nil {
 		return s
 	}
-	s.Yield = fmt.Sprintf("%s, about %.0f servings of %.0f mL", wording.Volume(r.Drink.VolumeML), math.Max(1, math.Round(r.Servings.Count)), r.Servings.SizeML)
+	s.Yield = wording.Say("sheet-yield", wording.Volume(r.Drink.VolumeML), math.Max(1, math.Round(r.Servings.Count)), r.Servings.SizeML)
 	s.nutrition, s.servingML = r.PerServing, r.Servings.SizeML
 	s.Steps = steps(d, r)
 	s.Notes = notes(r)
@@ -73,7 +72,7 @@ func ingredientLine(l recipe.Line, r reckon.LineReckoning) string {
 	if l.Unsoaked && !strings.Contains(l.Note, "unsoaked") {
 		parts = append(parts, "unsoaked")
 	}
-	if words := stageWords[l.Stage]; words != "" && !strings.Contains(l.Note, words) {
+	if words := wording.Stage(l.Stage); words != "" && !strings.Contains(l.Note, words) {
 		parts = append(parts, words)
 	}
 	return strings.Join(parts, ", ")
@@ -88,11 +87,6 @@ func weight(g float64) string {
 		return fmt.Sprintf("%.1f g", g)
 	}
 	return fmt.Sprintf("%.0f g", g)
-}
-
-var stageWords = map[ingredient.Stage]string{
-	ingredient.Strained: "after straining", ingredient.Serve: "to serve", ingredient.Rinse: "to rinse the pulp", ingredient.Soak: "soaking water kept",
-	ingredient.Brew: "to brew", ingredient.CookIt: "while cooking",
 }
 
 // KitchenOf is the kitchen that a drink's steps on paper hang on.
@@ -123,7 +117,7 @@ func StepText(step plan.Step) string {
 		}
 	}
 	if len(in) > 0 {
-		parts = append(parts, "Use "+strings.Join(in, ", ")+".")
+		parts = append(parts, wording.Say("use-these", strings.Join(in, ", ")))
 	}
 	for _, text := range wording.Texts([]say.Text{step.Right, step.Never, step.Caution}) {
 		if text != "" {
@@ -140,13 +134,13 @@ func waiting(step plan.Step) string {
 	least, best, most := step.Length.Min.Hours(), step.Length.Ideal.Hours(), step.Length.Max.Hours()
 	switch {
 	case best < 1:
-		return fmt.Sprintf(", %.0f minutes", best*60)
+		return wording.Say("for-minutes", best*60)
 	case best == 1:
-		return ", an hour"
+		return wording.Say("for-an-hour")
 	case step.Length.Max >= plan.Unlimited || most > 72 || least == most:
-		return fmt.Sprintf(", %.3g hours", best)
+		return wording.Say("for-hours", best)
 	}
-	return fmt.Sprintf(", %.3g hours (%.3g to %.0f)", best, least, most)
+	return wording.Say("for-hours-between", best, least, most)
 }
 
 func amountText(a plan.Amount) string {
@@ -154,7 +148,7 @@ func amountText(a plan.Amount) string {
 	text := wording.Text(a.Text)
 	switch {
 	case a.Soaked:
-		return weight(a.MassG) + " soaked " + name
+		return wording.Say("weight-of-soaked", weight(a.MassG), name)
 	case a.Open:
 		return name
 	case strings.HasSuffix(text, " piece"):
@@ -174,25 +168,25 @@ func one(name string) string {
 }
 
 func notes(r *reckon.Reckoning) []string {
-	contains := "Contains no listed allergens."
+	contains := wording.Say("contains-none")
 	if len(r.Allergens) > 0 {
-		contains = "Contains " + strings.Join(r.Allergens, ", ") + "."
+		contains = wording.Say("contains", strings.Join(wording.Allergens(r.Allergens), ", "))
 	}
 	out := []string{contains}
 	if r.Raw != nil {
 		out = append(out, wording.Text(r.Raw.Told()))
 	}
 	if r.Keeps.Known() {
-		out = append(out, fmt.Sprintf("Keeps %.0f days in the fridge by the cautious rule, %.0f by the traditional rule. Shake before use. If it smells off, fizzes, is slimy or bulges, throw it away whatever the date.", math.Floor(r.Keeps.CautiousDays), math.Floor(r.Keeps.CustomaryDays)))
+		out = append(out, wording.Say("sheet-keeps", math.Floor(r.Keeps.CautiousDays), math.Floor(r.Keeps.CustomaryDays)))
 	}
 	for _, c := range r.Cautions {
 		text := wording.Text(c.Text)
 		if c.Value != nil && c.Limit != nil {
-			text += fmt.Sprintf(" Here: %.2g of %.2g %s.", *c.Value, *c.Limit, c.Unit)
+			text += " " + wording.Say("here", *c.Value, *c.Limit, c.Unit)
 		}
 		out = append(out, text)
 	}
-	return append(out, "All figures are estimates. Follow your local food safety rules first.")
+	return append(out, wording.Say("all-estimates"))
 }
 
 // JSONLD is the sheet as a schema.org Recipe.
@@ -243,9 +237,9 @@ func (s Sheet) Markdown() string {
 		}
 		b.WriteByte('\n')
 	}
-	list("Ingredients", "-", s.measured())
-	list("Steps", "1.", s.Steps)
-	list("Good to know", "-", s.Notes)
+	list(wording.Say("heading-ingredients"), "-", s.measured())
+	list(wording.Say("heading-steps"), "1.", s.Steps)
+	list(wording.Say("heading-notes"), "-", s.Notes)
 	return b.String()
 }
 

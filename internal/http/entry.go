@@ -20,6 +20,7 @@ import (
 	"plushladle/internal/app"
 	"plushladle/internal/app/access"
 	"plushladle/internal/store"
+	"plushladle/internal/wording"
 )
 
 // A kitchen opened beyond this machine lets a device in that showed the
@@ -72,7 +73,7 @@ func (s *server) gate(beyond bool) fiber.Handler {
 				return err
 			}
 			if err != nil && c.Path() != signInPath && c.Path() != readyPath {
-				return fiber.NewError(http.StatusUnauthorized, "sign in with the passphrase first")
+				return fiber.NewError(http.StatusUnauthorized, wording.Say("sign-in-first"))
 			}
 			who.Device = device
 		}
@@ -128,7 +129,7 @@ func fewTries(log *slog.Logger) fiber.Handler {
 	said := &rate.Sometimes{First: 3, Interval: time.Minute}
 	refuse := func(c fiber.Ctx) error {
 		said.Do(func() { log.Warn("too many wrong passphrases; tries are refused unlooked at", "address", addressOf(c)) })
-		return fiber.NewError(http.StatusTooManyRequests, "too many wrong passphrases; wait five minutes and try again")
+		return fiber.NewError(http.StatusTooManyRequests, wording.Say("too-many-wrong-passphrases"))
 	}
 	return limiter.New(limiter.Config{
 		Max: triesOfAddress, Expiration: triesFor, KeyGenerator: addressOf, LimitReached: refuse, SkipSuccessfulRequests: true,
@@ -165,8 +166,8 @@ type signInInput struct {
 func (s *server) signIn(_ context.Context, in *signInInput) (*cookieOutput, error) {
 	token, err := access.Of(s.Kitchen).SignIn(in.Body, in.caller.Address)
 	if errors.Is(err, access.ErrWrong) {
-		return nil, huma.Error403Forbidden("Wrong passphrase.",
-			&huma.ErrorDetail{Location: "body.passphrase", Message: "Wrong passphrase. It was set on the computer that runs the kitchen."})
+		return nil, huma.Error403Forbidden(wording.Say("wrong-passphrase"),
+			&huma.ErrorDetail{Location: "body.passphrase", Message: wording.Say("wrong-passphrase-set-where")})
 	}
 	if err != nil {
 		return nil, s.problem(err)
@@ -211,8 +212,8 @@ type passphraseInput struct {
 func (s *server) setPassphrase(a access.Service, in *passphraseInput) (access.Devices, error) {
 	keep, err := a.SetPassphrase(in.Body, in.caller.Caller)
 	if errors.Is(err, access.ErrWrong) {
-		return access.Devices{}, huma.Error403Forbidden("That is not the current passphrase.",
-			&huma.ErrorDetail{Location: "body.current", Message: "That is not the current passphrase."})
+		return access.Devices{}, huma.Error403Forbidden(wording.Say("not-the-current-passphrase"),
+			&huma.ErrorDetail{Location: "body.current", Message: wording.Say("not-the-current-passphrase")})
 	}
 	if err != nil {
 		return access.Devices{}, err

@@ -460,10 +460,10 @@ func TestWhatDrinksUseIsKeptWhole(t *testing.T) {
 	for _, name := range []string{"cup", "Cups", "tsp", "g", "kg", "T", "can", "litres"} {
 		assert.Contains(t, c.refused("POST", "/api/pantry/measures", pantry.OwnMeasure{Name: name, WaterG: 63}).Errors[0].Message, "is already a measure", name)
 	}
-	assert.Contains(t, c.refused("DELETE", "/api/pantry/measures/mug", nil).Errors[0].Message, "Almond milk use it")
+	assert.Contains(t, c.refused("DELETE", "/api/pantry/measures/mug", nil).Errors[0].Message, "Used by Almond milk")
 	p := call[pantry.Pantry](c, "DELETE", "/api/pantry/measures/mug?anyway=true", nil)
 	assert.Empty(t, p.Measures)
-	assert.Contains(t, c.refused("DELETE", "/api/pantry/ingredients/1", nil).Errors[0].Message, "Almond milk use it")
+	assert.Contains(t, c.refused("DELETE", "/api/pantry/ingredients/1", nil).Errors[0].Message, "Used by Almond milk")
 
 	row.Name = "Lock syrup"
 	assert.Equal(t, http.StatusConflict, c.refused("PUT", "/api/pantry/ingredients/1", pantry.ChangedRow{OwnRow: row, Revised: pantry.Revised{Revision: 1}}).Status)

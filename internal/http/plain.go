@@ -1,12 +1,13 @@
 package http
 
 import (
-	"fmt"
 	"regexp"
 	"strconv"
 	"strings"
 
 	"github.com/danielgtaylor/huma/v2"
+
+	"plushladle/internal/wording"
 )
 
 // The limits of an operation are checked by huma, which says what it expected
@@ -23,31 +24,31 @@ func init() {
 			}
 		}
 		if message == "validation failed" {
-			message = "Please correct one entry."
+			message = wording.Say("correct-one-entry")
 		}
 		return made(status, message, errs...)
 	}
 }
 
-// plainWords are the validator's messages and what is said instead; %s is what
-// the message names.
+// plainWords are the validator's messages and the code of what is said instead,
+// with what the message names.
 var plainWords = []struct {
 	is   *regexp.Regexp
 	says string
 }{
-	{regexp.MustCompile(`^expected number (?:<=|<) (\S+)$`), "Enter at most %s."},
-	{regexp.MustCompile(`^expected number (?:>=|>) (\S+)$`), "Enter %s or more."},
-	{regexp.MustCompile(`^expected length <= (\d+)$`), "Use at most %s characters."},
-	{regexp.MustCompile(`^expected length >= (\d+)$`), "Enter something here."},
-	{regexp.MustCompile(`^expected array length <= (\d+)$`), "Use at most %s."},
-	{regexp.MustCompile(`^expected array length >= (\d+)$`), "Add at least %s."},
-	{regexp.MustCompile(`^expected array items to be unique$`), "Name each only once."},
-	{regexp.MustCompile(`^expected value to be one of "(.*)"$`), "Choose one of %s."},
-	{regexp.MustCompile(`^expected (?:number|integer)$`), "Enter a number."},
-	{regexp.MustCompile(`^expected string to (?:match pattern|be) (.*)$`), "Enter %s."},
-	{regexp.MustCompile(`^expected required property (\S+) to be present$`), "%s is missing."},
-	{regexp.MustCompile(`^expected (?:string|boolean|object|array)$`), "This entry is not of the right kind."},
-	{regexp.MustCompile(`^unexpected property$`), "This is not known."},
+	{regexp.MustCompile(`^expected number (?:<=|<) (\S+)$`), "enter-at-most"},
+	{regexp.MustCompile(`^expected number (?:>=|>) (\S+)$`), "enter-or-more"},
+	{regexp.MustCompile(`^expected length <= (\d+)$`), "at-most-characters"},
+	{regexp.MustCompile(`^expected length >= (\d+)$`), "enter-something"},
+	{regexp.MustCompile(`^expected array length <= (\d+)$`), "use-at-most"},
+	{regexp.MustCompile(`^expected array length >= (\d+)$`), "add-at-least"},
+	{regexp.MustCompile(`^expected array items to be unique$`), "each-only-once"},
+	{regexp.MustCompile(`^expected value to be one of "(.*)"$`), "choose-one-of"},
+	{regexp.MustCompile(`^expected (?:number|integer)$`), "enter-a-number"},
+	{regexp.MustCompile(`^expected string to (?:match pattern|be) (.*)$`), "enter-this"},
+	{regexp.MustCompile(`^expected required property (\S+) to be present$`), "is-missing"},
+	{regexp.MustCompile(`^expected (?:string|boolean|object|array)$`), "not-the-right-kind"},
+	{regexp.MustCompile(`^unexpected property$`), "entry-not-known"},
 }
 
 func plainly(message string) string {
@@ -55,10 +56,10 @@ func plainly(message string) string {
 		found := w.is.FindStringSubmatch(message)
 		switch {
 		case found == nil:
-		case strings.Contains(w.says, "%s"):
-			return fmt.Sprintf(w.says, plainNumber(found[1]))
+		case len(found) > 1:
+			return wording.Say(w.says, plainNumber(found[1]))
 		default:
-			return w.says
+			return wording.Say(w.says)
 		}
 	}
 	return message

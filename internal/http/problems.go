@@ -44,43 +44,43 @@ func (s *server) problem(err error) error {
 	case errors.As(err, &both):
 		return bothProblem(both)
 	case errors.As(err, &conflict):
-		return huma.Error409Conflict("This drink was changed in another tab or on another device since you opened it. Nothing was overwritten.")
+		return huma.Error409Conflict(wording.Say("drink-changed-elsewhere"))
 	case errors.As(err, &empty):
-		return fieldProblem("ml", "cannot be poured: "+wording.Empty(empty.State == store.InUse, empty.State, empty.LeftML), "")
+		return fieldProblem("ml", wording.Say("cannot-be-poured", wording.Empty(empty.State == store.InUse, empty.State, empty.LeftML)), "")
 	case errors.As(err, &tooLittle):
-		return fieldProblem("bowlID", wording.TooLittle(tooLittle.HasG, tooLittle.WantedG)+"; top it up, or use less", "")
+		return fieldProblem("bowlID", wording.Say("top-up-or-less", wording.TooLittle(tooLittle.HasG, tooLittle.WantedG)), "")
 	case errors.As(err, &merge):
-		return fieldProblem("other", "cannot be combined: "+wording.NotTogether(merge.Why, merge.TogetherML, merge.LargestML), "")
+		return fieldProblem("other", wording.Say("cannot-be-combined", wording.NotTogether(merge.Why, merge.TogetherML, merge.LargestML)), "")
 	case errors.Is(err, store.ErrFrozenOnce):
-		return fieldProblem("place", "cannot be the freezer: "+"a thawed bottle must not be frozen again; use it up, or leave it in the fridge", "")
+		return fieldProblem("place", wording.Say("frozen-once"), "")
 	case errors.Is(err, store.ErrNothingPoured):
-		return huma.Error409Conflict("There is nothing to undo: " + err.Error() + ".")
+		return huma.Error409Conflict(wording.Say("nothing-to-undo"))
 	case errors.Is(err, store.ErrBottled):
-		return huma.Error409Conflict("It is already bottled, here or on another device. Nothing was bottled twice.")
+		return huma.Error409Conflict(wording.Say("already-bottled"))
 	case errors.Is(err, device.ErrUnplugged):
-		return huma.Error409Conflict("The scale is not plugged in. Plug it in, or type what you weigh.")
+		return huma.Error409Conflict(wording.Say("scale-unplugged"))
 	case errors.Is(err, store.ErrMade):
-		return huma.Error409Conflict("The drink cannot be removed: " + err.Error())
+		return huma.Error409Conflict(wording.Say("drink-was-made"))
 	case errors.Is(err, store.ErrNameTaken):
-		return fieldProblem("name", err.Error()+"; use another", "")
+		return fieldProblem("name", wording.Say("name-taken"), "")
 	case errors.Is(err, store.ErrKeyReused):
-		return huma.Error422UnprocessableEntity("This request bears the idempotency key of another one; nothing was done.")
+		return huma.Error422UnprocessableEntity(wording.Say("key-reused"))
 	case errors.Is(err, store.ErrChangedSince):
-		return huma.Error409Conflict("It has been changed since, so it cannot be undone.")
+		return huma.Error409Conflict(wording.Say("changed-since"))
 	case store.IsBusy(err):
-		return huma.ErrorWithHeaders(huma.Error503ServiceUnavailable("Plush Ladle is busy and nothing was changed. Try again in a moment."), http.Header{"Retry-After": {"1"}})
+		return huma.ErrorWithHeaders(huma.Error503ServiceUnavailable(wording.Say("busy")), http.Header{"Retry-After": {"1"}})
 	case errors.Is(err, store.ErrNotFound):
-		return huma.Error404NotFound("It is no longer there. It may have been deleted in another tab.")
+		return huma.Error404NotFound(wording.Say("no-longer-there"))
 	}
 	s.Log.Error("operation failed", "error", err)
 	if store.IsFull(err) {
-		return huma.NewError(http.StatusInsufficientStorage, "The disk is full and nothing was changed. Make room and try again.")
+		return huma.NewError(http.StatusInsufficientStorage, wording.Say("disk-full"))
 	}
-	return huma.NewError(http.StatusInternalServerError, "That could not be saved and nothing was changed. Try again.")
+	return huma.NewError(http.StatusInternalServerError, wording.Say("not-saved"))
 }
 
 func fieldProblem(field, message, value string) error {
-	return huma.Error422UnprocessableEntity("Please correct one entry.",
+	return huma.Error422UnprocessableEntity(wording.Say("correct-one-entry"),
 		&huma.ErrorDetail{Location: "body." + field, Message: message, Value: value})
 }
 
@@ -97,11 +97,11 @@ func bothProblem(c *app.ChangedSince) error {
 		if name != "revision" && !reflect.DeepEqual(a[name], b[name]) {
 			details = append(details, &huma.ErrorDetail{
 				Location: "body." + name, Value: b[name],
-				Message: fmt.Sprintf("You entered %s, but it was set to %s in another tab or on another device. Save again to use yours.", shown(a[name]), shown(b[name])),
+				Message: wording.Say("both-set", shown(a[name]), shown(b[name])),
 			})
 		}
 	}
-	return huma.Error409Conflict("This was changed in another tab or on another device since you opened it. Nothing was overwritten.", details...)
+	return huma.Error409Conflict(wording.Say("changed-elsewhere"), details...)
 }
 
 func asFields(v any) (map[string]any, error) {

@@ -153,7 +153,7 @@ func TestFromDrinkToShelf(t *testing.T) {
 	call[shelf.Bottle](c, "POST", "/api/bottles/2/finish", nil)
 	assert.Empty(t, call[shelf.Shelf](c, "GET", "/api/shelf", nil).Bottles)
 	p = c.refused("POST", "/api/bottles/1/pours", shelf.Poured{ML: 10})
-	assert.Contains(t, p.Errors[0].Message, "thrown out")
+	assert.Contains(t, p.Errors[0].Message, "thrown away")
 	p = c.refused("DELETE", "/api/drinks/1", nil)
 	assert.Contains(t, p.Detail, "it has been made")
 }

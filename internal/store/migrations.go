@@ -249,6 +249,15 @@ var migrations = []*gormigrate.Migration{
 			name TEXT PRIMARY KEY,
 			ingredient TEXT NOT NULL)`,
 	)},
+	{ID: "0013-units-and-language", Migrate: statements(
+		`ALTER TABLE settings ADD COLUMN language TEXT NOT NULL DEFAULT 'en'`,
+		`ALTER TABLE settings ADD COLUMN locale TEXT NOT NULL DEFAULT ''`,
+		`ALTER TABLE settings ADD COLUMN volumes TEXT NOT NULL DEFAULT 'metric'`,
+		`ALTER TABLE settings ADD COLUMN temperature TEXT NOT NULL DEFAULT 'c'`,
+		`ALTER TABLE settings ADD COLUMN week_start TEXT NOT NULL DEFAULT 'monday'`,
+		`ALTER TABLE settings ADD COLUMN welcomed BOOLEAN NOT NULL DEFAULT FALSE`,
+		`UPDATE settings SET welcomed = EXISTS (SELECT 1 FROM drinks)`,
+	)},
 }
 
 func inTurn(all ...gormigrate.MigrateFunc) gormigrate.MigrateFunc {

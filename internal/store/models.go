@@ -144,7 +144,14 @@ type Settings struct {
 	Blender    string  // regular or high-speed
 	TapC       float64 // temperature of the tap's water
 	PanCM      float64 // the pan's diameter; 0 for one that suits
-	Revision   int     // grows with every change
+
+	Language    string // of what the page and the kitchen say: en or es
+	Locale      string // of dates, clock and numbers, such as en-US; "" for the language's own
+	Volumes     string // shown in: metric, us or imperial
+	Temperature string // shown in: c or f
+	WeekStart   string // monday, sunday or saturday
+	Welcomed    bool   // the first questions were answered or skipped
+	Revision    int    // grows with every change
 }
 
 // PlanItem is a drink on the plan, with the times of its steps.

@@ -167,6 +167,8 @@ func (s *Settings) wrong() string {
 		said(notASystem), said(notASchool), said(notHands), said(notNoise), oneOf("theme", s.Theme, "system", "day", "night"),
 		within("fridge_c", s.FridgeC, -5, 40), within("kitchen_c", s.KitchenC, -10, 60), within("jug_ml", s.JugML, 50, mostML), within("scale_g", s.ScaleG, 0, 1000),
 		oneOf("blender", s.Blender, "regular", "high-speed"), within("tap_c", s.TapC, 0, 60), within("pan_cm", s.PanCM, 0, 80),
+		oneOf("language", s.Language, "en", "es"), oneOf("volumes", s.Volumes, "metric", "us", "imperial"), oneOf("temperature", s.Temperature, "c", "f"),
+		oneOf("week_start", s.WeekStart, "monday", "sunday", "saturday"),
 	)
 }
 

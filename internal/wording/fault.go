@@ -28,7 +28,7 @@ func Error(err error) string {
 // Trouble is why a drink on the plan could not be planned, and when it would fit; laterAt
 // is zero where that is not known.
 func Trouble(code string, laterAt time.Time) string {
-	words := refusals[code].problem
+	words := refusalOf(code).problem
 	if laterAt.IsZero() {
 		return words
 	}
@@ -37,7 +37,7 @@ func Trouble(code string, laterAt time.Time) string {
 
 // told is a value, what is wrong with it, and what would do.
 func told(value string, why say.Text) string {
-	words := refusals[why.Code]
+	words := refusalOf(why.Code)
 	message, accepts := fill(words.problem, why.Args), fill(words.accepts, why.Args)
 	if why.Code == "unknown-allergen" {
 		accepts = didYouMean(why.Args[0].([]string))
@@ -53,7 +53,7 @@ func told(value string, why say.Text) string {
 
 func didYouMean(names []string) string {
 	if len(names) == 0 {
-		return "choose one from the list, such as almond, tree nuts, milk or gluten"
+		return phrase("choose-an-allergen")
 	}
-	return "did you mean " + strings.Join(names, ", or ") + "?"
+	return phrase("did-you-mean", strings.Join(names, phrase("or")))
 }

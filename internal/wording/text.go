@@ -10,10 +10,38 @@ import (
 	"plushladle/core/say"
 )
 
-// texts are the sentences of all codes that are not faults. In a sentence %[1]s is the
-// first of what the text holds: a name, a list, another text, or a number to three
-// figures; %.0[1]f is a number as fmt writes it.
+// texts are the sentences of all codes that are not faults, in English; another language
+// has the same codes. In a sentence %[1]s is the first of what the text holds: a name, a
+// list, another text, or a number to three figures; %.0[1]f is a number as fmt writes it.
 var texts = together(cautions, keeping, figures, cups, steps, tools)
+
+// phrase is what this package itself says, by its code.
+func phrase(code string, args ...any) string {
+	return fill(inLanguage(code, phrases), args)
+}
+
+// Say is what an area of the kitchen says that the core does not: one of phrases, by its code.
+func Say(code string, args ...any) string { return phrase(code, args...) }
+
+// sentence is the words of a code that the core tells.
+func sentence(code string) string { return inLanguage(code, texts) }
+
+// inLanguage is the words of a code in the kitchen's language; in English where it has none,
+// which a test does not let happen.
+func inLanguage(code string, english map[string]string) string {
+	if words, ok := languages[style.Load().Language].texts[code]; ok {
+		return words
+	}
+	return english[code]
+}
+
+// refusalOf is what is said of a value that will not do.
+func refusalOf(code string) refusal {
+	if words, ok := languages[style.Load().Language].refusals[code]; ok {
+		return words
+	}
+	return refusals[code]
+}
 
 func together(tables ...map[string]string) map[string]string {
 	all := map[string]string{}
@@ -38,7 +66,7 @@ func Text(t say.Text) string {
 	case "fault":
 		return told(fmt.Sprint(t.Args[0]), t.Args[1].(say.Text))
 	}
-	return fill(texts[t.Code], t.Args)
+	return fill(sentence(t.Code), t.Args)
 }
 
 // Texts are sentences, one of each text.
@@ -53,14 +81,14 @@ func Texts(all []say.Text) []string {
 // fill puts into a sentence what stands in it.
 func fill(sentence string, args []any) string {
 	if len(args) == 0 {
-		return strings.ReplaceAll(sentence, "%%", "%")
+		return inUnits(strings.ReplaceAll(sentence, "%%", "%"))
 	}
 	shown := make([]any, len(args)+1)
 	for n, a := range args {
 		shown[n] = show(a)
 	}
 	shown[len(args)] = "" // so that a sentence may leave out some of them
-	return fmt.Sprintf(sentence+fmt.Sprintf("%%[%d]s", len(shown)), shown...)
+	return inUnits(fmt.Sprintf(sentence+fmt.Sprintf("%%[%d]s", len(shown)), shown...))
 }
 
 func show(a any) any {
@@ -74,7 +102,7 @@ func show(a any) any {
 	case []say.Text:
 		return And(Texts(v))
 	case time.Time:
-		return v.Format("Mon 15:04")
+		return dayClock(v)
 	}
 	return a
 }
@@ -99,8 +127,18 @@ func number(v float64) string {
 
 // And lists names as a sentence does: almonds, oats and dates.
 func And(names []string) string {
-	if last := len(names) - 1; last > 0 {
-		return strings.Join(names[:last], ", ") + " and " + names[last]
+	last := len(names) - 1
+	if last < 1 {
+		return strings.Join(names, "")
 	}
-	return strings.Join(names, "")
+	and := "and"
+	if startsWithI(names[last]) {
+		and = "and-before-i" // which Spanish says otherwise
+	}
+	return phrase(and, strings.Join(names[:last], ", "), names[last])
+}
+
+func startsWithI(name string) bool {
+	folded := strings.ToLower(name)
+	return strings.HasPrefix(folded, "i") || strings.HasPrefix(folded, "hi") && !strings.HasPrefix(folded, "hie")
 }

@@ -1,7 +1,6 @@
 package bench
 
 import (
-	"strings"
 	"time"
 
 	"plushladle/core/fault"
@@ -9,6 +8,7 @@ import (
 	"plushladle/internal/app/pantry"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
+	"plushladle/internal/wording"
 )
 
 // Drink is a drink with its draft and what was kept of it.
@@ -112,7 +112,7 @@ func (s Service) RemoveDrink(id int64) (app.Nothing, error) {
 		return app.Nothing{}, err
 	}
 	if len(used) > 0 {
-		return app.Nothing{}, &app.Refused{Text: "This drink cannot be deleted: it is an ingredient of " + strings.Join(used, ", ") + ". Remove it there first."}
+		return app.Nothing{}, &app.Refused{Text: wording.Say("drink-is-used", used)}
 	}
 	defer s.Changed()
 	return app.Nothing{Done: true}, s.store.DeleteDrink(id)

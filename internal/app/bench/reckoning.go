@@ -285,13 +285,13 @@ func (l *LineFigure) scooped(r reckon.LineReckoning, isMeasured bool) {
 	switch {
 	case s.Text != "":
 	case s.Stock != nil:
-		l.Stock = "too little to measure: " + wording.Text(s.Stock.Told())
+		l.Stock = wording.Say("too-little-to-measure-but", s.Stock.Told())
 	case r.ScaleErr == 0:
-		l.Stock = "no spoon fits; use a scale"
+		l.Stock = wording.Say("no-spoon-use-scale")
 	case r.ScaleErr > coarseScale:
-		l.Stock = "no spoon fits and the scale is too coarse: make more, or use Round to my spoons"
+		l.Stock = wording.Say("no-spoon-coarse-scale")
 	default:
-		l.Stock = "no spoon fits: weigh it"
+		l.Stock = wording.Say("no-spoon-weigh")
 	}
 	if math.Abs(s.ErrorShare) > toldError {
 		l.KitchenPct = 100 * s.ErrorShare

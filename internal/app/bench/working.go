@@ -111,7 +111,7 @@ func presentWorking(w reckon.Working, r *reckon.Reckoning, currency string) Work
 	for _, l := range w.In {
 		name := l.Name
 		if l.Line < 0 {
-			name = wording.SoakWater
+			name = wording.SoakWater()
 		}
 		out.Lines = append(out.Lines, WorkingPart{"", name, l.MassG, l.Amount, 100 * l.Amount / brought})
 	}

@@ -97,7 +97,7 @@ func (s Service) Cooling(id int64, in CoolingWay) (CoolingFigure, error) {
 		out.Helps = append(out.Helps, wording.Help(h, now.Location()))
 	}
 	if len(out.Helps) == 0 {
-		out.Words += wording.NothingCools
+		out.Words += " " + wording.NothingCools()
 	}
 	return out, nil
 }

@@ -19,7 +19,7 @@ type ScaleNow struct {
 func scaleShows(n weighing.Now) ScaleNow {
 	out := ScaleNow{Now: n}
 	if n.Gone {
-		out.Note = wording.ScaleGone
+		out.Note = wording.ScaleGone()
 	}
 	return out
 }

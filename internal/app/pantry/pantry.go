@@ -2,7 +2,6 @@ package pantry
 
 import (
 	"errors"
-	"fmt"
 	"slices"
 	"strings"
 
@@ -15,6 +14,7 @@ import (
 	"plushladle/internal/app"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
+	"plushladle/internal/wording"
 )
 
 // Pantry is all of it.
@@ -133,10 +133,10 @@ func pantryRow(i *ingredient.Ingredient, p store.Price) PantryRow {
 func lacks(i *ingredient.Ingredient) string {
 	var parts []string
 	if i.Bare {
-		parts = append(parts, "its nutrition is not known, so it is not counted")
+		parts = append(parts, wording.Say("nutrition-unknown"))
 	}
 	if i.BulkGPerML == 0 {
-		parts = append(parts, "the weight of a cup is not known, so it is measured in grams")
+		parts = append(parts, wording.Say("cup-unknown"))
 	}
 	return strings.Join(parts, "; ")
 }
@@ -317,8 +317,8 @@ func (s Service) KeepMeasure(in OwnMeasure) (Pantry, error) {
 	for _, m := range larder.Measures {
 		if m.Name == own.Name && m.WaterG != in.WaterG && !in.Replace {
 			return Pantry{}, &app.Refused{
-				Text: "You already have a measure with that name.", Field: "name", Value: m.WaterG,
-				Message: fmt.Sprintf("You already have a %s that holds %g g of water. Use another name, or replace it with this one of %g g. Drinks that use it will then use the new one.", own.Name, m.WaterG, in.WaterG),
+				Text: wording.Say("measure-name-taken"), Field: "name", Value: m.WaterG,
+				Message: wording.Say("measure-replaced", own.Name, m.WaterG, in.WaterG),
 			}
 		}
 	}
@@ -485,8 +485,8 @@ func askFirst(field string, used []string, anyway bool) error {
 		return nil
 	}
 	return &app.Refused{
-		Text: "Your drinks use it.", Field: field, Value: used,
-		Message: strings.Join(used, ", ") + " use it. They keep it, but you can no longer add it to other drinks.",
+		Text: wording.Say("your-drinks-use-it"), Field: field, Value: used,
+		Message: wording.Say("used-and-kept", used),
 	}
 }
 
@@ -506,7 +506,7 @@ func (s Service) askToRename(id int64, name string, anyway bool) error {
 	}
 	if !anyway {
 		return &app.Refused{
-			Text: "Your drinks use it.", Field: "name", Value: used, Message: strings.Join(used, ", ") + " use it under its old name. Save again to rename it there too.",
+			Text: wording.Say("your-drinks-use-it"), Field: "name", Value: used, Message: wording.Say("used-and-renamed", used),
 		}
 	}
 	return s.store.RenameIngredient(before.Name, name)

@@ -72,8 +72,7 @@ func (s Service) notThere(items []store.PlanItem, n int, block int, in BlockAt, 
 	if !ok {
 		return fault.New("at", in.At, "block-fits-nowhere")
 	}
-	const day = "Mon 15:04"
-	return fault.New("at", in.At, "block-fits-elsewhere", span.From.Format(day), span.To.Format(day))
+	return fault.New("at", in.At, "block-fits-elsewhere", span.From, span.To)
 }
 
 // FreeBlocks lets the planner place all of an item's blocks.

@@ -11,6 +11,7 @@ import (
 	"plushladle/internal/app/pantry"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
+	"plushladle/internal/wording"
 )
 
 // Bowl is a lot that soaks, drawn from for several drinks.
@@ -55,9 +56,9 @@ func (p *Plan) addBowls(l PlanView, draws map[int64][]plan.Draw, quiet plan.Quie
 		}
 		p.Bowls = append(p.Bowls, out)
 		name := strings.ToLower(out.Name)
-		next := NextStep{BowlID: b.ID, Drink: "soaking bowl", Title: "Change the water of the " + name, At: out.ChangeBy, Minute: bowlMinutes, Late: out.ChangeBy.Before(l.Now)}
+		next := NextStep{BowlID: b.ID, Drink: wording.Say("soaking-bowl"), Title: wording.Say("change-water-of", name), At: out.ChangeBy, Minute: bowlMinutes, Late: out.ChangeBy.Before(l.Now)}
 		if !out.ChangeBy.Before(state.Within) || state.Past {
-			next.Title, next.At, next.Late = "Use up the soaked "+name+", or throw them away", quiet.Before(state.Within.In(zone)), state.Past
+			next.Title, next.At, next.Late = wording.Say("use-up-soaked", name), quiet.Before(state.Within.In(zone)), state.Past
 		}
 		p.Next = append(p.Next, next)
 		p.Late = p.Late || next.Late
@@ -71,16 +72,16 @@ func enoughWords(e plan.Enough, b store.Bowl) string {
 	var said []string
 	switch {
 	case b.DryG == 0:
-		said = append(said, "it is empty")
+		said = append(said, wording.Say("bowl-is-empty"))
 	case e.Draws == 0 && e.ShortG == 0 && e.Late == 0:
-		return "no planned drink uses it"
+		return wording.Say("bowl-unused")
 	case e.ShortG > 0:
-		said = append(said, fmt.Sprintf("%.0f g (dry weight) short for the planned drinks", e.ShortG))
+		said = append(said, wording.Say("bowl-short", e.ShortG))
 	case e.Draws > 0:
-		said = append(said, fmt.Sprintf("enough for the planned drinks, with %.0f g left over", e.OverG))
+		said = append(said, wording.Say("bowl-over", e.OverG))
 	}
 	if e.Late > 0 {
-		said = append(said, fmt.Sprintf("%d of the drinks come too late for it", e.Late))
+		said = append(said, wording.Say("bowl-late", e.Late))
 	}
 	return strings.Join(said, "; ")
 }

@@ -27,7 +27,7 @@ func (s Service) Calendar() (string, error) {
 	for _, b := range planned.Bowls {
 		tasks = append(tasks, exchange.Task{
 			UID: fmt.Sprintf("bowl-%d@plush-ladle", b.ID), Sequence: int(b.Changed.Sub(b.Since).Minutes()),
-			Title: "Change the water of the " + strings.ToLower(b.Name), Steps: []string{fmt.Sprintf("%.0f g left (dry weight); use by %s", b.DryG, b.Within.In(s.Now().Location()).Format("Mon 15:04"))},
+			Title: wording.Say("change-water-of", strings.ToLower(b.Name)), Steps: []string{wording.Say("bowl-left", b.DryG, b.Within.In(s.Now().Location()))},
 			Start: b.ChangeBy, End: b.ChangeBy.Add(bowlMinutes * time.Minute),
 		})
 	}

@@ -465,10 +465,10 @@ func aheadWords(item store.PlanItem, n int, now time.Time) (text string, along [
 	}
 	var said []string
 	if ahead {
-		said = append(said, fmt.Sprintf("%q is planned for %s.", wording.Text(step.Title), step.Start.In(now.Location()).Format("Mon 2 Jan, 15:04")))
+		said = append(said, wording.Say("planned-for", wording.Text(step.Title), wording.DayAndClock(step.Start.In(now.Location()))))
 	}
 	if len(along) > 0 {
-		said = append(said, "This also marks these as done: "+strings.Join(along, "; ")+".")
+		said = append(said, wording.Say("also-marks", strings.Join(along, "; ")))
 	}
 	return strings.Join(said, " "), along
 }

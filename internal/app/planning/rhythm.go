@@ -4,7 +4,6 @@ import (
 	"errors"
 	"fmt"
 	"slices"
-	"strings"
 	"time"
 
 	"plushladle/core/fault"
@@ -101,7 +100,7 @@ func (s Service) Rhythm() (Rhythm, error) {
 		return Rhythm{}, err
 	}
 	if len(ways.DrinkIDs) == 0 {
-		return Rhythm{RhythmWays: ways, Problem: "Add a drink first.", Drinks: []RhythmDrink{}, Makings: []MakingFigure{}, Poured: []PouredDay{}, Thrown: []string{}}, nil
+		return Rhythm{RhythmWays: ways, Problem: wording.Say("add-a-drink-first"), Drinks: []RhythmDrink{}, Makings: []MakingFigure{}, Poured: []PouredDay{}, Thrown: []string{}}, nil
 	}
 	out, err := s.reckonRhythm(ways)
 	var problem *fault.Error
@@ -342,7 +341,7 @@ func (s Service) addThrown(out *Rhythm, since time.Time) error {
 			if d.DrinkID == t.DrinkID {
 				out.ThrownML += t.ML
 				out.ThrownFor += d.perLitre * t.ML / 1000
-				out.Thrown = append(out.Thrown, fmt.Sprintf("%s, %s", t.Why, wording.Volume(t.ML)))
+				out.Thrown = append(out.Thrown, wording.Say("thrown-out-because", t.Why, wording.Volume(t.ML)))
 			}
 		}
 	}
@@ -364,14 +363,12 @@ func (out *Rhythm) propose(now time.Time) error {
 		return fault.New("days", "", "no-rhythm-fits")
 	}
 	out.FreezePct, out.Weeks = 100*round.FreezeShare, round.Weeks
-	var said []string
 	for _, m := range round.Makings {
-		name, day := out.Drinks[m.Drink].DrinkName, time.Weekday(m.Day).String()
+		name, day := out.Drinks[m.Drink].DrinkName, wording.Weekday(time.Weekday(m.Day))
 		out.Makings = append(out.Makings, MakingFigure{m.Week + 1, day, name, m.LastsDays, m.BatchML, m.FreezeML})
-		said = append(said, fmt.Sprintf("%s, %s for %s", day, wording.Volume(m.BatchML), wording.Days(m.LastsDays)))
 	}
 	if len(out.Drinks) == 1 {
-		out.Words = "Make it on " + strings.Join(said, "; on ") + "."
+		out.Words = wording.Makings(round.Makings)
 	}
 	out.Next = out.next(round, from, lastMade)
 	return nil

@@ -160,7 +160,7 @@ func OvershootOf(steps []plan.ItemStep, front int, d *reckon.Drink, r *reckon.Re
 
 func comesTo(apart []say.Text) string {
 	if len(apart) == 0 {
-		return "no figures change"
+		return wording.Say("no-figures-change")
 	}
 	return strings.Join(wording.Texts(apart), ", ")
 }

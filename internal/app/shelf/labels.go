@@ -61,7 +61,7 @@ func (s Service) label(kept *store.Bottle) (BottleLabel, error) {
 	}
 	out := BottleLabel{
 		BottleID: b.ID, Name: b.DrinkName, MadeOn: b.MadeOn, UseBy: b.UseBy, VolumeML: b.LeftML,
-		Servings: servingWords(b.Servings, b.ServingML), Shake: "Shake before use", Allergens: b.Allergens, Missing: []string{},
+		Servings: servingWords(b.Servings, b.ServingML), Shake: wording.Say("shake"), Allergens: b.Allergens, Missing: []string{},
 		Path: fmt.Sprintf("/shelf/%d", b.ID), QR: fmt.Sprintf("/api/bottles/%d/qr.png", b.ID),
 	}
 	d, _, err := s.Read(b.DrinkName, kept.Batch.Version.Recipe)
@@ -79,7 +79,7 @@ func (s Service) label(kept *store.Bottle) (BottleLabel, error) {
 func served(d *reckon.Drink, r *reckon.Reckoning, servingML float64) string {
 	var parts []string
 	if r.Kind == recipe.Concentrate {
-		parts = append(parts, fmt.Sprintf("%.0f mL to a %.0f mL glass", servingML, glassML))
+		parts = append(parts, wording.Say("let-down", servingML, glassML))
 	}
 	for _, s := range plan.Steps(d, r, exchange.KitchenOf(d), plan.OnTheBench) {
 		if s.Kind == plan.Serve {
@@ -91,9 +91,9 @@ func served(d *reckon.Drink, r *reckon.Reckoning, servingML float64) string {
 
 func servingWords(count, eachML float64) string {
 	if n := math.Floor(count + 0.05); n != 1 {
-		return fmt.Sprintf("%.0f servings of %.0f mL", n, eachML)
+		return wording.Say("servings-of", n, eachML)
 	}
-	return fmt.Sprintf("1 serving of %.0f mL", eachML)
+	return wording.Say("one-serving-of", eachML)
 }
 
 // glassML is the glass a concentrate is let down in (common practice).

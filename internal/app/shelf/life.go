@@ -1,7 +1,6 @@
 package shelf
 
 import (
-	"fmt"
 	"math"
 	"time"
 
@@ -140,9 +139,9 @@ func weighed(reasons []keep.Reason) []string {
 	for _, r := range reasons {
 		switch {
 		case r.Days > 0.05:
-			out = append(out, fmt.Sprintf("%s: %.1f days shorter", wording.Text(r.Text), r.Days))
+			out = append(out, wording.Say("days-shorter", r.Text, r.Days))
 		case r.Days < -0.05:
-			out = append(out, fmt.Sprintf("%s: %.1f days longer", wording.Text(r.Text), -r.Days))
+			out = append(out, wording.Say("days-longer", r.Text, -r.Days))
 		case r.Days == 0:
 			out = append(out, wording.Text(r.Text))
 		}

@@ -95,10 +95,10 @@ func (s Service) pack(p store.Pack, ways kitchen.Setup, school keep.School, reci
 	last := LastOf(p, ways, school)
 	if i, ok := ways.Catalogue.ByID(p.Ingredient); ok {
 		life := keep.OpenedLife(i)
-		out.Name, out.Where, out.Why = i.Name, wording.StoredIn(life.Where), "keeps "+wording.Days(int(life.Days(school)))+" once opened"
+		out.Name, out.Where, out.Why = i.Name, wording.StoredIn(life.Where), wording.KeepsOnceOpened(int(life.Days(school)))
 	}
 	if printed := ParseDate(p.Printed); !printed.IsZero() && last.Equal(printed) {
-		out.Why = "the date printed on it"
+		out.Why = wording.Say("printed-date")
 	}
 	standing, left := keep.On(s.Now(), last)
 	out.UseBy, out.Past, out.TimeLeft = last.Format(app.DateLayout), standing == keep.Past, wording.DaysLeft(left)

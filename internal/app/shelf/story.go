@@ -1,12 +1,10 @@
 package shelf
 
 import (
-	"fmt"
 	"slices"
 	"time"
 
 	"plushladle/core/ingredient"
-	"plushladle/core/keep"
 	"plushladle/core/recipe"
 	"plushladle/internal/app/bench"
 	"plushladle/internal/store"
@@ -40,27 +38,28 @@ func (s Service) Story(id int64) (Story, error) {
 		return Story{}, err
 	}
 	kept := l.kept(b)
-	out := Story{Bottle: l.Present(b), Events: []StoryEvent{{kept.Made, fmt.Sprintf("filled with %.0f mL, into the %s", b.VolumeML, placeWords(kept.Stays[0].Place)), ""}}}
+	out := Story{Bottle: l.Present(b), Events: []StoryEvent{{kept.Made, wording.Say("filled-into", b.VolumeML, wording.Place(kept.Stays[0].Place)), ""}}}
 	for _, step := range b.Batch.Times {
 		if !step.Skipped {
 			out.Events = append(out.Events, StoryEvent{step.DoneAt, wording.Text(step.Title), ""})
 		}
 	}
 	for _, stay := range kept.Stays[1:] {
-		out.Events = append(out.Events, StoryEvent{stay.From, "moved to the " + placeWords(stay.Place), ""})
+		out.Events = append(out.Events, StoryEvent{stay.From, wording.Say("moved-to", wording.Place(stay.Place)), ""})
 	}
 	for _, p := range pours {
-		out.Events = append(out.Events, StoryEvent{p.PouredAt, fmt.Sprintf("%.0f mL poured", p.ML), ""})
+		out.Events = append(out.Events, StoryEvent{p.PouredAt, wording.Say("poured", p.ML), ""})
 	}
 	for _, spell := range kept.Budget(l.Record, l.School, l.RoomC, l.Now).Spells {
-		what := fmt.Sprintf("above 5 °C for %.1f hours, up to %.1f °C", spell.Lasted().Hours(), spell.MostC)
+		code := "warm-spell"
 		if spell.Gap {
-			what += "; some readings are missing, so the last one is used"
+			code = "warm-spell-with-gap"
 		}
-		out.Events = append(out.Events, StoryEvent{spell.From, what, fmt.Sprintf("%.2f days", spell.Days)})
+		what := wording.Say(code, spell.Lasted().Hours(), spell.MostC)
+		out.Events = append(out.Events, StoryEvent{spell.From, what, wording.Say("days-of-life", spell.Days)})
 	}
 	if b.EndedAt != nil {
-		out.Events = append(out.Events, StoryEvent{*b.EndedAt, b.State + ": " + wording.EndedWhy(b.EndedWhy), ""})
+		out.Events = append(out.Events, StoryEvent{*b.EndedAt, wording.Ended(b.State, b.EndedWhy), ""})
 	}
 	inside, err := s.insideOf(b)
 	if err != nil {
@@ -117,14 +116,4 @@ func pigmentOf(lines []recipe.Line) string {
 		}
 	}
 	return pigment
-}
-
-func placeWords(p keep.Place) string {
-	switch p {
-	case keep.InDoor:
-		return "fridge door"
-	case keep.Outside:
-		return "counter"
-	}
-	return string(p)
 }

@@ -2,7 +2,6 @@ package shelf
 
 import (
 	"errors"
-	"fmt"
 	"io"
 	"math"
 	"strings"
@@ -14,6 +13,7 @@ import (
 	"plushladle/internal/device"
 	"plushladle/internal/exchange"
 	"plushladle/internal/store"
+	"plushladle/internal/wording"
 )
 
 // stripFor is how far back the strip goes, and stripPoints into how many
@@ -81,7 +81,7 @@ func (s Service) Thermometer() (Thermo, error) {
 	if len(record.Readings) > 0 {
 		first := record.Readings[0].At
 		for _, sp := range record.Spells(first, now, keep.WarmFridgeC, school) {
-			out.Spells = append(out.Spells, WarmSpell{sp.From, sp.To, sp.MostC, sp.Days, fmt.Sprintf("%.1f h above 5 °C, up to %.1f °C", sp.Lasted().Hours(), sp.MostC)})
+			out.Spells = append(out.Spells, WarmSpell{sp.From, sp.To, sp.MostC, sp.Days, wording.Say("warm-spell", sp.Lasted().Hours(), sp.MostC)})
 		}
 		last := record.Readings[len(record.Readings)-1]
 		out.LastC, out.LastAt = &last.TempC, &last.At
@@ -107,14 +107,10 @@ func (t *Thermo) strip(r keep.Record) {
 func noteOf(r keep.Record, now time.Time, school keep.School, nonsense int) string {
 	var said []string
 	if longest := r.LongestGap(now); longest > 0 {
-		held := "the last reading is used (cautious rule)"
-		if school == keep.Customary {
-			held = "the set temperature is used (traditional rule)"
-		}
-		said = append(said, fmt.Sprintf("The longest time without a reading was %.1f hours; %s.", longest.Hours(), held))
+		said = append(said, wording.Say("longest-gap-"+string(school), longest.Hours()))
 	}
 	if nonsense > 0 {
-		said = append(said, fmt.Sprintf("%d faulty readings were ignored.", nonsense))
+		said = append(said, wording.Say("faulty-readings", nonsense))
 	}
 	return strings.Join(said, " ")
 }

@@ -360,6 +360,18 @@ export const Settings = {
     "minimum": 5,
     "maximum": 45
   },
+  "language": {
+    "type": "string",
+    "enum": [
+      "en",
+      "es"
+    ]
+  },
+  "locale": {
+    "type": "string",
+    "maxLength": 12,
+    "pattern": "^([a-z]{2}-[A-Z]{2})?$"
+  },
   "measures": {
     "type": "array"
   },
@@ -402,6 +414,13 @@ export const Settings = {
     "minimum": 0,
     "maximum": 60
   },
+  "temperature": {
+    "type": "string",
+    "enum": [
+      "c",
+      "f"
+    ]
+  },
   "theme": {
     "type": "string",
     "enum": [
@@ -413,6 +432,25 @@ export const Settings = {
   "timeZone": {
     "type": "string",
     "maxLength": 60
+  },
+  "volumes": {
+    "type": "string",
+    "enum": [
+      "metric",
+      "us",
+      "imperial"
+    ]
+  },
+  "weekStart": {
+    "type": "string",
+    "enum": [
+      "monday",
+      "sunday",
+      "saturday"
+    ]
+  },
+  "welcomed": {
+    "type": "boolean"
   }
 } as const
 

@@ -3732,6 +3732,13 @@ export interface components {
              * @description temperature of the room, for soaks
              */
             kitchenC: number;
+            /**
+             * @description of what is said here
+             * @enum {string}
+             */
+            language?: "en" | "es";
+            /** @description of dates, clock and numbers, such as en-US; empty for the language's own */
+            locale?: string;
             /** @description in the drawer, as written on them */
             measures: string[];
             /** @description and no blender runs */
@@ -3760,10 +3767,24 @@ export interface components {
              * @description the tap's water, °C; 0 for 15
              */
             tapC?: number;
+            /**
+             * @description what temperatures are shown in
+             * @enum {string}
+             */
+            temperature?: "c" | "f";
             /** @enum {string} */
             theme: "system" | "day" | "night";
             /** @description an IANA name such as Europe/London; empty for the machine's own */
             timeZone?: string;
+            /**
+             * @description what volumes are shown in
+             * @enum {string}
+             */
+            volumes?: "metric" | "us" | "imperial";
+            /** @enum {string} */
+            weekStart?: "monday" | "sunday" | "saturday";
+            /** @description the first questions were answered or skipped */
+            welcomed?: boolean;
         };
         SettingsNow: {
             /**
@@ -3789,6 +3810,13 @@ export interface components {
              * @description temperature of the room, for soaks
              */
             kitchenC: number;
+            /**
+             * @description of what is said here
+             * @enum {string}
+             */
+            language?: "en" | "es";
+            /** @description of dates, clock and numbers, such as en-US; empty for the language's own */
+            locale?: string;
             /** @description in the drawer, as written on them */
             measures: string[];
             /** @description and no blender runs */
@@ -3817,12 +3845,26 @@ export interface components {
              * @description the tap's water, °C; 0 for 15
              */
             tapC?: number;
+            /**
+             * @description what temperatures are shown in
+             * @enum {string}
+             */
+            temperature?: "c" | "f";
             /** @enum {string} */
             theme: "system" | "day" | "night";
             /** @description an IANA name such as Europe/London; empty for the machine's own */
             timeZone?: string;
             /** @description the kitchen's date */
             today: string;
+            /**
+             * @description what volumes are shown in
+             * @enum {string}
+             */
+            volumes?: "metric" | "us" | "imperial";
+            /** @enum {string} */
+            weekStart?: "monday" | "sunday" | "saturday";
+            /** @description the first questions were answered or skipped */
+            welcomed?: boolean;
         };
         Shelf: {
             bottles: components["schemas"]["Bottle"][];

@@ -1,0 +1,10 @@
+package wording
+
+// language is everything that is said, in one language, by the codes of the English tables.
+type language struct {
+	texts    map[string]string
+	refusals map[string]refusal
+}
+
+// languages are those besides English.
+var languages = map[string]language{}
