@@ -32,7 +32,7 @@ func TestABackupIsPutBackFromThePantry(t *testing.T) {
 	p.click("button", "Empty drink")
 	p.fill("Drink name", "Made since the backup")
 	p.sees("saved")
-	p.open("/pantry")
+	p.open("/settings")
 	p.sees("Restore a backup")
 	p.expects("422")
 	p.do(chromedp.SetUploadFiles(chromedp.CSS(`input[type=file][accept*=json]`), []string{notes}))

@@ -59,7 +59,7 @@ func TestADeviceSignsInAndIsSignedOut(t *testing.T) {
 
 	desk := visit(t, home)
 	desk.expects("422")
-	desk.click("button", "Settings")
+	desk.click("link", "Settings")
 	desk.sees("The phone by the stove, signed in")
 	require.Empty(t, axeFaults(desk))
 	desk.fill("New passphrase", "short")

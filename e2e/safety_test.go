@@ -105,7 +105,7 @@ func TestTwoTabsChangeTheSettings(t *testing.T) {
 	t.Parallel()
 	url := demoKitchen(t)
 	mine := visit(t, url)
-	mine.click("button", "Settings")
+	mine.click("link", "Settings")
 	mine.sees("Fridge temperature")
 	now := ask(t, url, "GET", "/api/kitchen", nil)
 	delete(now, "today")

@@ -63,7 +63,7 @@ func TestScriptInTextIsShownAndNeverRun(t *testing.T) {
 		opens      []string // buttons
 	}{
 		{fmt.Sprintf("/bench/%d", drink), "moon " + script, []string{"Drinks", "Made it"}},
-		{fmt.Sprintf("/bench/%d", drink), "Elder " + script, []string{"Settings"}},
+		{"/settings", "Fridge temperature", nil},
 		{fmt.Sprintf("/bench/%d/card", drink), "Nog " + script, nil},
 		{"/plan", "Nog " + script, nil},
 		{fmt.Sprintf("/cook/%d", item), "soak " + script, nil},

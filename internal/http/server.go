@@ -103,7 +103,7 @@ func New(c Config) *fiber.App {
 	// Only the front end is compressed: the answers of a kitchen nearby are
 	// small, and packing them takes longer than sending them.
 	fiberApp.Use(compress.New(compress.Config{Level: compress.LevelBestSpeed}), etag.New(etag.Config{Weak: true}))
-	serveWeb(fiberApp, c.Web)
+	serveWeb(fiberApp, c.Web, s.Settings)
 	return fiberApp
 }
 

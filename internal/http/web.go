@@ -1,33 +1,49 @@
 package http
 
 import (
+	"bytes"
+	"fmt"
 	"io/fs"
 	"net/http"
 	"path"
 	"strings"
 
 	"github.com/gofiber/fiber/v3"
+
+	"plushladle/internal/app"
 )
 
 const noFrontEnd = "The front end is not built into this program; run: make build"
 
 // serveWeb serves the built front end. Every address without a dot is a view
-// of the one page.
-func serveWeb(app *fiber.App, web fs.FS) {
+// of the one page, which bears the kitchen's language and units: the page's own words
+// are chosen by them before anything runs.
+func serveWeb(fiberApp *fiber.App, web fs.FS, settings func() (app.SettingsNow, error)) {
 	page, err := fs.ReadFile(web, "index.html")
 	if err != nil {
-		app.Get("/*", func(c fiber.Ctx) error { return c.Status(http.StatusNotFound).SendString(noFrontEnd) })
+		fiberApp.Get("/*", func(c fiber.Ctx) error { return c.Status(http.StatusNotFound).SendString(noFrontEnd) })
 		return
 	}
-	app.Get("/*", func(c fiber.Ctx) error {
+	fiberApp.Get("/*", func(c fiber.Ctx) error {
 		name := strings.TrimPrefix(path.Clean("/"+c.Path()), "/")
 		if path.Ext(name) != "" || strings.HasPrefix(name, "assets/") {
 			return sendFile(c, web, name)
 		}
 		c.Set("Cache-Control", "no-cache")
 		c.Type("html", "utf-8")
-		return c.Send(page)
+		return c.Send(inLanguage(page, settings))
 	})
+}
+
+// inLanguage is the page with its language, locale and units; in English and metric where
+// the settings cannot be read, which the page finds out by itself.
+func inLanguage(page []byte, settings func() (app.SettingsNow, error)) []byte {
+	now, err := settings()
+	if err != nil {
+		return page
+	}
+	root := fmt.Sprintf(`<html lang=%q data-locale=%q data-volumes=%q data-temperature=%q>`, now.Language, now.Locale, now.Volumes, now.Temperature)
+	return bytes.Replace(page, []byte(`<html lang="en">`), []byte(root), 1)
 }
 
 // sendFile sends a file of the build. Assets bear a hash in their name and

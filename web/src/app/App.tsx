@@ -21,6 +21,7 @@ const Start = lazy(() => import('../views/start/Start').then((m) => ({ default: 
 const Pantry = lazy(() => import('../views/pantry/Pantry').then((m) => ({ default: m.Pantry })))
 const PlanView = lazy(() => import('../views/plan/Plan').then((m) => ({ default: m.PlanView })))
 const Cook = lazy(() => import('../views/cook/Cook').then((m) => ({ default: m.Cook })))
+const SettingsView = lazy(() => import('../views/settings/Settings').then((m) => ({ default: m.SettingsView })))
 const Labels = lazy(() => import('../views/shelf/Labels').then((m) => ({ default: m.Labels })))
 const Card = lazy(() => import('../views/bench/Card').then((m) => ({ default: m.Card })))
 
@@ -112,6 +113,7 @@ export function App() {
           </Route>
           <Route path="/labels">{view(copy.app.labels, <Labels />)}</Route>
           <Route path="/pantry">{view(copy.app.pantry, <Pantry />)}</Route>
+          <Route path="/settings">{view(copy.app.settings, <SettingsView />)}</Route>
           <Route path="/start">{view(copy.app.start, <Start />)}</Route>
           <Route>{view(copy.app.noSuchPage, <NoSuchPage />)}</Route>
         </Switch>

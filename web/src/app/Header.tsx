@@ -1,5 +1,4 @@
 import { Keyboard, Settings2 } from 'lucide-react'
-import { useState } from 'react'
 import { Link, useLocation } from 'wouter'
 import { usePlan } from '../api/hooks'
 import { copy } from '../copy'
@@ -7,7 +6,6 @@ import { IconButton } from '../ui/Button'
 import { classes } from '../ui/classes'
 import { toDayAndClock } from '../ui/format'
 import { Mark } from '../ui/Mark'
-import { KitchenDialog } from './KitchenDialog'
 
 const views = [
   { name: copy.app.bench, to: '/', owns: (at: string) => at === '/' || at.startsWith('/bench') },
@@ -20,7 +18,6 @@ const views = [
 /** Header has the mark, the views, and the kitchen's own ways. */
 export function Header({ onShowKeys }: { onShowKeys: () => void }) {
   const [at] = useLocation()
-  const [open, setOpen] = useState(false)
   return (
     <header className="print:hidden flex flex-wrap items-center gap-x-6 gap-y-1 py-2.5 max-sm:gap-x-2">
       <Link href="/" className="flex items-center gap-2.5 font-head text-heading font-bold max-sm:text-lg">
@@ -50,16 +47,15 @@ export function Header({ onShowKeys }: { onShowKeys: () => void }) {
         <IconButton label={copy.app.keyboardShortcuts} onClick={onShowKeys} className="max-sm:hidden">
           <Keyboard size={20} aria-hidden />
         </IconButton>
-        <button
-          type="button"
-          onClick={() => setOpen(true)}
+        <Link
+          href="/settings"
+          aria-current={at === '/settings' ? 'page' : undefined}
           className="eased flex min-h-9 items-center gap-2 rounded-full px-3 font-bold text-mute hover:text-ink max-sm:min-h-11"
         >
           <Settings2 size={20} aria-hidden />
           <span className="max-sm:sr-only">{copy.app.settings}</span>
-        </button>
+        </Link>
       </div>
-      {open && <KitchenDialog onClose={() => setOpen(false)} />}
     </header>
   )
 }

@@ -44,6 +44,7 @@ const views = [
   ['Alt+Digit3', '/cook'],
   ['Alt+Digit4', '/shelf'],
   ['Alt+Digit6', '/pantry'],
+  ['Alt+Digit7', '/settings'],
 ] as const
 
 /** useViewKeys are the keys that work in every view. */

@@ -1,5 +1,6 @@
 import { type InputHTMLAttributes, type ReactNode, type Ref, useId } from 'react'
 import { classes } from './classes'
+import { shownUnit } from './units'
 
 /** ErrorText says what was wrong with the field beside it. */
 export function ErrorText({ id, children }: { id: string; children?: string }) {
@@ -40,7 +41,7 @@ export function Field({ label, unit, hint, error, className, ...rest }: Props) {
           className="w-full min-w-0 bg-transparent py-1.5 outline-none"
           {...rest}
         />
-        {unit && <span className="text-sm text-mute">{unit}</span>}
+        {unit && <span className="text-sm whitespace-nowrap text-mute">{shownUnit(unit)}</span>}
       </div>
       {hint && <p className="mt-1 text-sm text-mute">{hint}</p>}
       <ErrorText id={`${id}-error`}>{error}</ErrorText>

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react'
 import { copy } from '../copy'
 import { Field } from './Field'
 import { accepts, asMeasure, asNumber } from './number'
+import { toShown } from './units'
 
 export { asMeasure, asNumber }
 
@@ -20,11 +21,9 @@ type Props = {
 
 /** NumberField takes a number as it is typed, and keeps what is typed while it is none. */
 export function NumberField({ label, unit, hint, value, error, least, onNumber, onEmpty, className }: Props) {
-  const [typed, setTyped] = useState(value === undefined ? '' : String(value))
-  useEffect(
-    () => setTyped((now) => (asMeasure(now, unit) === value ? now : value === undefined ? '' : String(value))),
-    [value, unit],
-  )
+  const text = value === undefined ? '' : String(toShown(value, unit))
+  const [typed, setTyped] = useState(text)
+  useEffect(() => setTyped((now) => (asMeasure(now, unit) === value ? now : text)), [value, unit, text])
   const isFine = (v: number) => (least === undefined ? v > 0 : v >= least)
   const wrong = typed.trim() !== '' && !isFine(asMeasure(typed, unit))
   const works = `${accepts(unit)}${least === undefined ? '' : copy.ui.itMustBeAtLeast(least)}`

@@ -3,6 +3,7 @@ import { type FieldValues, type Path, type PathValue, type UseFormReturn, useFor
 import { Refused } from '../api/client'
 import { copy } from '../copy'
 import { accepts, asMeasure } from './number'
+import { locale, shownUnit, toShown } from './units'
 
 /** What the server's document says that a field accepts. */
 export type Limit = {
@@ -18,7 +19,7 @@ export type Limit = {
 /** How a field is read: the unit a bare number is in, and whether it may be left empty. */
 type Reading = { unit?: string; optional?: boolean; number?: boolean; says?: string }
 
-const grouped = new Intl.NumberFormat('en-GB', { maximumFractionDigits: 3 })
+const grouped = new Intl.NumberFormat(locale, { maximumFractionDigits: 3 })
 
 /** numberOf is a typed number in the field's unit; undefined for an empty field, NaN for what is no number. */
 export const numberOf = (typed: string, unit?: string): number | undefined =>
@@ -41,9 +42,9 @@ function numberWrong(typed: string, limit: Limit, { unit, optional, says }: Read
     value !== limit.exclusiveMinimum
   if (fits) return undefined
   const ranged = !Number.isNaN(value) && least !== undefined && limit.maximum !== undefined
+  const shown = (v: number) => grouped.format(toShown(v, unit))
   const works =
-    says ??
-    (ranged ? copy.ui.between(grouped.format(least), grouped.format(limit.maximum ?? 0), unit ?? '') : accepts(unit))
+    says ?? (ranged ? copy.ui.between(shown(least), shown(limit.maximum ?? 0), shownUnit(unit) ?? '') : accepts(unit))
   return optional ? copy.ui.orLeaveItEmpty(works) : works
 }
 

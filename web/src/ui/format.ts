@@ -1,13 +1,18 @@
 import { copy } from '../copy'
+import { inUnits, isMetric, locale } from './units'
 
 /** Writing figures and dates. Nothing here reckons: it only rounds for the eye. */
 
 const number = (most: number, least = 0) =>
-  new Intl.NumberFormat('en-GB', { maximumFractionDigits: most, minimumFractionDigits: least })
+  new Intl.NumberFormat(locale, { maximumFractionDigits: most, minimumFractionDigits: least })
+
+/** plain is number with a point, whatever the locale, for what inUnits reads. */
+const plain = (most: number) =>
+  isMetric ? number(most) : new Intl.NumberFormat('en-GB', { maximumFractionDigits: most })
 
 const whole = number(0)
 const tenth = number(1, 1)
-const fewFigures = new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 2 })
+const fewFigures = new Intl.NumberFormat(locale, { maximumSignificantDigits: 2 })
 
 /** inWords joins what is listed: "a, b and c". */
 export function inWords(all: string[]): string {
@@ -17,19 +22,20 @@ export function inWords(all: string[]): string {
 
 export const toWhole = (v: number) => whole.format(v)
 export const toTenth = (v: number) => tenth.format(v)
-const moreFigures = new Intl.NumberFormat('en-GB', { maximumSignificantDigits: 3 })
+const moreFigures = new Intl.NumberFormat(locale, { maximumSignificantDigits: 3 })
 export const toThreeFigures = (v: number) => moreFigures.format(v)
 export const toTwoFigures = (v: number) => fewFigures.format(v)
 
 /** toMillilitres writes 733 mL, and 1.5 L from a litre on. */
 export function toMillilitres(ml: number): string {
-  return ml >= 1000 ? `${number(2).format(ml / 1000)} L` : `${whole.format(ml)} mL`
+  return inUnits(ml >= 1000 ? `${plain(2).format(ml / 1000)} L` : `${plain(0).format(ml)} mL`)
 }
 
 /** toRange writes 690 to 765 mL, and 1.38 to 1.53 L. */
 export function toRange(lowML: number, highML: number): string {
-  if (highML < 1000) return `${whole.format(lowML)} to ${whole.format(highML)} mL`
-  return `${number(2).format(lowML / 1000)} to ${number(2).format(highML / 1000)} L`
+  const [times, decimals, unit] = highML < 1000 ? [1, 0, 'mL'] : [0.001, 2, 'L']
+  const write = (ml: number) => plain(decimals).format(ml * times)
+  return inUnits(copy.ui.range(write(lowML), `${write(highML)} ${unit}`))
 }
 
 /** toGrams writes small masses to a tenth of a gram, tiny ones to a hundredth. */
@@ -41,7 +47,7 @@ export function toGrams(g: number): string {
 /** toMoney writes an amount in the kitchen's currency. */
 export function toMoney(v: number, currency: string): string {
   try {
-    return new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(v)
+    return new Intl.NumberFormat(locale, { style: 'currency', currency }).format(v)
   } catch {
     return `${number(2, 2).format(v)} ${currency}` // a currency the browser does not know
   }
@@ -67,7 +73,7 @@ function format(options: Intl.DateTimeFormatOptions, inZone = true): Intl.DateTi
   const key = JSON.stringify([options, inZone])
   const known = formats.get(key)
   if (known) return known
-  const made = new Intl.DateTimeFormat('en-GB', inZone ? { ...options, timeZone: zone } : options)
+  const made = new Intl.DateTimeFormat(locale, inZone ? { ...options, timeZone: zone } : options)
   formats.set(key, made)
   return made
 }
@@ -92,7 +98,8 @@ export const toDayAndClock = (iso: string | Date) => `${format(day).format(new D
 
 /** hoursFromMidnight are those on the kitchen's clock at a moment, with minutes as their part. */
 export function hoursFromMidnight(at: Date): number {
-  const [h = 0, m = 0] = toClock(at).split(':').map(Number)
+  const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone }).format(at)
+  const [h = 0, m = 0] = clock.split(':').map(Number)
   return h + m / 60
 }
 

@@ -1,4 +1,5 @@
 import { copy } from '../copy'
+import { fromShown, inUnits } from './units'
 
 /** Reading numbers as they are typed. The same rules, and the same table of tests, as the core's. */
 
@@ -75,6 +76,7 @@ const units: Record<string, Record<string, number>> = {
     liter: 1000,
     liters: 1000,
     millilitres: 1,
+    'fl oz': 29.5735295625,
   },
   g: { g: 1, gram: 1, grams: 1, gm: 1, kg: 1000, kilo: 1000, kilos: 1000, mg: 0.001, oz: 28.349523125, lb: 453.59237 },
   kg: { kg: 1, kilo: 1, kilos: 1, g: 0.001, lb: 0.45359237, st: 6.35029318 },
@@ -100,11 +102,11 @@ const units: Record<string, Record<string, number>> = {
   mg: { mg: 1, g: 1000 },
 } // prettier-ignore
 
-/** asMeasure reads a number with or without a unit, in the unit of the field: "2 L" is 2000 in mL. NaN for what is none. */
+/** asMeasure reads a number with or without a unit, in the unit of the field: "2 L" is 2000 in mL. A bare number is in the unit the field shows. NaN for what is none. */
 export function asMeasure(typed: string, unit?: string): number {
   const bare = asNumber(typed)
-  const [, number, written] = /^(.*?)\s*(°?\p{L}+)\.?$/u.exec(typed.trim()) ?? []
-  if (!unit || !number || !written) return bare
+  const [, number, written] = /^(.*?)\s*(°?\p{L}+(?: oz)?)\.?$/u.exec(typed.trim()) ?? []
+  if (!unit || !number || !written) return fromShown(bare, unit)
   if (unit === '°C' && /^°?f$/i.test(written)) return Math.round(((asNumber(number) - 32) / 1.8) * 10) / 10
   const times = units[unit]?.[written.toLowerCase()]
   return times === undefined ? Number.NaN : asNumber(number) * times
@@ -121,5 +123,5 @@ export function accepts(unit?: string): string {
     cm: copy.ui.n20Cm,
     '°C': '4 °C',
   } // prettier-ignore
-  return unit && example[unit] ? copy.ui.enterItLikeThis(example[unit]) : copy.ui.enterANumberSuchAs
+  return unit && example[unit] ? copy.ui.enterItLikeThis(inUnits(example[unit])) : copy.ui.enterANumberSuchAs
 }

@@ -9,6 +9,7 @@ import { toWhole } from '../../ui/format'
 import { NumberField } from '../../ui/NumberField'
 import { accepts, asMeasure } from '../../ui/number'
 import { ToggleGroup } from '../../ui/ToggleGroup'
+import { shownUnit, toShown } from '../../ui/units'
 import type { BenchDraft } from './useDraft'
 
 type Props = { bench: BenchDraft; reckoning?: Reckoning; error?: string; onWriteAtSize: () => void }
@@ -74,7 +75,7 @@ function SizeInput({ label, unit, by, shown, bench, onSize }: InputProps) {
   const { sizeBy, sizeValue } = bench.draft.recipe
   const [typed, setTyped] = useState<string>()
   const figure = sizeBy === by ? sizeValue : shown
-  const text = typed ?? (figure === undefined ? '' : shortNumber(figure))
+  const text = typed ?? (figure === undefined ? '' : shortNumber(toShown(figure, unit)))
   const value = asMeasure(text, unit)
   const wrong = typed !== undefined && !(value >= least && value <= most)
   return (
@@ -99,7 +100,7 @@ function SizeInput({ label, unit, by, shown, bench, onSize }: InputProps) {
         }}
         onBlur={() => !wrong && setTyped(undefined)}
       />
-      <span className={by === 'servings' ? 'font-bold' : 'text-mute'}>{unit}</span>
+      <span className={by === 'servings' ? 'font-bold' : 'text-mute'}>{shownUnit(unit)}</span>
       {wrong && (
         <span id={`size-${by}-error`} role="alert" className="text-sm text-hibiscus-deep">
           {value > most ? copy.bench.atMost(toWhole(most)) : accepts(unit)}

@@ -7,6 +7,7 @@ import { ErrorText, Field } from '../../ui/Field'
 import { toDayAndMonth } from '../../ui/format'
 import { accepts, asMeasure } from '../../ui/number'
 import { Select } from '../../ui/Select'
+import { toShown } from '../../ui/units'
 
 const places = [
   { value: 'fridge', label: copy.bottling.fridge },
@@ -17,7 +18,9 @@ const places = [
 export type Filling = { key: number; volume: string; place: NewBottle['place'] }
 
 /** oneBottle is all of it in one. */
-export const oneBottle = (ml: number): Filling[] => [{ key: 0, volume: String(Math.floor(ml)), place: 'fridge' }]
+export const oneBottle = (ml: number): Filling[] => [
+  { key: 0, volume: String(Math.floor(toShown(ml, 'mL'))), place: 'fridge' },
+]
 
 /** toBottles are the bottles as they are sent. */
 export const toBottles = (fillings: Filling[]): NewBottle[] =>

@@ -4,7 +4,6 @@ import { copy } from '../../copy'
 import { Notice } from '../../ui/Notice'
 import { Drawer } from './Drawer'
 import { Drinkers } from './Drinkers'
-import { Everything } from './Everything'
 import { Ingredients } from './Ingredients'
 import { Measures } from './Measures'
 import { Names } from './Names'
@@ -36,7 +35,6 @@ export function Pantry() {
           <Measures measures={pantry.data.measures} />
           <Names names={pantry.data.names} />
           <Drinkers drinkers={pantry.data.drinkers} />
-          <Everything />
         </div>
       </div>
     </main>

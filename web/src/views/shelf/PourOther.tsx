@@ -5,9 +5,10 @@ import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
 import { numberOf, useFields } from '../../ui/form'
 import { Select } from '../../ui/Select'
+import { shownUnit } from '../../ui/units'
 
 const units = [
-  { value: 'ml', label: 'mL' },
+  { value: 'ml', label: shownUnit('mL') ?? '' },
   { value: 'servings', label: copy.shelf.servings },
 ]
 

@@ -13,10 +13,18 @@ import { NumberField } from '../../ui/NumberField'
 import { Select } from '../../ui/Select'
 import { ToggleGroup } from '../../ui/ToggleGroup'
 import { Tray } from '../../ui/Tray'
+import { locale } from '../../ui/units'
 import { PlanNext } from './PlanNext'
 import { PouredWeek } from './PouredWeek'
 
-const days = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat']
+const sunday = new Date('2026-11-29T12:00:00Z')
+
+/** The days of the week by their place in it, Sunday first. */
+const days = [0, 1, 2, 3, 4, 5, 6]
+const nameOf = (day: number) =>
+  new Intl.DateTimeFormat(locale, { weekday: 'short', timeZone: 'UTC' }).format(sunday.getTime() + day * 86_400_000)
+
+const firstOf: Record<string, number> = { monday: 1, sunday: 0, saturday: 6 }
 
 /** Rhythm is when to make the drinks that take turns and how much, so that nothing passes its date. */
 export function Rhythm() {
@@ -26,6 +34,8 @@ export function Rhythm() {
 }
 
 function RhythmTray({ now }: { now: RhythmNow }) {
+  const first = firstOf[useKitchen().data?.weekStart ?? 'monday'] ?? 1
+  const week = [...days.slice(first), ...days.slice(0, first)]
   const client = useQueryClient()
   const [ways, setWays] = useState({ drinkIDs: now.drinkIDs, perDayML: now.perDayML, days: now.days })
   const set = useMutation({
@@ -61,10 +71,10 @@ function RhythmTray({ now }: { now: RhythmNow }) {
         <legend className="mb-1 text-sm font-bold">{copy.shelf.daysYouCanMakeIt}</legend>
         <ToggleGroup
           label={copy.shelf.daysYouCanMakeIt}
-          choices={days.map((d) => ({ value: d, label: d }))}
-          chosen={days.filter((_, n) => ways.days[n])}
+          choices={week.map((d) => ({ value: String(d), label: nameOf(d) }))}
+          chosen={days.filter((d) => ways.days[d]).map(String)}
           wide
-          onToggle={(d) => change({ days: ways.days.map((w, k) => (days[k] === d ? !w : w)) })}
+          onToggle={(d) => change({ days: ways.days.map((w, k) => (k === Number(d) ? !w : w)) })}
         />
       </fieldset>
       <ErrorText id="rhythm-error">{problem}</ErrorText>

@@ -1,13 +1,13 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { answer, api, query } from '../api/client'
-import { keyOf } from '../api/keys'
-import { NewPassphrase as limits } from '../api/limits'
-import type { DeviceFigure, Devices as DevicesNow } from '../api/schema'
-import { copy } from '../copy'
-import { Button } from '../ui/Button'
-import { ErrorText, Field } from '../ui/Field'
-import { useFields } from '../ui/form'
-import { toDayAndClock } from '../ui/format'
+import { answer, api, query } from '../../api/client'
+import { keyOf } from '../../api/keys'
+import { NewPassphrase as limits } from '../../api/limits'
+import type { DeviceFigure, Devices as DevicesNow } from '../../api/schema'
+import { copy } from '../../copy'
+import { Button } from '../../ui/Button'
+import { ErrorText, Field } from '../../ui/Field'
+import { useFields } from '../../ui/form'
+import { toDayAndClock } from '../../ui/format'
 
 /** useDevicesChange changes who may come in. */
 function useDevicesChange<In>(change: (input: In) => Promise<DevicesNow>) {
@@ -21,7 +21,7 @@ export function Devices() {
   if (!devices.data) return null
   const { beyond, hasPassphrase, devices: list } = devices.data
   return (
-    <section aria-label={copy.app.devices} className="grid gap-3 border-t border-line pt-4">
+    <div className="grid gap-3">
       <h2 className="text-xl">{copy.app.devices}</h2>
       <p className="text-note text-mute">
         {beyond ? copy.app.otherDevicesOnYourNetwork : copy.app.onlyThisComputerCanUse}
@@ -36,7 +36,7 @@ export function Devices() {
       <PassphraseForm asksCurrent={!devices.data.atHome} hasOne={hasPassphrase} />
       {hasPassphrase && <CalendarAddress />}
       <SignOut is={list.some((d) => d.this)} />
-    </section>
+    </div>
   )
 }
 

@@ -1,0 +1,3 @@
+import { en } from './en'
+
+export const es: typeof en = en
