@@ -101,7 +101,7 @@ func PulpUses(codes []string) []string {
 }
 
 // State is what became of a bottle or a pack.
-func State(code string) string { return phrase("state-" + code) }
+func State(code string) string { return phrase("state-" + strings.Fields(code)[0]) }
 
 // Ended is what became of a bottle, and why.
 func Ended(state, why string) string { return phrase("ended", State(state), EndedWhy(why)) }
