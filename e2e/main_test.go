@@ -42,7 +42,9 @@ func TestMain(m *testing.M) {
 	options := append(chromedp.DefaultExecAllocatorOptions[:],
 		chromedp.NoSandbox, chromedp.DisableGPU, chromedp.WindowSize(1280, 800),
 		chromedp.Flag("hide-scrollbars", true), chromedp.Flag("font-render-hinting", "none"), chromedp.Flag("disable-quic", true),
-		chromedp.Flag("force-prefers-reduced-motion", true)) // nothing to wait for that moves
+		chromedp.Flag("host-resolver-rules", "MAP "+kitchenName+" 127.0.0.1"), // as a router names it
+		chromedp.Flag("ignore-certificate-errors", true),                      // the roots of test kitchens are installed nowhere
+		chromedp.Flag("force-prefers-reduced-motion", true))                   // nothing to wait for that moves
 	allocator, stop := chromedp.NewExecAllocator(context.Background(), options...)
 	ctx, cancel := chromedp.NewContext(allocator)
 	if err := chromedp.Do(ctx); err != nil {
@@ -55,6 +57,9 @@ func TestMain(m *testing.M) {
 	stop()
 	os.Exit(code)
 }
+
+// kitchenName is a name that a kitchen may answer to in a network.
+const kitchenName = "larder.local"
 
 // demoFile is the demo kitchen's file, filled once for all tests.
 var demoFile = storetest.Once(func(s *store.Store) error { return demo.Fill(s, time.Now()) })

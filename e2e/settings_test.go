@@ -26,6 +26,7 @@ func TestTheKitchensUnitsAreShownEverywhere(t *testing.T) {
 	p.click("button", "Save")
 	p.sees("Settings", "°F") // read anew in its units
 	p.holds("Fridge temperature", "39.2")
+	p.holds("Time zone", "UTC") // the browser's, until another is chosen
 	assert.Eventually(t, func() bool {
 		now := ask(t, p.url, "GET", "/api/kitchen", nil)
 		return now["fridgeC"] == 4. && now["temperature"] == "f" && now["handsQuiet"] == "22:30-06:30"

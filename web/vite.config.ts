@@ -1,9 +1,33 @@
 import tailwindcss from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
 import { defineConfig } from 'vite'
+import { VitePWA } from 'vite-plugin-pwa'
 
 export default defineConfig({
-  plugins: [react(), tailwindcss()],
+  plugins: [
+    react(),
+    tailwindcss(),
+    VitePWA({
+      strategies: 'injectManifest',
+      srcDir: 'src',
+      filename: 'sw.ts',
+      injectRegister: false,
+      injectManifest: { globPatterns: ['**/*.{js,css,woff2,svg,png}'] },
+      manifest: {
+        name: 'Plush Ladle',
+        short_name: 'Plush Ladle',
+        description: 'Flavoured drinks and creamers from homemade plant milk',
+        start_url: '/',
+        display: 'standalone',
+        background_color: '#e9ece5',
+        theme_color: '#24408e',
+        icons: [
+          { src: '/ladle-192.png', sizes: '192x192', type: 'image/png' },
+          { src: '/ladle-512.png', sizes: '512x512', type: 'image/png', purpose: 'any maskable' },
+        ],
+      },
+    }),
+  ],
   build: { assetsInlineLimit: 0, chunkSizeWarningLimit: 700 },
   server: { proxy: { '/api': 'http://127.0.0.1:8642' } },
 })

@@ -28,6 +28,9 @@ const drainTime = 10 * time.Second
 // listenFlag is where serve and demo listen.
 type listenFlag struct {
 	Listen string `default:"127.0.0.1:8642" help:"address and port"`
+	HTTPS  string `name:"https" placeholder:"ADDRESS" help:"address and port for HTTPS (beyond this machine: the next port; off for none)"`
+	Cert   string `placeholder:"FILE" help:"certificate for HTTPS, in PEM (the kitchen's own)"`
+	Key    string `placeholder:"FILE" help:"its key, in PEM"`
 }
 
 // dataFlag is the kitchen's file.
@@ -54,7 +57,7 @@ func (c *serveCommand) run(_ flags, s streams) int {
 	if err != nil {
 		return s.refuse("serve", err)
 	}
-	return open("serve", c.Listen, data, func(s *store.Store) (func(), error) { return keepCopies(s), nil }, s)
+	return open("serve", c.listenFlag, data, func(s *store.Store) (func(), error) { return keepCopies(s), nil }, s)
 }
 
 // keepCopies copies the kitchen daily, beside everything else, until it is told
@@ -106,7 +109,7 @@ func (c *demoCommand) run(_ flags, s streams) int {
 		defer func() { _ = os.RemoveAll(folder) }()
 		c.Data = filepath.Join(folder, "demo.db")
 	}
-	return open("demo", c.Listen, c.Data, fillIfEmpty, s)
+	return open("demo", c.listenFlag, c.Data, fillIfEmpty, s)
 }
 
 func defaultData() (string, error) {
@@ -130,7 +133,8 @@ func fillIfEmpty(s *store.Store) (func(), error) {
 // begin readies an open kitchen, and tells how to end what it began.
 type begin func(*store.Store) (end func(), err error)
 
-func open(name, address, data string, begin begin, s streams) int {
+func open(name string, flags listenFlag, data string, begin begin, s streams) int {
+	address := flags.Listen
 	log := slog.New(slog.NewTextHandler(s.err, nil))
 	slog.SetDefault(log)
 	kitchen, err := store.Open(data, time.Now)
@@ -158,12 +162,24 @@ func open(name, address, data string, begin begin, s streams) int {
 	if beyond {
 		config.URL = ownURL(address, listener.Addr())
 	}
+	secure, err := flags.secure(data, listener.Addr(), &config)
+	if err != nil {
+		return s.refuse(name, err)
+	}
 	app := kitchenhttp.New(config)
 	stop, cancel := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
 	defer cancel()
 	fmt.Fprintf(s.out, "Plush Ladle is running at http://%s\n", atHome(listener.Addr()))
 	if config.URL != "" {
 		fmt.Fprintf(s.out, "Other devices can sign in at %s\n", config.URL)
+	}
+	if secure != nil {
+		fmt.Fprintf(s.out, "For offline use and notifications on phones: %s (see Settings there)\n", config.SecureURL)
+		go func() { // it ends with the app
+			if err := app.Server().Serve(secure); err != nil {
+				log.Error("stopped speaking HTTPS", "error", err)
+			}
+		}()
 	}
 	return listen(stop, app, listener, log)
 }

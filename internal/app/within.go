@@ -1,6 +1,10 @@
 package app
 
-import "plushladle/internal/store"
+import (
+	"time"
+
+	"plushladle/internal/store"
+)
 
 // Stale is what an act made out of date of all that is remembered.
 type Stale struct{ Ways, Record bool }
@@ -12,3 +16,6 @@ func (s *Kitchen) Within(tx *store.Store, seen *Stale) *Kitchen {
 	in.Store, in.caches, in.stale = tx, s.caches.copy(), seen
 	return &in
 }
+
+// Ago is how long ago something was done that could not be told at once.
+func Ago(seconds float64) time.Duration { return time.Duration(seconds * float64(time.Second)) }

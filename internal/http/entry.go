@@ -244,5 +244,6 @@ func (s *server) accessOperations(api huma.API) {
 	operation(s, api, get, "/api/devices", "devices", "Who may come in", access.Of, s.devices)
 	operation(s, api, remove, "/api/devices/{id}", "revoke-device", "Sign a device out", access.Of, s.revoke)
 	operation(s, api, put, phrasePath, "set-passphrase", "Set the passphrase, and sign other devices out", access.Of, s.setPassphrase)
+	operation(s, api, get, "/api/secure", "secure", "How it is reached over HTTPS", itself, func(*app.Kitchen, *struct{}) (app.Secure, error) { return s.secure, nil })
 	operation(s, api, post, "/api/calendar-keys", "add-calendar-key", "An address for a calendar", access.Of, s.calendarKey)
 }

@@ -22,6 +22,7 @@ import (
 	"plushladle/internal/app"
 	"plushladle/internal/app/cooking"
 	"plushladle/internal/app/weighing"
+	"plushladle/internal/authority"
 	"plushladle/internal/device"
 	"plushladle/internal/notices"
 	"plushladle/internal/store"
@@ -49,9 +50,13 @@ type Config struct {
 	// others have to show the passphrase.
 	Beyond bool
 	// URL is where other devices find it; empty where they cannot.
-	URL   string
-	Log   *slog.Logger
-	Scale device.Scale // nil for a stand-in
+	URL string
+	// SecureURL is where they find it over HTTPS; empty where it speaks none.
+	SecureURL string
+	// Authority signs for SecureURL; nil for a certificate from elsewhere.
+	Authority *authority.Authority
+	Log       *slog.Logger
+	Scale     device.Scale // nil for a stand-in
 	// Thermometer lies in the fridge; nil for a stand-in.
 	Thermometer device.Thermometer
 }
@@ -60,6 +65,7 @@ type server struct {
 	*app.Kitchen
 	beyond bool
 	url    string
+	secure app.Secure
 	events *events
 }
 
@@ -73,7 +79,7 @@ func New(c Config) *fiber.App {
 	})
 	fiberApp.Server().HeaderReceived = beforeBody
 	fiberApp.Use(unreadCloses, recoverPanic(c.Log), headers, guard(c.Hosts), within)
-	s := &server{Kitchen: app.New(c.Store, c.Now, c.Log), beyond: c.Beyond, url: c.URL, events: newEvents()}
+	s := &server{Kitchen: app.New(c.Store, c.Now, c.Log), beyond: c.Beyond, url: c.URL, secure: secureOf(c), events: newEvents()}
 	s.Tell = s.events
 	if c.Scale == nil {
 		c.Scale = device.NewStandIn(1, uint64(c.Now().UnixNano()))
@@ -98,6 +104,9 @@ func New(c Config) *fiber.App {
 		c.Set("Content-Type", "text/plain; charset=utf-8")
 		return c.SendString(notices.Text)
 	})
+	if c.Authority != nil {
+		fiberApp.Add(asked, rootPath, sendRoot(c.Authority))
+	}
 	fiberApp.Add(asked, readyPath, func(c fiber.Ctx) error { return c.SendStatus(http.StatusNoContent) })
 	fiberApp.All("/api/*", nothingThere)
 	// Only the front end is compressed: the answers of a kitchen nearby are

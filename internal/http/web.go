@@ -58,5 +58,8 @@ func sendFile(c fiber.Ctx, web fs.FS, name string) error {
 		c.Set("Cache-Control", "public, max-age=31536000, immutable")
 	}
 	c.Type(strings.TrimPrefix(path.Ext(name), "."))
+	if path.Ext(name) == ".webmanifest" { // which mime tables lack
+		c.Set("Content-Type", "application/manifest+json")
+	}
 	return c.Send(data)
 }

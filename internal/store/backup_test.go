@@ -27,7 +27,7 @@ func TestABackupIsRestoredByteForByte(t *testing.T) {
 	made := NewBatch{DrinkID: d.ID, MadeOn: "2026-11-24", ForecastML: 500.25, Bottles: []Bottle{{VolumeML: 400, LeftML: 400, ServingML: 30, Place: Fridge, UseBy: "2026-11-26", OtherUseBy: "2026-11-28", School: "cautious", Reasons: []say.Text{}, Allergens: []string{}}}}
 	_, err = s.MakeBatch(made)
 	require.NoError(t, err)
-	_, err = s.Pour(1, 30.5)
+	_, err = s.Pour(1, 30.5, 0)
 	require.NoError(t, err)
 	_, err = s.Move(1, Door)
 	require.NoError(t, err)

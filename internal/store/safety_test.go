@@ -368,7 +368,7 @@ func TestAnActIsDoneOnce(t *testing.T) {
 	id := bottled(t, s, 400)
 	act := func(a Act, ml float64) (Done, error) {
 		return s.Act(a, func(tx *Store) ([]byte, error) {
-			_, err := tx.Pour(id, ml)
+			_, err := tx.Pour(id, ml, 0)
 			return []byte("poured"), err
 		})
 	}

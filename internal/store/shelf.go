@@ -182,8 +182,8 @@ func (e *EmptyError) Error() string {
 // nothing is what is too little to call a rest, in mL.
 const nothingML = 0.5
 
-// Pour takes ml from a bottle; a bottle left empty is finished.
-func (s *Store) Pour(id int64, ml float64) (*Bottle, error) {
+// Pour takes ml from a bottle, or says so a while after; a bottle left empty is finished.
+func (s *Store) Pour(id int64, ml float64, ago time.Duration) (*Bottle, error) {
 	return s.change(id, func(tx *gorm.DB, b *Bottle) error {
 		if b.State != InUse || ml > b.LeftML+nothingML {
 			return &EmptyError{LeftML: b.LeftML, State: b.State}
@@ -193,7 +193,7 @@ func (s *Store) Pour(id int64, ml float64) (*Bottle, error) {
 			b.LeftML = 0
 			s.end(b, Finished, "poured")
 		}
-		return tx.Create(&Pour{BottleID: id, ML: ml, PouredAt: s.now()}).Error
+		return tx.Create(&Pour{BottleID: id, ML: ml, PouredAt: s.now().Add(-ago)}).Error
 	})
 }
 

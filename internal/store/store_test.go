@@ -42,7 +42,7 @@ func TestItIsAllThereWhenOpenedAgain(t *testing.T) {
 	t.Parallel()
 	s, path := newStore(t)
 	id := bottled(t, s, 400)
-	_, err := s.Pour(id, 30)
+	_, err := s.Pour(id, 30, 0)
 	require.NoError(t, err)
 	require.NoError(t, s.SetSettings(Settings{System: "au", School: "customary", FridgeC: 3, JugML: 900, Theme: "night", Measures: []string{"1 cup"}}))
 	begun := time.Now()
@@ -78,7 +78,7 @@ func TestTheLastServingIsPouredOnce(t *testing.T) {
 	var group sync.WaitGroup
 	for range 8 {
 		group.Go(func() {
-			_, err := s.Pour(id, 30)
+			_, err := s.Pour(id, 30, 0)
 			var empty *EmptyError
 			switch {
 			case err == nil:

@@ -4,6 +4,7 @@ import { createRoot } from 'react-dom/client'
 import { Refused } from './api/client'
 import { refresh } from './api/keys'
 import { App } from './app/App'
+import { offline } from './app/offline'
 import './styles.css'
 
 /** Whatever is refused to a device that was signed out has the kitchen itself asked again, which says so. */
@@ -13,12 +14,18 @@ const noticeSignedOut = (error: Error, isKitchen: boolean) => {
 }
 
 const client = new QueryClient({
-  defaultOptions: { queries: { retry: 1, staleTime: 5_000 } },
+  // A kitchen in the house is asked also where the browser has no internet.
+  defaultOptions: {
+    queries: { retry: 1, staleTime: 5_000, networkMode: 'always' },
+    mutations: { networkMode: 'always' },
+  },
   queryCache: new QueryCache({
     onError: (error, query) => noticeSignedOut(error, query.queryKey[1] === '/api/kitchen'),
   }),
   mutationCache: new MutationCache({ onError: (error) => noticeSignedOut(error, false) }),
 })
+
+offline(client)
 
 const root = document.getElementById('root')
 if (root) {

@@ -410,6 +410,8 @@ type Done struct {
 	Skip bool `json:"skip,omitempty" doc:"it is left out; what goes in at it does not go in"`
 	// Ahead says that it is meant where that is asked.
 	Ahead bool `json:"ahead,omitempty" doc:"also where it is not due for hours, or where steps before it are marked along"`
+	// AgoS is how long ago it was done, where it could not be told at once.
+	AgoS float64 `json:"agoS,omitempty" minimum:"0" maximum:"604800" doc:"how long ago it was done, where it could not be sent at once"`
 }
 
 // StepDone marks a step, and all before it, as done now, or the one as left
@@ -420,7 +422,7 @@ func (s Service) StepDone(id int64, in Done) (Plan, error) {
 	if err != nil {
 		return Plan{}, err
 	}
-	steps, err := plan.Mark(items[at].Steps, in.Step, plan.Marking{Undo: in.Undo, Skip: in.Skip}, s.Now())
+	steps, err := plan.Mark(items[at].Steps, in.Step, plan.Marking{Undo: in.Undo, Skip: in.Skip}, s.Now().Add(-app.Ago(in.AgoS)))
 	if err != nil {
 		return Plan{}, err
 	}

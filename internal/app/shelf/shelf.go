@@ -217,6 +217,7 @@ func ParseDate(text string) time.Time {
 type Poured struct {
 	ML       float64 `json:"ml,omitempty" minimum:"0" maximum:"50000"`
 	Servings float64 `json:"servings,omitempty" minimum:"0" maximum:"1000" doc:"of the bottle's own size"`
+	AgoS     float64 `json:"agoS,omitempty" minimum:"0" maximum:"604800" doc:"how long ago it was poured, where it could not be sent at once"`
 }
 
 // leastPourML is the least that is taken down.
@@ -234,7 +235,7 @@ func (s Service) Pour(id int64, in Poured) (Bottle, error) {
 	if ml < leastPourML {
 		return Bottle{}, fault.New("ml", "", "too-little-to-pour")
 	}
-	return s.withShelf(s.bottle(s.store.Pour(id, ml)))
+	return s.withShelf(s.bottle(s.store.Pour(id, ml, app.Ago(in.AgoS))))
 }
 
 // withShelf is a bottle with what the whole shelf holds now, so that the page need not

@@ -21,7 +21,7 @@ type Store interface {
 	Move(id int64, place string) (*store.Bottle, error)
 	OpenPack(p store.Pack) error
 	Packs() ([]store.Pack, error)
-	Pour(id int64, ml float64) (*store.Bottle, error)
+	Pour(id int64, ml float64, ago time.Duration) (*store.Bottle, error)
 	Pours(bottleID int64) ([]store.Pour, error)
 	Pulps() ([]store.Pulp, error)
 	Settings() (store.Settings, error)

@@ -1,6 +1,9 @@
 import createClient from 'openapi-fetch'
 import createQueryHooks from 'openapi-react-query'
 import { copy } from '../copy'
+import { keptHeader } from './kept'
+import { hasMarks, keepMark, sendMarks, wordsOf } from './outbox'
+import { setReached } from './reached'
 import type { ErrorModel, paths } from './schema'
 import { type Done, doneOf, offerUndo } from './undo'
 
@@ -11,9 +14,31 @@ const wait = (ms: number) => new Promise((done) => setTimeout(done, ms))
 
 /**
  * persistent sends a request, and again where no answer came or the kitchen was busy. What adds something bears a
- * key of its own, the same each time it is sent, so that the kitchen never acts on it twice.
+ * key of its own, the same each time it is sent, so that the kitchen never acts on it twice. A mark that still does
+ * not arrive is kept in the outbox.
  */
 async function persistent(request: Request): Promise<Response> {
+  const words = wordsOf(request.method, new URL(request.url).pathname)
+  if (!words) return again(request)
+  const body = await request.clone().text()
+  const keep = () => {
+    const key = request.headers.get('Idempotency-Key') ?? newKey()
+    keepMark({ key, path: new URL(request.url).pathname, body, at: Date.now(), words })
+    return new Kept()
+  }
+  if (hasMarks()) {
+    const kept = keep() // after those that wait already
+    sendMarks()
+    throw kept
+  }
+  try {
+    return await again(request)
+  } catch (cause) {
+    throw cause instanceof TypeError ? keep() : cause
+  }
+}
+
+async function again(request: Request): Promise<Response> {
   const bearsKey = request.headers.has('Idempotency-Key')
   for (const pause of bearsKey ? againAfterMS : []) {
     try {
@@ -42,6 +67,7 @@ api.use({
     return request
   },
   async onResponse({ request, response }) {
+    setReached(!response.headers.has(keptHeader))
     if (!response.ok) throw new Refused(await problemOf(response), response.status)
     const id = response.headers.get('Undo')
     const done: Done | undefined = id ? doneOf(request.method, new URL(request.url).pathname) : undefined
@@ -49,6 +75,8 @@ api.use({
   },
   onError({ error }) {
     if (error instanceof DOMException && error.name === 'AbortError') return error
+    setReached(false)
+    if (error instanceof Kept) return error
     return new Refused({ detail: copy.api.plushLadleCannotBeReached }, 0)
   },
 })
@@ -69,6 +97,13 @@ export class Refused extends Error implements ErrorModel {
     this.status = status
     this.detail = detail
     this.fields = Object.fromEntries(details.map((d) => [(d.location ?? '').replace(/^body\.?/, ''), d.message ?? '']))
+  }
+}
+
+/** A mark that is kept on this device, and sent when the kitchen can be reached. */
+export class Kept extends Refused {
+  constructor() {
+    super({ detail: copy.api.keptOnThisDevice }, 0)
   }
 }
 

@@ -317,6 +317,11 @@ export const PackUse = {
 } as const
 
 export const Poured = {
+  "agoS": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 604800
+  },
   "ml": {
     "type": "number",
     "minimum": 0,

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { withBottle, withWeighed } from './patches'
-import type { Bottle, Plan, Shelf, WeighedChange } from './schema'
+import { withBottle, withMark, withWeighed } from './patches'
+import type { Bottle, ItemStep, Plan, Shelf, WeighedChange } from './schema'
 
 const amount = (key: string) => ({ key, name: key })
 const plan = {
@@ -42,4 +42,26 @@ describe('withBottle', () => {
   it('takes away what is used up', () => {
     expect(withBottle(shelf, bottle(2, 0, 'finished')).bottles.map((b) => b.id)).toEqual([1])
   })
+})
+
+it('a mark that is not sent yet moves the work on, and back again', () => {
+  const step = (kind: string, handsOn: boolean) => ({ kind, handsOn, skipped: false }) as ItemStep
+  const plan = {
+    items: [
+      {
+        id: 3,
+        steps: [step('soak', false), step('drain', true), step('grind', true)],
+        front: { step: 1, place: 1, of: 2, undo: -1, wait: 'Soak' },
+      },
+      { id: 4, steps: [], front: { step: 0 } },
+    ],
+  } as unknown as Plan
+  const done = withMark(plan, 3, { step: 1, undo: false }, '2026-11-28T16:00:00Z')
+  expect(done.items[0]?.steps.map((s) => s.doneAt)).toEqual(['2026-11-28T16:00:00Z', '2026-11-28T16:00:00Z', undefined])
+  expect(done.items[0]?.front).toMatchObject({ step: 2, place: 2, of: 2, undo: 1, wait: '' })
+  expect(done.items[1]).toBe(plan.items[1])
+  const all = withMark(done, 3, { step: 2, undo: false }, '2026-11-28T16:05:00Z')
+  expect(all.items[0]?.front?.step).toBe(-1)
+  const back = withMark(all, 3, { step: 2, undo: true }, '2026-11-28T16:06:00Z')
+  expect(back.items[0]?.front).toMatchObject({ step: 2, place: 2, undo: -1 })
 })

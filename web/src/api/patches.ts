@@ -1,4 +1,4 @@
-import type { Bottle, Plan, Shelf, WeighedChange } from './schema'
+import type { Bottle, Front, ItemStep, Plan, Shelf, WeighedChange } from './schema'
 
 /** withWeighed is the plan with what one weighing changed put into it; what it does not touch stays the same object. */
 export function withWeighed(plan: Plan, change: WeighedChange): Plan {
@@ -22,4 +22,43 @@ export function withBottle(shelf: Shelf, bottle: Bottle): Shelf {
     .map((b) => (b.id === bottle.id ? bottle : b))
     .filter((b) => b.id !== bottle.id || bottle.state === 'in use')
   return { ...shelf, bottles, totalML: bottle.shelfML ?? shelf.totalML }
+}
+
+/**
+ * withMark is the plan with a step marked that could not be told to the kitchen yet: it and those before it are done,
+ * or it is undone, and the next that needs hands is to do. Times and waits stay as they were; the kitchen plans them
+ * anew once it is told.
+ */
+export function withMark(
+  plan: Plan,
+  id: number,
+  mark: { step: number; undo: boolean; skip?: boolean },
+  at: string,
+): Plan {
+  return {
+    ...plan,
+    items: plan.items.map((item) => {
+      if (item.id !== id || !item.front) return item
+      const steps = item.steps.map((step, n) => marked(step, n, mark, at))
+      return { ...item, steps, front: frontOf(item.front, steps, mark) }
+    }),
+  }
+}
+
+function marked(
+  step: ItemStep,
+  n: number,
+  mark: { step: number; undo: boolean; skip?: boolean },
+  at: string,
+): ItemStep {
+  if (mark.undo) return n === mark.step ? { ...step, doneAt: undefined, skipped: false } : step
+  if (n === mark.step) return { ...step, doneAt: at, skipped: mark.skip ?? false }
+  return n < mark.step && !step.doneAt && !mark.skip ? { ...step, doneAt: at } : step
+}
+
+function frontOf(front: Front, steps: ItemStep[], mark: { step: number; undo: boolean }): Front {
+  const step = steps.findIndex((s) => s.handsOn && !s.doneAt)
+  const place = steps.filter((s, n) => s.handsOn && n <= (step < 0 ? steps.length : step)).length
+  const { waitUntil: _, ...rest } = front
+  return { ...rest, step, place, undo: mark.undo ? -1 : mark.step, amount: -1, wait: '', waitS: 0, cools: false }
 }

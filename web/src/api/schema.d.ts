@@ -1323,6 +1323,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/secure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How it is reached over HTTPS */
+        get: operations["secure"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/shelf": {
         parameters: {
             query?: never;
@@ -2233,6 +2250,11 @@ export interface components {
             value: number;
         };
         Done: {
+            /**
+             * Format: double
+             * @description how long ago it was done, where it could not be sent at once
+             */
+            agoS?: number;
             /** @description also where it is not due for hours, or where steps before it are marked along */
             ahead?: boolean;
             /** @description it is left out; what goes in at it does not go in */
@@ -3208,6 +3230,11 @@ export interface components {
             name: string;
         };
         Poured: {
+            /**
+             * Format: double
+             * @description how long ago it was poured, where it could not be sent at once
+             */
+            agoS?: number;
             /** Format: double */
             ml?: number;
             /**
@@ -3707,6 +3734,14 @@ export interface components {
             proteinPct: number;
             /** Format: double */
             pulpG: number;
+        };
+        Secure: {
+            /** @description the root's SHA-256 */
+            fingerprint: string;
+            /** @description where the root of the kitchen's own authority is had, to be installed; empty for a certificate from elsewhere */
+            root: string;
+            /** @description empty where it speaks none */
+            url: string;
         };
         Settings: {
             /**
@@ -4491,6 +4526,7 @@ export type RhythmWays = components['schemas']['RhythmWays'];
 export type Rung = components['schemas']['Rung'];
 export type ScaleNow = components['schemas']['ScaleNow'];
 export type Second = components['schemas']['Second'];
+export type Secure = components['schemas']['Secure'];
 export type Settings = components['schemas']['Settings'];
 export type SettingsNow = components['schemas']['SettingsNow'];
 export type Shelf = components['schemas']['Shelf'];
@@ -7420,6 +7456,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ScaleNow"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    secure: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Secure"];
                 };
             };
             /** @description Error */

@@ -4,6 +4,7 @@ import { answer, api } from '../api/client'
 import { useTimerChange, useTimers } from '../api/hooks'
 import { copy } from '../copy'
 import { Button } from '../ui/Button'
+import { useNotified } from './notify'
 
 /** useSound is the page's sound. A browser gives it only after a tap or a key. */
 function useSound() {
@@ -46,6 +47,7 @@ export function Alarm() {
   const sound = useSound()
   const stop = useTimerChange((id: number) => answer(api.DELETE('/api/timers/{id}', { params: { path: { id } } })))
   const rings = ringing.length > 0
+  useNotified(ringing.map((t) => t.name))
   useEffect(() => {
     if (!rings || !sound) return
     strike(sound)

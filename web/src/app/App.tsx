@@ -1,4 +1,4 @@
-import { lazy, type ReactNode, useEffect, useState } from 'react'
+import { type ReactNode, useEffect, useState } from 'react'
 import { Link, Route, Switch, useLocation } from 'wouter'
 import { Refused } from '../api/client'
 import { useKitchen } from '../api/hooks'
@@ -15,15 +15,8 @@ import { KeysDialog, useViewKeys } from './keys'
 import { SignIn, SignInForm } from './SignIn'
 import { UndoToast } from './UndoToast'
 import { useZone } from './useZone'
-
-const ShoppingList = lazy(() => import('../views/plan/ShoppingList').then((m) => ({ default: m.ShoppingList })))
-const Start = lazy(() => import('../views/start/Start').then((m) => ({ default: m.Start })))
-const Pantry = lazy(() => import('../views/pantry/Pantry').then((m) => ({ default: m.Pantry })))
-const PlanView = lazy(() => import('../views/plan/Plan').then((m) => ({ default: m.PlanView })))
-const Cook = lazy(() => import('../views/cook/Cook').then((m) => ({ default: m.Cook })))
-const SettingsView = lazy(() => import('../views/settings/Settings').then((m) => ({ default: m.SettingsView })))
-const Labels = lazy(() => import('../views/shelf/Labels').then((m) => ({ default: m.Labels })))
-const Card = lazy(() => import('../views/bench/Card').then((m) => ({ default: m.Card })))
+import { Card, Cook, Labels, Pantry, PlanView, SettingsView, ShoppingList, Start } from './views'
+import { Waiting } from './Waiting'
 
 /** view is a view that takes nothing with it where something in it goes wrong. */
 const view = (name: string, children: ReactNode) => (
@@ -89,7 +82,7 @@ export function App() {
   const [at] = useLocation()
   const isCooking = at.startsWith('/cook')
   useTheme(kitchen.data?.theme)
-  useZone(kitchen.data?.timeZone)
+  useZone(kitchen.data && (kitchen.data.timeZone ?? ''))
   useViewKeys(() => showKeys(true))
   const isLocked = useLocked(kitchen.status, kitchen.error)
   if (isLocked && !kitchen.data) return <SignIn />
@@ -101,6 +94,7 @@ export function App() {
         </a>
         {!isCooking && <Header onShowKeys={() => showKeys(true)} />}
         <Alarm />
+        <Waiting />
         <Switch>
           <Route path="/">{view(copy.app.bench, <LastDrink />)}</Route>
           <Route path="/bench/:id">{({ id }) => view(copy.app.bench, <Bench key={id} id={Number(id)} />)}</Route>

@@ -1,8 +1,11 @@
+import { useQueryClient } from '@tanstack/react-query'
 import { ArrowLeft } from 'lucide-react'
 import { useState } from 'react'
 import { Link } from 'wouter'
-import { answer, api } from '../../api/client'
+import { answer, api, Kept } from '../../api/client'
 import { useFollow, usePlan, usePlanChange } from '../../api/hooks'
+import { keyOf } from '../../api/keys'
+import { withMark } from '../../api/patches'
 import type { Plan, PlanItem } from '../../api/schema'
 import { useKeys } from '../../app/keys'
 import { copy } from '../../copy'
@@ -55,6 +58,7 @@ function NothingToCook() {
 }
 
 function AtWork({ item }: { item: PlanItem }) {
+  const client = useQueryClient()
   const [problem, setProblem] = useState<string>()
   const [bottling, setBottling] = useState(false)
   const mark = usePlanChange((body: { step: number; undo: boolean; skip?: boolean; ahead?: boolean }) =>
@@ -64,10 +68,16 @@ function AtWork({ item }: { item: PlanItem }) {
   // Whoever cooks the step does it, whenever it was planned for: nothing is asked.
   const set = (step: number, how: { undo?: boolean; skip?: boolean }) => {
     if (step < 0 || mark.isPending) return
-    mark.mutate(
-      { step, undo: false, ahead: true, ...how },
-      { onError: (e) => setProblem(e.message), onSuccess: () => setProblem(undefined) },
-    )
+    const body = { step, undo: false, ahead: true, ...how }
+    const goOn = () =>
+      client.setQueryData<Plan>(
+        keyOf('/api/plan'),
+        (plan) => plan && withMark(plan, item.id, body, new Date().toISOString()),
+      )
+    mark.mutate(body, {
+      onError: (e) => (e instanceof Kept ? goOn() : setProblem(e.message)),
+      onSuccess: () => setProblem(undefined),
+    })
   }
   useKeys({
     Space: (e) => {

@@ -9,6 +9,7 @@ import { AllDone } from './AllDone'
 import { Amounts } from './Amounts'
 import { Cooling } from './Cooling'
 import { HaveOut } from './HaveOut'
+import { ReadAloud } from './ReadAloud'
 import { SetTimer } from './SetTimer'
 
 type Props = {
@@ -33,6 +34,7 @@ export function StepCard({ item, front, onDone, onSkip, onUndo, onBottle }: Prop
         <p className="text-xl text-mute">{copy.cook.stepOf(item.name, front.place, front.of)}</p>
         {front.wait && front.waitUntil && <Wait front={front} />}
         {step ? <Work step={step} /> : <AllDone item={item} onBottle={onBottle} />}
+        {step && <ReadAloud key={front.step} step={step} />}
         {item.ready && front.place === 1 && <HaveOut ready={item.ready} />}
         {step && <SetTimer key={step.title} name={timerName(item, front, step)} seconds={front.waitS || step.timerS} />}
       </Tray>

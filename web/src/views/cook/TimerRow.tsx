@@ -4,8 +4,9 @@ import { answer, api } from '../../api/client'
 import { useTimerChange, useTimers } from '../../api/hooks'
 import type { Timer } from '../../api/schema'
 import { unlessTyping, useKeys } from '../../app/keys'
+import { useAsking } from '../../app/notify'
 import { copy } from '../../copy'
-import { IconButton } from '../../ui/Button'
+import { Button, IconButton } from '../../ui/Button'
 import { toCountdown } from '../../ui/format'
 
 /** useTick is how many seconds went by since the timers were last heard of. */
@@ -25,37 +26,45 @@ export function TimerRow() {
   const hold = useTimerChange((id: number) => answer(api.POST('/api/timers/{id}/hold', { params: { path: { id } } })))
   const stop = useTimerChange((id: number) => answer(api.DELETE('/api/timers/{id}', { params: { path: { id } } })))
   const all = timers.data?.timers ?? []
+  const { canAsk, ask } = useAsking()
   const turn = (t?: Timer) => t && (t.state === 'rings' ? stop : hold).mutate(t.id)
   useKeys({
     '([1-9])': unlessTyping((e) => turn(all[Number(e.key) - 1])),
     p: unlessTyping(() => turn(all.filter((t) => t.state !== 'rings').at(-1))),
   })
   return (
-    <ul aria-label={copy.cook.timers} className="flex flex-wrap gap-2">
-      {all.map((t, n) => (
-        <li
-          key={t.id}
-          className="flex min-h-12 items-center gap-2 rounded-full border-2 border-rim bg-enamel pr-1 pl-4 text-lg"
-        >
-          <span className="text-mute">{n + 1}</span>
-          <span className="max-w-44 truncate" title={t.name}>
-            {t.name}
-          </span>
-          <b className="tabular-nums">{saysOf(t, gone)}</b>
-          {t.state !== 'rings' && (
-            <IconButton
-              label={`${t.state === 'held' ? copy.cook.resume : copy.cook.pause} ${t.name}`}
-              onClick={() => hold.mutate(t.id)}
-            >
-              {t.state === 'held' ? <Play size={20} aria-hidden /> : <Pause size={20} aria-hidden />}
+    <div className="flex flex-wrap items-center gap-2">
+      <ul aria-label={copy.cook.timers} className="flex flex-wrap gap-2">
+        {all.map((t, n) => (
+          <li
+            key={t.id}
+            className="flex min-h-12 items-center gap-2 rounded-full border-2 border-rim bg-enamel pr-1 pl-4 text-lg"
+          >
+            <span className="text-mute">{n + 1}</span>
+            <span className="max-w-44 truncate" title={t.name}>
+              {t.name}
+            </span>
+            <b className="tabular-nums">{saysOf(t, gone)}</b>
+            {t.state !== 'rings' && (
+              <IconButton
+                label={`${t.state === 'held' ? copy.cook.resume : copy.cook.pause} ${t.name}`}
+                onClick={() => hold.mutate(t.id)}
+              >
+                {t.state === 'held' ? <Play size={20} aria-hidden /> : <Pause size={20} aria-hidden />}
+              </IconButton>
+            )}
+            <IconButton label={copy.cook.stop(t.name)} onClick={() => stop.mutate(t.id)}>
+              <X size={20} aria-hidden />
             </IconButton>
-          )}
-          <IconButton label={copy.cook.stop(t.name)} onClick={() => stop.mutate(t.id)}>
-            <X size={20} aria-hidden />
-          </IconButton>
-        </li>
-      ))}
-    </ul>
+          </li>
+        ))}
+      </ul>
+      {all.length > 0 && canAsk && (
+        <Button size="small" onClick={ask}>
+          {copy.app.notifyMe}
+        </Button>
+      )}
+    </div>
   )
 }
 

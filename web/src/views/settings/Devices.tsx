@@ -121,7 +121,10 @@ function CalendarAddress() {
 function SignOut({ is }: { is: boolean }) {
   const signOut = useMutation({
     mutationFn: () => answer(api.POST('/api/sign-out')),
-    onSuccess: () => window.location.reload(),
+    onSuccess: async () => {
+      await window.caches?.delete('kitchen') // what was read of it is nobody's here any more
+      window.location.reload()
+    },
   })
   if (!is) return null
   return (

@@ -3,6 +3,7 @@ import { copy } from '../../copy'
 import { Tray } from '../../ui/Tray'
 import { Devices } from './Devices'
 import { Everything } from './Everything'
+import { Phone } from './Phone'
 import { SettingsForm } from './SettingsForm'
 
 /** SettingsView is how the kitchen measures, chills and stores, who may come in, and all of it in one file. */
@@ -15,12 +16,15 @@ export function SettingsView() {
         <h1 className="text-title leading-tight">{copy.app.settings}</h1>
         <p className="text-note text-mute">{copy.app.howYourKitchenMeasuresChills}</p>
       </div>
-      <SettingsForm key={String(kitchen.data.timeZone === '')} now={kitchen.data} />
+      <SettingsForm key={kitchen.data.timeZone ? 'zoned' : 'new'} now={kitchen.data} />
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-2">
         <Tray label={copy.app.devices}>
           <Devices />
         </Tray>
-        <Everything />
+        <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
+          <Phone />
+          <Everything />
+        </div>
       </div>
       <p className="text-note text-mute">
         <a href="/licences.txt" target="_blank" rel="noreferrer" className="underline">
