@@ -40,6 +40,7 @@ type Wish struct {
 	Days      float64                  // how long it is to last; 0 where it does not matter
 	Avoid     []caution.Drinker        // whom it must be for
 	StockG    map[string]float64       // what the pantry holds, by ingredient
+	WithinH   float64                  // hours until it is wanted; 0 where there is no hurry
 	Idea      int                      // the how-manieth idea, from 0
 }
 
@@ -133,7 +134,8 @@ func (w Wish) ideas(catalogue *ingredient.Catalogue) []idea {
 // Design finds a drink for a wish: a base or two at the strength of its kind, the taste in
 // its usual amounts, sweetness and fat solved to the kind's bands, sized, and brought to the
 // spoons there are. like gives the kitchen. What must not be drunk by those it is for is
-// never proposed. The error, a *fault.Error, names "kind", "flavour" or "avoid".
+// never proposed. What cannot be made by then is
+// left out. The error, a *fault.Error, names "kind", "flavour", "within" or "avoid".
 func Design(w Wish, like reckon.Drink, catalogue *ingredient.Catalogue) (*Designed, error) {
 	if _, known := aims[w.Kind]; !known {
 		return nil, fault.New("kind", string(w.Kind), "unknown-kind")
@@ -146,6 +148,9 @@ func Design(w Wish, like reckon.Drink, catalogue *ingredient.Catalogue) (*Design
 	for wanted := max(0, w.Idea); ; {
 		found := 0
 		for _, i := range all {
+			if !w.inTime(i) {
+				continue
+			}
 			d, ok := w.design(i, like)
 			if !ok {
 				continue
@@ -156,11 +161,48 @@ func Design(w Wish, like reckon.Drink, catalogue *ingredient.Catalogue) (*Design
 			}
 			found++
 		}
+		if found == 0 && !slices.ContainsFunc(all, w.inTime) {
+			return nil, fault.New("within", "", "not-within-that-time", w.soonestH(all))
+		}
 		if found == 0 {
 			return nil, fault.New("avoid", "", "nothing-for-this-wish")
 		}
 		wanted %= found // past the last it begins again
 	}
+}
+
+// makingH is what a drink takes besides its soak, hours: the work, and cooling down in ice
+// (common practice, no source). quickSoakH is a soak in hot water, where that does.
+const (
+	makingH    = 1.5
+	quickSoakH = 1.5
+)
+
+// takesH is how many hours an idea takes at the least.
+func (i idea) takesH() float64 {
+	soakH := 0.
+	for _, b := range i.bases {
+		switch {
+		case !b.HasSoak || !b.NeedsSoak() || b.Has(ingredient.TagAnySoak):
+		case b.Has(ingredient.TagQuickSoak):
+			soakH = math.Max(soakH, quickSoakH)
+		default:
+			soakH = math.Max(soakH, b.SoakH.Min)
+		}
+	}
+	return soakH + makingH
+}
+
+// inTime tells whether an idea can be made by when it is wanted.
+func (w Wish) inTime(i idea) bool { return w.WithinH == 0 || i.takesH() <= w.WithinH }
+
+// soonestH is what the quickest of some ideas takes, hours.
+func (w Wish) soonestH(all []idea) float64 {
+	soonest := math.Inf(1)
+	for _, i := range all {
+		soonest = math.Min(soonest, i.takesH())
+	}
+	return soonest
 }
 
 // design makes one idea into a drink; false where nobody it is for may drink it, or it

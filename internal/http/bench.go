@@ -37,6 +37,8 @@ func (s *server) benchOperations(api huma.API) {
 	operation(s, api, get, "/api/wishes/choices", "wish-choices", "The answers to the questions of a wish", bench.Of, func(b bench.Service, in *wishKindInput) (bench.WishChoices, error) { return b.WishChoices(in.Kind) })
 	operation(s, api, post, "/api/wishes", "design", "Design a drink for a wish", bench.Of, bodied(bench.Service.Design))
 	operation(s, api, get, "/api/drinks", "drinks", "All drinks, the one worked on last first", bench.Of, plain(bench.Service.Drinks))
+	operation(s, api, get, "/api/library", "library", "All drinks with their figures", bench.Of, plain(bench.Service.Library))
+	operation(s, api, put, "/api/drinks/{id}/archived", "archive-drink", "Put a drink away, or bring it back", bench.Of, on(bench.Service.Archive))
 	act(s, api, post, "/api/drinks", "start-drink", "Begin a new drink", !undoable, bench.Of, bodied(bench.Service.StartDrink))
 	operation(s, api, get, "/api/drinks/{id}", "drink", "A drink with its draft and versions", bench.Of, byID(bench.Service.Drink))
 	act(s, api, remove, "/api/drinks/{id}", "remove-drink", "Remove a drink that was never made", undoable, bench.Of, byID(bench.Service.RemoveDrink))

@@ -258,6 +258,13 @@ var migrations = []*gormigrate.Migration{
 		`ALTER TABLE settings ADD COLUMN welcomed BOOLEAN NOT NULL DEFAULT FALSE`,
 		`UPDATE settings SET welcomed = EXISTS (SELECT 1 FROM drinks)`,
 	)},
+	{ID: "0014-archive-and-shopping", Migrate: statements(
+		`ALTER TABLE drinks ADD COLUMN archived BOOLEAN NOT NULL DEFAULT FALSE`,
+		`CREATE TABLE shopping_items (
+			id INTEGER PRIMARY KEY AUTOINCREMENT,
+			text TEXT NOT NULL,
+			done BOOLEAN NOT NULL DEFAULT FALSE)`,
+	)},
 }
 
 func inTurn(all ...gormigrate.MigrateFunc) gormigrate.MigrateFunc {

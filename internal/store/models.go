@@ -14,6 +14,7 @@ type Drink struct {
 	Name      string
 	Draft     kitchen.Recipe `gorm:"serializer:json"`
 	Revision  int            // grows with every saved change of the draft
+	Archived  bool           // out of the lists one chooses from
 	CreatedAt time.Time
 	ChangedAt time.Time
 	Versions  []Version
@@ -152,6 +153,13 @@ type Settings struct {
 	WeekStart   string // monday, sunday or saturday
 	Welcomed    bool   // the first questions were answered or skipped
 	Revision    int    // grows with every change
+}
+
+// ShoppingItem is something to buy that no drink on the plan asks for.
+type ShoppingItem struct {
+	ID   int64 `gorm:"primaryKey"`
+	Text string
+	Done bool // it is in the basket
 }
 
 // PlanItem is a drink on the plan, with the times of its steps.

@@ -97,6 +97,7 @@ var refusals = map[string]refusal{
 	"portion-needs-a-name":          {"enter a name for the portion", "use 1 to 120 characters"},
 	"more-than-there-is":            {"is more than there is", "use at most %.0[1]f mL, or leave it empty for an equal share"},
 	"nothing-for-this-wish":         {"leaves nothing to make this from", "choose another base or flavour, or leave out fewer allergens"},
+	"not-within-that-time":          {"it would take at least %[1]s hours", "allow more time, or choose a base that needs no soak, such as oats, or one that soaks quickly, such as cashews"},
 	"portions-over-base":            {"the portions add up to %.0[1]f mL and there is %.0[2]f mL", "take less for some, or make more"},
 	"not-a-step-to-do":              {"is not a hands-on step", "choose one that is"},
 	"never-left-out":                {"%[1]s cannot be skipped", "%[2]s"},

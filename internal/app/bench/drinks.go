@@ -48,6 +48,7 @@ type DrinkName struct {
 	Versions int       `json:"versions"`
 	Changed  time.Time `json:"changed"`
 	LastMade string    `json:"lastMade" doc:"a date; empty where it never was"`
+	Archived bool      `json:"archived" doc:"it is out of the lists one chooses from"`
 }
 
 func (s Service) Drinks() ([]DrinkName, error) {
@@ -57,7 +58,7 @@ func (s Service) Drinks() ([]DrinkName, error) {
 	}
 	names := make([]DrinkName, len(drinks))
 	for n, d := range drinks {
-		names[n] = DrinkName{ID: d.ID, Name: d.Name, Versions: len(d.Versions), Changed: d.ChangedAt}
+		names[n] = DrinkName{ID: d.ID, Name: d.Name, Versions: len(d.Versions), Changed: d.ChangedAt, Archived: d.Archived}
 		if names[n].LastMade, err = s.store.LastMadeOn(d.ID); err != nil {
 			return nil, err
 		}

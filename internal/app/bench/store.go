@@ -7,6 +7,7 @@ import (
 
 // Store is the little this area needs of what is kept.
 type Store interface {
+	ArchiveDrink(id int64, archived bool) error
 	DeleteDrink(id int64) error
 	Drink(id int64) (*store.Drink, error)
 	Drinks() ([]store.Drink, error)

@@ -28,6 +28,7 @@ type Wish struct {
 	ServingsDay float64  `json:"servingsDay" minimum:"0.5" maximum:"20" doc:"for each of them"`
 	Suits       []string `json:"suits" nullable:"false" maxItems:"50" doc:"drinkers of the kitchen, by name"`
 	Without     []string `json:"without" nullable:"false" maxItems:"30" doc:"codes of allergens"`
+	WithinH     float64  `json:"withinH,omitempty" minimum:"0" maximum:"480" doc:"hours until it is wanted; 0 where there is no hurry"`
 	Idea        int      `json:"idea" minimum:"0" maximum:"1000"`
 }
 
@@ -160,7 +161,7 @@ func (b *bench) wish(in Wish) (solve.Wish, error) {
 	kind := recipe.Kind(in.Kind)
 	w := solve.Wish{
 		Kind: kind, Richness: solve.Richness(in.Richness), Whole: in.Whole, Flavour: in.Flavour, Sweetness: in.Sweetness,
-		VolumeML: in.People * in.Days * in.ServingsDay * kind.ServingML(), Days: in.Days, Idea: in.Idea,
+		VolumeML: in.People * in.Days * in.ServingsDay * kind.ServingML(), Days: in.Days, WithinH: in.WithinH, Idea: in.Idea,
 	}
 	for n, id := range append(slices.Clone(in.Bases), in.Sweetener) {
 		i, ok := b.ways.Catalogue.ByID(id)

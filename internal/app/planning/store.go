@@ -15,6 +15,9 @@ type Store interface {
 	Drinks() ([]store.Drink, error)
 	DrunkSince(drinkID int64, since time.Time) (first time.Time, ml float64, err error)
 	EndBowl(id int64) error
+	KeepShoppingItem(item store.ShoppingItem) error
+	RemoveShoppingItem(id int64) error
+	ShoppingItems() ([]store.ShoppingItem, error)
 	KeepDrawn(items []store.PlanItem, dryG map[int64]float64) error
 	KeepPlan(items []store.PlanItem) error
 	LastMadeOn(drinkID int64) (string, error)

@@ -1,5 +1,13 @@
 // Written by web/tools/limits.mjs from openapi.json; change that, not this.
 
+export const NewOwnItem = {
+  "text": {
+    "type": "string",
+    "minLength": 1,
+    "maxLength": 120
+  }
+} as const
+
 export const Bottling = {
   "bottles": {
     "type": "array"
@@ -62,6 +70,9 @@ export const Drinker = {
 } as const
 
 export const DrinkName = {
+  "archived": {
+    "type": "boolean"
+  },
   "changed": {
     "type": "string"
   },

@@ -364,6 +364,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/drinks/{id}/archived": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Put a drink away, or bring it back */
+        put: operations["archive-drink"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drinks/{id}/batches": {
         parameters: {
             query?: never;
@@ -529,6 +546,23 @@ export interface paths {
         put?: never;
         /** What the drink becomes when it is let down */
         post: operations["ladder"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/library": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All drinks with their figures */
+        get: operations["library"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1357,6 +1391,42 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shopping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the cook wrote on the shopping list */
+        get: operations["own-items"];
+        put?: never;
+        /** Write something on the shopping list */
+        post: operations["add-own-item"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shopping/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Put it into the basket, or out again */
+        put: operations["tick-own-item"];
+        post?: never;
+        /** Take it off the shopping list */
+        delete: operations["remove-own-item"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sign-in": {
         parameters: {
             query?: never;
@@ -1684,6 +1754,9 @@ export interface components {
             /** @description the code of what is avoided with it unless it was cleared; empty for none */
             kin: string;
             name: string;
+        };
+        Archiving: {
+            archived: boolean;
         };
         BalanceFigure: {
             /** Format: double */
@@ -2290,6 +2363,8 @@ export interface components {
             versions: components["schemas"]["Version"][];
         };
         DrinkName: {
+            /** @description it is out of the lists one chooses from */
+            archived: boolean;
             /** Format: date-time */
             changed: string;
             /** Format: int64 */
@@ -2651,6 +2726,30 @@ export interface components {
             rungs: components["schemas"]["Rung"][];
             second?: components["schemas"]["Second"];
         };
+        LibraryDrink: {
+            /** @description it is out of the lists one chooses from */
+            archived: boolean;
+            bases: string[];
+            /** Format: date-time */
+            changed: string;
+            cost: components["schemas"]["CostFigure"];
+            forWhom: components["schemas"]["ForWhom"][];
+            /** Format: int64 */
+            id: number;
+            /**
+             * Format: int64
+             * @description 0 where it is not known
+             */
+            keepsDays: number;
+            /** @description empty where it comes to nothing yet */
+            kind: string;
+            kindName: string;
+            /** @description a date; empty where it never was */
+            lastMade: string;
+            name: string;
+            /** Format: int64 */
+            versions: number;
+        };
         Line: {
             amount: string;
             /** @description or whatever was written there: nothing a cook writes is too long to be kept */
@@ -2802,6 +2901,9 @@ export interface components {
              */
             volumeML?: number;
         };
+        NewOwnItem: {
+            text: string;
+        };
         NewPassphrase: {
             /** @description the one so far; not asked for at the machine itself */
             current: string;
@@ -2936,6 +3038,13 @@ export interface components {
              * @description what is in
              */
             usedG: number;
+        };
+        OwnItem: {
+            /** @description it is in the basket */
+            done: boolean;
+            /** Format: int64 */
+            id: number;
+            text: string;
         };
         OwnMeasure: {
             name: string;
@@ -4065,6 +4174,9 @@ export interface components {
             /** Format: date-time */
             to: string;
         };
+        Ticked: {
+            done: boolean;
+        };
         Timer: {
             /** Format: int64 */
             id: number;
@@ -4345,6 +4457,11 @@ export interface components {
             sweetness: number;
             /** @description not strained */
             whole: boolean;
+            /**
+             * Format: double
+             * @description hours until it is wanted; 0 where there is no hurry
+             */
+            withinH?: number;
             /** @description codes of allergens */
             without: string[];
         };
@@ -4411,6 +4528,7 @@ export interface components {
 }
 export type Addition = components['schemas']['Addition'];
 export type AllergenChoice = components['schemas']['AllergenChoice'];
+export type Archiving = components['schemas']['Archiving'];
 export type BalanceFigure = components['schemas']['BalanceFigure'];
 export type Band = components['schemas']['Band'];
 export type Basic = components['schemas']['Basic'];
@@ -4465,6 +4583,7 @@ export type Jug = components['schemas']['Jug'];
 export type Keeps = components['schemas']['Keeps'];
 export type Label = components['schemas']['Label'];
 export type Ladder = components['schemas']['Ladder'];
+export type LibraryDrink = components['schemas']['LibraryDrink'];
 export type Line = components['schemas']['Line'];
 export type LineFigure = components['schemas']['LineFigure'];
 export type MakingFigure = components['schemas']['MakingFigure'];
@@ -4478,6 +4597,7 @@ export type NewBottle = components['schemas']['NewBottle'];
 export type NewBowl = components['schemas']['NewBowl'];
 export type NewDrink = components['schemas']['NewDrink'];
 export type NewItem = components['schemas']['NewItem'];
+export type NewOwnItem = components['schemas']['NewOwnItem'];
 export type NewPassphrase = components['schemas']['NewPassphrase'];
 export type NewTimer = components['schemas']['NewTimer'];
 export type NextMaking = components['schemas']['NextMaking'];
@@ -4490,6 +4610,7 @@ export type Offer = components['schemas']['Offer'];
 export type OnBench = components['schemas']['OnBench'];
 export type OpenedPack = components['schemas']['OpenedPack'];
 export type Overshoot = components['schemas']['Overshoot'];
+export type OwnItem = components['schemas']['OwnItem'];
 export type OwnMeasure = components['schemas']['OwnMeasure'];
 export type OwnRow = components['schemas']['OwnRow'];
 export type PackEnd = components['schemas']['PackEnd'];
@@ -4550,6 +4671,7 @@ export type TakenIn = components['schemas']['TakenIn'];
 export type TaughtName = components['schemas']['TaughtName'];
 export type TemperatureFile = components['schemas']['TemperatureFile'];
 export type Thermo = components['schemas']['Thermo'];
+export type Ticked = components['schemas']['Ticked'];
 export type Timer = components['schemas']['Timer'];
 export type Timers = components['schemas']['Timers'];
 export type ToBlend = components['schemas']['ToBlend'];
@@ -5364,6 +5486,41 @@ export interface operations {
             };
         };
     };
+    "archive-drink": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Archiving"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Nothing"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "make-batch": {
         parameters: {
             query?: never;
@@ -5716,6 +5873,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Ladder"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    library: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LibraryDrink"][];
                 };
             };
             /** @description Error */
@@ -7514,6 +7700,134 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Shelf"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "own-items": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnItem"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "add-own-item": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewOwnItem"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnItem"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "tick-own-item": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Ticked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnItem"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "remove-own-item": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnItem"][];
                 };
             };
             /** @description Error */

@@ -15,7 +15,7 @@ import { KeysDialog, useViewKeys } from './keys'
 import { SignIn, SignInForm } from './SignIn'
 import { UndoToast } from './UndoToast'
 import { useZone } from './useZone'
-import { Card, Cook, Labels, Pantry, PlanView, SettingsView, ShoppingList, Start } from './views'
+import { Card, Cook, Drinks, Labels, Pantry, PlanView, SettingsView, ShoppingList, Start, Welcome } from './views'
 import { Waiting } from './Waiting'
 
 /** view is a view that takes nothing with it where something in it goes wrong. */
@@ -108,6 +108,8 @@ export function App() {
           <Route path="/labels">{view(copy.app.labels, <Labels />)}</Route>
           <Route path="/pantry">{view(copy.app.pantry, <Pantry />)}</Route>
           <Route path="/settings">{view(copy.app.settings, <SettingsView />)}</Route>
+          <Route path="/drinks">{view(copy.drinks.drinks, <Drinks />)}</Route>
+          <Route path="/welcome">{view(copy.welcome.welcome, <Welcome />)}</Route>
           <Route path="/start">{view(copy.app.start, <Start />)}</Route>
           <Route>{view(copy.app.noSuchPage, <NoSuchPage />)}</Route>
         </Switch>

@@ -8,6 +8,8 @@ const fetched = {
   PlanView: () => import('../views/plan/Plan').then((m) => ({ default: m.PlanView })),
   Cook: () => import('../views/cook/Cook').then((m) => ({ default: m.Cook })),
   SettingsView: () => import('../views/settings/Settings').then((m) => ({ default: m.SettingsView })),
+  Drinks: () => import('../views/drinks/Drinks').then((m) => ({ default: m.Drinks })),
+  Welcome: () => import('../views/welcome/Welcome').then((m) => ({ default: m.Welcome })),
   Labels: () => import('../views/shelf/Labels').then((m) => ({ default: m.Labels })),
   Card: () => import('../views/bench/Card').then((m) => ({ default: m.Card })),
 }
@@ -18,6 +20,8 @@ export const Pantry = lazy(fetched.Pantry)
 export const PlanView = lazy(fetched.PlanView)
 export const Cook = lazy(fetched.Cook)
 export const SettingsView = lazy(fetched.SettingsView)
+export const Drinks = lazy(fetched.Drinks)
+export const Welcome = lazy(fetched.Welcome)
 export const Labels = lazy(fetched.Labels)
 export const Card = lazy(fetched.Card)
 

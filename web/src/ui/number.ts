@@ -94,6 +94,7 @@ const units: Record<string, Record<string, number>> = {
     sec: 1 / 60,
     seconds: 1 / 60,
   },
+  h: { h: 1, hour: 1, hours: 1, min: 1 / 60, days: 24, day: 24 },
   s: { s: 1, sec: 1, secs: 1, second: 1, seconds: 1, min: 60, mins: 60, minute: 60, minutes: 60 },
   cm: { cm: 1, mm: 0.1, m: 100, in: 2.54, inch: 2.54, inches: 2.54 },
   days: { day: 1, days: 1, d: 1, week: 7, weeks: 7 },
@@ -120,6 +121,7 @@ export function accepts(unit?: string): string {
     kg: copy.ui.n70Kg,
     min: copy.ui.n10MinOr1H,
     s: copy.ui.n90SOr2Min,
+    h: '12 h',
     cm: copy.ui.n20Cm,
     '°C': '4 °C',
   } // prettier-ignore

@@ -17,6 +17,7 @@ import { JugDrawing } from './JugDrawing'
 import { Lacking } from './Lacking'
 import { Lines } from './Lines'
 import { MadeDialog } from './MadeDialog'
+import { PhoneBar } from './PhoneBar'
 import { ProcessStrip } from './ProcessStrip'
 import { SizeBar } from './SizeBar'
 import { Spoken } from './Spoken'
@@ -28,16 +29,17 @@ import type { Turnable } from './useTurn'
 import { VersionDialog } from './VersionDialog'
 import { WayForward } from './WayForward'
 import { type Figure, WorkingDialog } from './WorkingDialog'
-import { WorkMenu, type WorkSheet, WorkSheets } from './WorkMenu'
+import { sheetOf, WorkMenu, type WorkSheet, WorkSheets } from './WorkMenu'
 
 /** LastDrink opens the drink worked on last, or says how to begin. */
 export function LastDrink() {
   const drinks = useDrinks()
+  const kitchen = useKitchen()
   if (drinks.error) return <Notice urgent>{drinks.error.detail}</Notice>
-  if (!drinks.data) return null
-  const last = drinks.data[0]
+  if (!drinks.data || !kitchen.data) return null
+  const last = drinks.data.find((d) => !d.archived)
   if (last) return <Redirect to={`/bench/${last.id}`} replace />
-  return <Redirect to="/start" replace />
+  return <Redirect to={kitchen.data.welcomed ? '/start' : '/welcome'} replace />
 }
 
 /** Bench is where a drink is recipeted. */
@@ -80,15 +82,11 @@ function useAskedSize(edits: Edits) {
   }, [asked, at, edits, go])
 }
 
-/** useAskedTool is the tool that is open; a link to the drink may ask for one, and says so once. */
-function useAskedTool() {
-  const [at, go] = useLocation()
-  const asked = useSearchParams()[0].get('tool')
-  const [work, setWork] = useState<WorkSheet | undefined>(asked === 'paste' ? 'paste' : undefined)
-  useEffect(() => {
-    if (asked) go(at, { replace: true })
-  }, [asked, at, go])
-  return [work, setWork] as const
+/** useTool is the tool that is open, as the address says: a link to the drink may ask for one. */
+function useTool() {
+  const [params, set] = useSearchParams()
+  const open = (tool?: WorkSheet) => set(tool ? { tool } : {}, { replace: true })
+  return [sheetOf(params.get('tool')), open] as const
 }
 
 /** PageNotes are what else stood on the page that the drink was pasted from. */
@@ -131,7 +129,7 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
   const reckoning = useReckoning(bench.draft.name, bench.draft.recipe)
   const turnable = useTurnable(bench)
   const [sheet, setSheet] = useState<Sheet>()
-  const [work, setWork] = useAskedTool()
+  const [work, setWork] = useTool()
   const [swap, setSwap] = useState<string>()
   const [figure, setFigure] = useState<Figure>()
   const currency = useKitchen().data?.currency ?? 'GBP'
@@ -155,7 +153,7 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
     [kept, edits],
   )
   return (
-    <main className="flex grow flex-col gap-3">
+    <main className="flex grow flex-col gap-3 max-sm:pb-16">
       <div className="flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
         <DrinkTitle bench={bench} onVersion={backTo} />
         <SizeBar bench={bench} reckoning={r} error={refused?.message} onWriteAtSize={writeAtSize} />
@@ -197,6 +195,7 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
           {copy.bench.madeIt}
         </Button>
       </Strip>
+      <PhoneBar r={r} onMade={() => ask.first(() => setSheet('made'))} />
       {ask.question}
       {figure && <WorkingDialog bench={bench} figure={figure} onClose={() => setFigure(undefined)} />}
       {sheet === 'made' && r && <MadeDialog bench={bench} expected={r} onClose={() => setSheet(undefined)} />}

@@ -10,6 +10,7 @@ import { Select } from '../../ui/Select'
 const sizes = [
   { value: 'A5', label: 'A5' },
   { value: 'A4', label: 'A4' },
+  { value: 'Letter', label: 'Letter' },
 ]
 
 /** Card is the drink on one page, to print. */

@@ -108,12 +108,15 @@ export const DrinksMenu = memo(function DrinksMenu({ id }: { id?: number }) {
     <>
       <Menu trigger={trigger} align="start">
         <MenuItem onSelect={() => go('/start')}>{copy.bench.newDrink}</MenuItem>
+        <MenuItem onSelect={() => go('/drinks')}>{copy.drinks.seeAll}</MenuItem>
         <MenuRule />
-        {drinks.data?.map((d) => (
-          <MenuItem key={d.id} disabled={d.id === id} onSelect={() => go(`/bench/${d.id}`)}>
-            {d.name}
-          </MenuItem>
-        ))}
+        {drinks.data
+          ?.filter((d) => !d.archived || d.id === id)
+          .map((d) => (
+            <MenuItem key={d.id} disabled={d.id === id} onSelect={() => go(`/bench/${d.id}`)}>
+              {d.name}
+            </MenuItem>
+          ))}
         {id !== undefined && (
           <>
             <MenuRule />

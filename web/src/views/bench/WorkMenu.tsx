@@ -42,6 +42,9 @@ const work: { sheet: WorkSheet; label: string; needsDrink: boolean; ruleAfter?: 
   { sheet: 'export', label: copy.bench.printOrExport, needsDrink: true },
 ]
 
+/** sheetOf is the sheet of a name; none for a name that is none. */
+export const sheetOf = (name: string | null) => (name === 'method' ? name : work.find((w) => w.sheet === name)?.sheet)
+
 type MenuProps = { reckoned: boolean; onOpen: (sheet: WorkSheet) => void }
 
 /** WorkMenu lists what else can be done with the drink. */

@@ -5,18 +5,20 @@ import type { ToBuy } from '../../api/schema'
 import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { toMoney } from '../../ui/format'
+import { OwnItems, useOwnItems } from './OwnItems'
 import { packWords } from './ToBuy'
 
 /** ShoppingList is the list by itself, to print, to copy, or to hand on from a phone. */
 export function ShoppingList() {
   const plan = usePlan().data
   const currency = useKitchen().data?.currency ?? ''
+  const own = (useOwnItems().data ?? []).filter((i) => !i.done)
   if (!plan) return null
   const wanted = plan.toBuy.filter((b) => b.buyG > 0)
   return (
     <main className="grid max-w-xl gap-3">
       <h1 className="text-title leading-tight">{copy.plan.shoppingList}</h1>
-      <TakeAlong text={asText(wanted)} />
+      <TakeAlong text={[asText(wanted), ...own.map((i) => i.text)].filter(Boolean).join('\n')} />
       {wanted.length === 0 && <p>{copy.plan.youHaveEnoughOfEverything}</p>}
       <ul aria-label={copy.plan.shoppingList}>
         {wanted.map((b) => (
@@ -28,6 +30,7 @@ export function ShoppingList() {
           </li>
         ))}
       </ul>
+      <OwnItems />
       {plan.bill.cost > 0 && (
         <p className="font-bold">
           {copy.plan.inAll(toMoney(plan.bill.cost, currency))}

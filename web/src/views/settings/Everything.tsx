@@ -3,6 +3,7 @@ import { HardDriveDownload } from 'lucide-react'
 import { useId, useState } from 'react'
 import { answer, Refused } from '../../api/client'
 import { copy } from '../../copy'
+import { Busy } from '../../ui/Busy'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
 import { ErrorText } from '../../ui/Field'
@@ -53,8 +54,9 @@ type RestoreProps = { file: File; onClose: () => void; onDone: (kept: string) =>
 /** RestoreDialog asks once more before everything is replaced. */
 function RestoreDialog({ file, onClose, onDone }: RestoreProps) {
   const client = useQueryClient()
+  const [share, setShare] = useState<number>()
   const restore = useMutation({
-    mutationFn: () => answer(sent(file)),
+    mutationFn: () => answer(sent(file, setShare)),
     onSuccess: ({ kept }) => {
       onDone(kept)
       onClose()
@@ -64,6 +66,7 @@ function RestoreDialog({ file, onClose, onDone }: RestoreProps) {
   return (
     <Dialog title={copy.pantry.restoreThisBackup} intro={file.name} onClose={onClose}>
       <p>{copy.pantry.thisReplacesEverythingInThis}</p>
+      <Busy on={restore.isPending} words={copy.pantry.restoring} share={share === 1 ? undefined : share} />
       <ErrorText id="restore-error">{restore.error?.message}</ErrorText>
       <div className="flex justify-end gap-2">
         <Button onClick={onClose}>{copy.pantry.cancel}</Button>
@@ -75,10 +78,18 @@ function RestoreDialog({ file, onClose, onDone }: RestoreProps) {
   )
 }
 
-/** sent sends the file as it is: it may be larger than what the other operations take. */
-async function sent(file: File) {
-  const response = await fetch('/api/restore', { method: 'POST', body: file })
-  const said = await response.json()
-  if (!response.ok) throw new Refused(said, response.status)
-  return { data: said as { kept: string } }
+/** sent sends the file as it is, which may be larger than what the other operations take, and tells how much of it arrived. */
+function sent(file: File, onShare: (share: number) => void) {
+  return new Promise<{ data: { kept: string } }>((done, fail) => {
+    const request = new XMLHttpRequest() // fetch tells nothing of what was sent
+    request.upload.onprogress = (e) => onShare(e.loaded / e.total)
+    request.onload = () => {
+      const said = JSON.parse(request.responseText)
+      if (request.status === 200) done({ data: said })
+      else fail(new Refused(said, request.status))
+    }
+    request.onerror = () => fail(new Refused(undefined, 0))
+    request.open('POST', '/api/restore')
+    request.send(file)
+  })
 }

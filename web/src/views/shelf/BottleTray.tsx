@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { Link } from 'wouter'
+import { Link, useSearchParams } from 'wouter'
 import { Refused } from '../../api/client'
 import { useBottle } from '../../api/hooks'
 import type { Bottle } from '../../api/schema'
@@ -20,8 +20,7 @@ import { ThrowOutDialog } from './ThrowOutDialog'
 export function BottleTray({ b, others }: { b: Bottle; others: Bottle[] }) {
   const act = useBottle(b.id)
   const [throwing, setThrowing] = useState(false)
-  const [looking, setLooking] = useState(false)
-  const [story, setStory] = useState(false)
+  const [shown, show] = useShown()
   const past = b.standing === 'past'
   const acts = [act.pour, act.finish, act.undo, act.move, act.merge]
   const error = acts.find((a) => a.error)?.error
@@ -39,11 +38,11 @@ export function BottleTray({ b, others }: { b: Bottle; others: Bottle[] }) {
             {copy.shelf.versionNumber(b.version)}
           </Link>{' '}
           ·{' '}
-          <button type="button" className="underline" onClick={() => setLooking(true)}>
+          <button type="button" className="underline" onClick={() => show('batch')}>
             {copy.shelf.batch}
           </button>{' '}
           ·{' '}
-          <button type="button" className="underline" onClick={() => setStory(true)}>
+          <button type="button" className="underline" onClick={() => show('history')}>
             {copy.shelf.history}
           </button>{' '}
           ·{' '}
@@ -89,11 +88,18 @@ export function BottleTray({ b, others }: { b: Bottle; others: Bottle[] }) {
       <PourOther onPour={act.pour.mutate} />
       {b.place === 'freezer' && <p className="text-sm text-mute">{copy.shelf.leaveATenthEmptyLiquid}</p>}
       <ErrorText id="bottle-error">{error instanceof Refused ? error.message : undefined}</ErrorText>
-      {looking && <BatchDialog id={b.batchID} onClose={() => setLooking(false)} />}
-      {story && <StoryDialog id={b.id} onClose={() => setStory(false)} />}
+      {shown === 'batch' && <BatchDialog id={b.batchID} onClose={() => show()} />}
+      {shown === 'history' && <StoryDialog id={b.id} onClose={() => show()} />}
       {throwing && <ThrowOutDialog b={b} onClose={() => setThrowing(false)} />}
     </Tray>
   )
+}
+
+/** useShown is which dialog of the bottle is open, as its address says. */
+function useShown() {
+  const [params, set] = useSearchParams()
+  const show = (what?: 'batch' | 'history') => set(what ? { show: what } : {}, { replace: true })
+  return [params.get('show'), show] as const
 }
 
 /** WhyThatDate says what a bottle's date rests on, and what else there is to know of keeping it. */

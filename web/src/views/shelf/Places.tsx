@@ -66,7 +66,7 @@ export function Places({ bottles, fridgeC, chosen, drinker, onChoose }: Props) {
     />
   )
   return (
-    <div className="grid gap-2">
+    <div className="grid gap-2 max-sm:hidden">
       <DndContext
         sensors={sensors}
         accessibility={quietly}

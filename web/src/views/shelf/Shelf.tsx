@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react'
-import { Link } from 'wouter'
+import { Link, useLocation } from 'wouter'
 import { useKitchen, usePlan, useShelf } from '../../api/hooks'
-import type { Bottle, PackFigure, Plan } from '../../api/schema'
+import type { Bottle, Plan, Shelf as ShelfNow } from '../../api/schema'
 import { unlessTyping, useKeys } from '../../app/keys'
 import { copy } from '../../copy'
 import { Field } from '../../ui/Field'
@@ -18,12 +18,14 @@ import { Places } from './Places'
 import { Pulps } from './Pulps'
 import { Rhythm } from './Rhythm'
 import { Thermo } from './Thermo'
+import { UseFirst } from './UseFirst'
 
 /** Shelf shows what stands in fridge and freezer, the bottle to use first first. */
 export function Shelf({ id }: { id?: number }) {
   const shelf = useShelf()
   const kitchen = useKitchen()
   const plan = usePlan()
+  const [, go] = useLocation()
   const [chosen, setChosen] = useState(id)
   const [find, setFind] = useState('')
   const [drinker, setDrinker] = useState('')
@@ -36,13 +38,14 @@ export function Shelf({ id }: { id?: number }) {
     return (
       <>
         {id !== undefined && <GoneBottle id={id} />}
-        <EmptyShelf plan={plan.data} packs={shelf.data.packs} />
+        <EmptyShelf plan={plan.data} shelf={shelf.data} />
       </>
     )
   const gone = chosen !== undefined && !bottles.some((b) => b.id === chosen) ? chosen : undefined
   const bottle = gone === undefined ? (bottles.find((b) => b.id === chosen) ?? bottles[0]) : undefined
   const choose = (id: number) => {
     setChosen(id)
+    go(`/shelf/${id}`, { replace: true })
     tray.current?.scrollIntoView({ block: 'nearest' }) // on a phone it stands above the bottles
   }
   const found = bottles.filter((b) =>
@@ -80,6 +83,7 @@ export function Shelf({ id }: { id?: number }) {
       {shelf.error && <Notice urgent>{shelf.error.detail}</Notice>}
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_23.5rem] lg:grid-rows-[auto_1fr]">
         <div className="grid gap-4 lg:row-span-2">
+          <UseFirst bottles={found} chosen={bottle?.id} onChoose={choose} />
           <Places
             bottles={found}
             fridgeC={kitchen.data?.fridgeC}
@@ -137,7 +141,7 @@ function firstWords(bottles: Bottle[]): string {
   return [copy.shelf.pastDate(past), words].filter(Boolean).join(' · ')
 }
 
-function EmptyShelf({ plan, packs }: { plan?: Plan; packs: PackFigure[] }) {
+function EmptyShelf({ plan, shelf }: { plan?: Plan; shelf: ShelfNow }) {
   return (
     <main className="grid gap-4 pt-6">
       <Tray className="max-w-xl">
@@ -149,7 +153,10 @@ function EmptyShelf({ plan, packs }: { plan?: Plan; packs: PackFigure[] }) {
       </Tray>
       {plan && plan.bowls.length > 0 && <Bowls plan={plan} />}
       <CanMake />
-      <Packs packs={packs} />
+      <Packs packs={shelf.packs} />
+      <Pulps pulps={shelf.pulps} />
+      <Thermo />
+      <Rhythm />
     </main>
   )
 }

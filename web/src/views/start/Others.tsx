@@ -8,7 +8,7 @@ import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
 import { toDayAndMonth } from '../../ui/format'
 import { Tray } from '../../ui/Tray'
-import { useBegin } from './useWish'
+import { useBegin, useDuplicate } from './useWish'
 
 /** Write begins with a recipe that is there already, or with an empty page. */
 export function Write() {
@@ -32,6 +32,7 @@ const few = 8
 export function Basics({ basics }: { basics: Basic[] }) {
   const begin = useBegin()
   const [find, setFind] = useState('')
+  const [all, setAll] = useState(false)
   const open = async (b: Basic) => {
     const d = await answer(api.POST('/api/wishes', { body: b.wish }))
     await begin(d.name, d.recipe)
@@ -43,7 +44,7 @@ export function Basics({ basics }: { basics: Basic[] }) {
       <p className="text-note text-mute">{copy.start.basicsIntro}</p>
       <Field label={copy.start.findABasic} value={find} onChange={(e) => setFind(e.target.value)} />
       <ul className="flex flex-wrap gap-1.5">
-        {found.slice(0, few).map((b) => (
+        {found.slice(0, all ? found.length : few).map((b) => (
           <li key={b.name}>
             <Button size="small" onClick={() => open(b)}>
               {b.name}
@@ -51,29 +52,28 @@ export function Basics({ basics }: { basics: Basic[] }) {
           </li>
         ))}
       </ul>
-      {found.length > few && <p className="text-fine text-mute">{copy.start.andMore(found.length - few)}</p>}
+      {found.length > few && !all && (
+        <div>
+          <Button size="small" onClick={() => setAll(true)}>
+            {copy.start.andMore(found.length - few)}
+          </Button>
+        </div>
+      )}
       {found.length === 0 && <p className="text-note">{copy.start.noSuchBasic}</p>}
     </Tray>
   )
 }
 
-/** OwnDrinks are the kitchen's own, the one worked on last first; each can be opened, or begun from anew. */
+/** OwnDrinks are the kitchen's own that were worked on last, and the way to all of them. */
 export function OwnDrinks() {
-  const begin = useBegin()
-  const drinks = useDrinks().data ?? []
-  const [find, setFind] = useState('')
-  const duplicate = async (id: number) => {
-    const d = await answer(api.GET('/api/drinks/{id}', { params: { path: { id } } }))
-    await begin(copy.start.copyOf(d.name), d.draft)
-  }
+  const duplicate = useDuplicate()
+  const drinks = (useDrinks().data ?? []).filter((d) => !d.archived)
   if (drinks.length === 0) return null
-  const found = drinks.filter((d) => d.name.toLowerCase().includes(find.trim().toLowerCase()))
   return (
     <Tray label={copy.start.yourDrinks} className="grid gap-2">
       <h2 className="text-xl">{copy.start.yourDrinks}</h2>
-      <Field label={copy.start.findADrink} value={find} onChange={(e) => setFind(e.target.value)} />
       <ul className="grid">
-        {found.map((d) => (
+        {drinks.slice(0, few).map((d) => (
           <li key={d.id} className="flex items-center gap-2 border-t border-line py-1">
             <Link href={`/bench/${d.id}`} className="grow font-bold underline-offset-4 hover:underline">
               {d.name}
@@ -85,7 +85,9 @@ export function OwnDrinks() {
           </li>
         ))}
       </ul>
-      {found.length === 0 && <p className="text-note">{copy.start.noSuchDrink}</p>}
+      <Link href="/drinks" className="font-bold text-rim underline">
+        {copy.drinks.seeAll}
+      </Link>
     </Tray>
   )
 }

@@ -136,6 +136,14 @@ function HowMuch({ wish, onChange }: PartProps) {
         least={0.5}
         onNumber={(servingsDay) => onChange({ servingsDay })}
       />
+      <NumberField
+        className="w-44"
+        label={copy.start.readyWithin}
+        unit="h"
+        value={wish.withinH || undefined}
+        onNumber={(withinH) => onChange({ withinH })}
+        onEmpty={() => onChange({ withinH: 0 })}
+      />
     </div>
   )
 }

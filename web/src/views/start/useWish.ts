@@ -4,6 +4,7 @@ import { useLocation } from 'wouter'
 import { answer, api, query } from '../../api/client'
 import { refresh } from '../../api/keys'
 import type { Designed, Wish } from '../../api/schema'
+import { copy } from '../../copy'
 
 /** What is asked for where nothing is said yet. */
 const first: Wish = {
@@ -47,6 +48,15 @@ export function useWish() {
   }
 }
 
+/** useDuplicate begins a drink of its own from another as it stands now. */
+export function useDuplicate() {
+  const begin = useBegin()
+  return async (id: number) => {
+    const d = await answer(api.GET('/api/drinks/{id}', { params: { path: { id } } }))
+    await begin(copy.start.copyOf(d.name), d.draft)
+  }
+}
+
 /** useBegin puts a drink on the Bench as one of the kitchen's own. */
 export function useBegin() {
   const client = useQueryClient()
@@ -57,7 +67,7 @@ export function useBegin() {
       const body = { name, recipe, revision: begun.revision }
       await answer(api.PUT('/api/drinks/{id}/draft', { params: { path: { id: begun.id } }, body }))
     }
-    await refresh(client, '/api/drinks')
+    await refresh(client, '/api/drinks', '/api/library')
     go(`/bench/${begun.id}${then}`)
   }
 }
