@@ -109,6 +109,7 @@ func TestACookOutlivesTheServer(t *testing.T) {
 	p := visit(t, k.url)
 	p.expects("ERR_")
 	p.expects("502")
+	p.expects("fetching the script") // the page's worker, looked for while the kitchen is away
 	p.open("/cook/3")
 	p.click("button", "Use as measured")
 	p.sees("148 g")
@@ -119,11 +120,14 @@ func TestACookOutlivesTheServer(t *testing.T) {
 	p.sees("step 2 of", "until")
 	k.kill()
 	p.click("button", "Done")
-	p.sees("Plush Ladle cannot be reached.")
+	p.sees("saved on this device", "step 3 of")
 	k.start()
 	p.until("the page to come back by itself", func() bool {
 		return evaluate[bool](p, "(() => document.querySelector('[aria-label^=\"Pause \"]') !== null)")
 	})
+	p.seesNot("saved on this device")
+	p.sees("step 3 of")
+	p.click("button", "Undo")
 	p.sees("step 2 of", "until")
 	p.click("button", "Undo")
 	p.sees("step 1 of", "148 g")

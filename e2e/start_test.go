@@ -73,6 +73,7 @@ func TestADrinkBeginsFromABasicOrAnotherDrink(t *testing.T) {
 	p.holds("Drink name", "Tiger nut milk")
 	p.open("/start")
 	p.sees("made ")
+	p.click("link", "See all drinks")
 	p.fill("Find a drink", "nog")
 	p.click("button", "Duplicate Pumpkin-seed nog")
 	p.holds("Drink name", "Pumpkin-seed nog, copy")
@@ -87,6 +88,7 @@ func TestADrinkBeginsFromABasicOrAnotherDrink(t *testing.T) {
 func TestTheWayFromAnEmptyKitchenIsShort(t *testing.T) {
 	t.Parallel()
 	p := visit(t, emptyKitchen(t))
+	p.click("button", "Skip all")
 	p.click("button", "Open on the Bench")
 	p.sees("Contains ", "servings of 30 mL")
 	toFigures := p.taps

@@ -11,6 +11,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"plushladle/core/plan"
+	"plushladle/internal/app"
 	"plushladle/internal/app/bench"
 	"plushladle/internal/app/cooking"
 	"plushladle/internal/app/pantry"
@@ -107,6 +108,28 @@ func TestAScaleWeighsOutLineByLine(t *testing.T) {
 	assert.Equal(t, "Water", call[cooking.ScaleNow](c, "GET", "/api/scale", nil).Amount, "the soaked almonds go in whole")
 	assert.Equal(t, "Salt", call[cooking.ScaleNow](c, "POST", "/api/scale/amount", cooking.ForAmount{Key: "line-4"}).Amount)
 	assert.Equal(t, "body.key", c.refused("POST", "/api/scale/amount", cooking.ForAmount{Key: "line-3"}).Errors[0].Location, "syrup comes later")
+}
+
+// Whoever weighs is up: the rest follows at any hour, and the drink is ready later where
+// it has to be.
+func TestTheRestFollowsAtAnyHour(t *testing.T) {
+	t.Parallel()
+	c := onTheScale(t, "200 g almonds", "800 g water")
+	k := app.Settings{
+		System: "us", School: "cautious", FridgeC: 4, JugML: 1000, Theme: "day", Currency: "GBP", Measures: []string{}, KitchenC: 20, ScaleG: 1,
+		HandsQuiet: "20:00-07:30", NoiseQuiet: "18:00-09:30",
+	}
+	call[app.SettingsNow](c, "PUT", "/api/kitchen", k)
+	key := c.plan().Steps[c.plan().Front.Step].Amounts[0].Key
+	for _, hour := range []int{20, 23, 26, 30} {
+		c.now = time.Date(2026, 11, 25, 0, 0, 0, 0, time.UTC).Add(time.Duration(hour) * time.Hour)
+		before := c.plan()
+		call[cooking.WeighedChange](c, "POST", "/api/plan/items/1/weighings", cooking.WeighedNow{Key: key, MassG: before.Steps[before.Front.Step].Amounts[0].MassG * 1.2})
+		item := call[planning.Plan](c, "POST", "/api/plan/items/1/rescale", cooking.Rescale{Key: key}).Items[0]
+		assert.Nil(t, item.Front.Over, hour)
+		assert.Empty(t, item.Trouble)
+		assert.False(t, item.ReadyBy.Before(before.ReadyBy), "not before it was asked for")
+	}
 }
 
 func TestUnpluggedMidPourNothingIsLost(t *testing.T) {

@@ -141,5 +141,5 @@ func (s Service) Rescale(id int64, in Rescale) (planning.Plan, error) {
 		items[at].AsPlanned = &before
 	}
 	items[at].Recipe = items[at].Recipe.WithAmounts(&scaled)
-	return planning.Of(s.Kitchen).KeepPlan(items, at)
+	return planning.Of(s.Kitchen).KeepPlanAtWork(items, at)
 }

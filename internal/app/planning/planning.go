@@ -140,6 +140,56 @@ func (s Service) KeepPlan(items []store.PlanItem, asked int) (Plan, error) {
 	return s.Plan()
 }
 
+// KeepPlanAtWork is KeepPlan for a change at the stove: whoever weighs is up, so that it is
+// never refused for the hours it happens in. The drink is ready later where it has to be.
+func (s Service) KeepPlanAtWork(items []store.PlanItem, at int) (Plan, error) {
+	planned, err := s.scheduled(items, at)
+	if err != nil {
+		planned, err = s.scheduledLater(items, at)
+	}
+	if err != nil {
+		return Plan{}, err
+	}
+	if err := s.store.KeepPlan(planned); err != nil {
+		return Plan{}, err
+	}
+	return s.Plan()
+}
+
+// scheduledLater plans an item for the first moment it can be ready, over sleep and quiet
+// where nothing else is left.
+func (s Service) scheduledLater(items []store.PlanItem, at int) ([]store.PlanItem, error) {
+	w, err := s.work(items, at)
+	if err != nil {
+		return nil, err
+	}
+	_, problem := plan.Make(w.jobs, w.rules)
+	for problem != nil && w.setAside(problem, at) {
+		_, problem = plan.Make(w.jobs, w.rules)
+	}
+	later := slices.Clone(items)
+	if problem != nil && problem.HasLater {
+		later[at].ReadyBy = later[at].ReadyBy.Add(problem.LaterBy)
+		return s.scheduled(later, at)
+	}
+	w.rules.Hands, w.rules.Noise = plan.Quiet{}, plan.Quiet{}
+	made, problem := plan.Make(w.jobs, w.rules)
+	if problem != nil {
+		return nil, s.unplanned(problem, w.items, at)
+	}
+	return w.timed(made), nil
+}
+
+// timed are the items at the times of a plan of them.
+func (w *work) timed(made plan.Plan) []store.PlanItem {
+	for k, lane := range made.Lanes {
+		item := timed(w.items[w.places[k]], lane)
+		item.Proved, item.Trouble, item.LaterMin = made.Proved, "", 0
+		w.items[w.places[k]] = item
+	}
+	return w.items
+}
+
 // work is what is to be planned.
 type work struct {
 	items  []store.PlanItem
@@ -211,11 +261,7 @@ func (s Service) scheduled(items []store.PlanItem, asked int) ([]store.PlanItem,
 	if problem != nil {
 		return nil, s.unplanned(problem, w.items, asked)
 	}
-	for k, lane := range made.Lanes {
-		w.items[w.places[k]] = timed(w.items[w.places[k]], lane)
-		w.items[w.places[k]].Proved, w.items[w.places[k]].Trouble, w.items[w.places[k]].LaterMin = made.Proved, "", 0
-	}
-	return w.items, nil
+	return w.timed(made), nil
 }
 
 // setAside takes a drink that does not fit out of what is planned together: it

@@ -124,6 +124,12 @@ function useAskFirst(r?: Reckoning) {
   return { first, question }
 }
 
+/** writeAtSize writes the amounts anew as they are at the size that is set. */
+async function writeAtSize(bench: BenchDraft) {
+  const body = { name: bench.draft.name, recipe: bench.draft.recipe, madeOn: '' }
+  bench.setRecipe(await answer(api.POST('/api/recipes/at-size', { body })))
+}
+
 function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) {
   const bench = useDraft(drink)
   const reckoning = useReckoning(bench.draft.name, bench.draft.recipe)
@@ -140,10 +146,6 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
   const ask = useAskFirst(r)
   const openWork = (of: WorkSheet) => (of === 'export' ? ask.first(() => setWork(of)) : setWork(of))
   const refused = reckoning.error instanceof Refused ? reckoning.error : undefined
-  const writeAtSize = async () => {
-    const body = { name: bench.draft.name, recipe: bench.draft.recipe, madeOn: '' }
-    bench.setRecipe(await answer(api.POST('/api/recipes/at-size', { body })))
-  }
   const { kept, edits } = bench
   const backTo = useCallback(
     (number: number) => {
@@ -156,7 +158,7 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
     <main className="flex grow flex-col gap-3 max-sm:pb-16">
       <div className="flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
         <DrinkTitle bench={bench} onVersion={backTo} />
-        <SizeBar bench={bench} reckoning={r} error={refused?.message} onWriteAtSize={writeAtSize} />
+        <SizeBar bench={bench} reckoning={r} error={refused?.message} onWriteAtSize={() => writeAtSize(bench)} />
       </div>
       {bench.state.is === 'conflict' && <Conflict bench={bench} onReopen={onReopen} />}
       <div className="grid grow items-start gap-4 md:grid-cols-2 xl:grid-cols-[minmax(0,31.5rem)_minmax(0,1fr)_minmax(0,23.5rem)]">

@@ -16,7 +16,7 @@ export function SettingsView() {
         <h1 className="text-title leading-tight">{copy.app.settings}</h1>
         <p className="text-note text-mute">{copy.app.howYourKitchenMeasuresChills}</p>
       </div>
-      <SettingsForm key={kitchen.data.timeZone ? 'zoned' : 'new'} now={kitchen.data} />
+      <SettingsForm now={kitchen.data} />
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-2">
         <Tray label={copy.app.devices}>
           <Devices />

@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { Refused } from '../../api/client'
 import { useSetKitchen } from '../../api/hooks'
 import { Settings as limits } from '../../api/limits'
@@ -47,6 +47,12 @@ export function SettingsForm({ now }: { now: Settings }) {
   const set = useSetKitchen()
   const [saved, setSaved] = useState(false)
   const form = useFields(typedLimits, typedOf(now))
+  const zone = now.timeZone ?? ''
+  const setZone = form.choose('timeZone')
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a kitchen without one gets the browser's while this is open, once
+  useEffect(() => {
+    if (zone !== '') setZone(zone)
+  }, [zone])
   const save = form.submit(async (typed) => {
     const { measures, revision, welcomed } = now // as they were when this was opened
     await set.mutateAsync({ measures, revision, welcomed, ...settled(typed) })
