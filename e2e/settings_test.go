@@ -7,6 +7,7 @@ import (
 	"time"
 
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 )
 
 // Units, hours and the week are the kitchen's: set on one page, and shown so everywhere.
@@ -52,4 +53,43 @@ func choose(p *page, label, option string) {
 	p.t.Helper()
 	p.click("combobox", label)
 	p.click("option", option)
+}
+
+// The whole kitchen speaks another language: the page, what the kitchen says, and the names
+// of ingredients.
+func TestTheKitchenSpeaksSpanish(t *testing.T) {
+	t.Parallel()
+	p := visit(t, ownProgram(t).url)
+	p.open("/settings")
+	choose(p, "Language", "Español")
+	p.click("button", "Save")
+	p.sees("Ajustes", "Regla de conservación", "Temperatura del frigorífico")
+	require.Empty(t, axeFaults(p))
+	p.click("link", "Mesa")
+	p.sees("Contiene pacana", "No es para neighbour (contiene pacana, emparentado con nuez)", "remojar 8 h, escurrir y lavar", "Dulzor", "Guardar versión")
+	look(p, "es-bench")
+	p.click("link", "Plan")
+	p.sees("Lista de la compra", "Pon en remojo:", "sésamo")
+	look(p, "es-plan")
+	p.open("/cook/3")
+	p.sees("paso 1 de", "Falta 1 de 7 ingredientes", "cuenco de remojo de al menos")
+	look(p, "es-cook")
+	p.open("/shelf")
+	p.sees("Por qué esta fecha", "según la regla tradicional", "Frigorífico, a 4 °C")
+	look(p, "es-shelf")
+	p.open("/pantry")
+	p.sees("Cucharas y tazas", "Nueces pecanas")
+	look(p, "es-pantry")
+	p.open("/start")
+	p.sees("¿Qué te apetece hacer?", "Nueces pecanas", "crema para café")
+	p.click("button", "Abrir en la Mesa")
+	p.sees("Ya está hecha", "Sirope de arce", "Agua")
+	look(p, "es-wish")
+	p.click("link", "Ajustes")
+	choose(p, "Idioma", "English")
+	p.click("button", "Guardar")
+	p.sees("Settings", "Fridge temperature")
+	p.click("link", "Bench") // what was kept in Spanish is understood in English
+	p.sees("Made it", "Contains ")
+	p.seesNot("Needs attention")
 }

@@ -33,6 +33,11 @@ var Standard = sync.OnceValue(func() *Catalogue {
 	if err == nil {
 		err = c.readNames(namesCSV)
 	}
+	for language, text := range translations {
+		if err == nil {
+			err = c.readTranslations(language, text)
+		}
+	}
 	if err != nil {
 		panic("ingredient: embedded catalogue: " + err.Error())
 	}

@@ -213,6 +213,7 @@ type Ingredient struct {
 	Character   string                    // what a sweetener brings besides sweetness
 	Source      string                    // where the figures are from; "from memory" where they are
 	tags        Tag                       // what it is apart from its figures, see Has
+	inLanguage  map[string]string         // its name by language, besides its own
 	folded      [][]rune                  // its name and aliases, for the search
 	fits        map[string]bool           // words that may stand beside its name
 	nots        map[string]bool           // words that may not

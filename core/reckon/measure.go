@@ -39,7 +39,7 @@ func settle(lines []Weighed) {
 func otherwise(lines []Weighed, n int) float64 {
 	g := 0.
 	for m, other := range lines {
-		if m != n && other.Line.Ingredient == lines[n].Line.Ingredient && !other.Line.Amount.IsToTotal() {
+		if m != n && other.Line.Ingredient.Is(lines[n].Line.Ingredient) && !other.Line.Amount.IsToTotal() {
 			g += other.MassG
 		}
 	}

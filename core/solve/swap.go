@@ -78,7 +78,7 @@ const leastFat = .005
 
 // isPart tells whether an ingredient is in a blend.
 func isPart(i, blend *ingredient.Ingredient) bool {
-	return slices.ContainsFunc(blend.Parts, func(p ingredient.Share) bool { return p.Ingredient == i })
+	return slices.ContainsFunc(blend.Parts, func(p ingredient.Share) bool { return p.Ingredient.Is(i) })
 }
 
 // countRatio is how many pieces of one ingredient stand for one of another.

@@ -373,7 +373,7 @@ func (w Wish) sweetened(d reckon.Drink, aim kindAim) (reckon.Drink, bool) {
 	turn := Turn{To: map[reckon.DialName]float64{}, Give: map[reckon.DialName]int{}}
 	if to := aim.sweetG[w.sweetness()]; to > 0 {
 		turn.To[reckon.Sweetness] = to
-		turn.Give[reckon.Sweetness] = slices.IndexFunc(d.Lines, func(l recipe.Line) bool { return l.Ingredient == w.sweetener() })
+		turn.Give[reckon.Sweetness] = slices.IndexFunc(d.Lines, func(l recipe.Line) bool { return l.Ingredient.Is(w.sweetener()) })
 	}
 	if aim.fatPct > r.FatPct {
 		turn.To[reckon.Fat] = aim.fatPct
@@ -429,7 +429,7 @@ func (w Wish) lasting(d *reckon.Drink, r *reckon.Reckoning) *Lasting {
 	whole := math.Max(1, math.Floor(keeps))
 	out := &Lasting{KeepsDays: whole, Makings: int(math.Ceil(w.Days / whole)), FreezePct: 100 * (w.Days - whole) / w.Days}
 	bare := *d
-	bare.Lines = slices.DeleteFunc(slices.Clone(d.Lines), func(l recipe.Line) bool { return l.Ingredient == w.sweetener() })
+	bare.Lines = slices.DeleteFunc(slices.Clone(d.Lines), func(l recipe.Line) bool { return l.Ingredient.Is(w.sweetener()) })
 	if len(bare.Lines) == len(d.Lines) {
 		return out
 	}

@@ -69,7 +69,7 @@ func (s *Kitchen) readWays() (kitchen.Setup, error) {
 		return kitchen.Setup{}, err
 	}
 	ways.Prices, ways.Drinkers = pricesOf(larder.Prices), drinkersOf(larder.Drinkers)
-	ways.Catalogue = ingredient.Standard().With(ownRows(larder.Ingredients)...)
+	ways.Catalogue = ingredient.Standard().In(settings.Language).With(ownRows(larder.Ingredients)...)
 	drinks, err := s.Store.Drinks()
 	if err != nil {
 		return kitchen.Setup{}, err

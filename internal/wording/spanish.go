@@ -234,7 +234,7 @@ var spanishTools = map[string]string{
 	"tool-kettle":            "hervidor, y una olla para la infusión",
 	"tool-juicer":            "extractor",
 	"tool-blender":           "batidora, llena hasta la línea de %.0[1]f mL",
-	"tool-strainer":          "%[1]s, limpio y seco",
+	"tool-strainer":          "%[1]s; limpio y seco todo",
 	"tool-bowl":              "cuenco de al menos %.0[1]f mL para colar, y otro para la pulpa",
 	"tool-pan":               "cazuela, cuchara y hielo para el baño de hielo",
 	"tool-thermometer":       "termómetro, para enfriar",

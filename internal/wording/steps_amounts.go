@@ -1,6 +1,8 @@
 package wording
 
 import (
+	"cmp"
+
 	"plushladle/core/ingredient"
 	"plushladle/core/plan"
 )
@@ -23,14 +25,17 @@ func Ingredient(a plan.ItemAmount) string {
 // Stage says when a line goes in, where its words do not say so; empty for the jug's.
 func Stage(s ingredient.Stage) string { return phrase("stage-" + string(s)) }
 
-// Allergens are the names of allergens by their codes.
-func Allergens(codes []string) []string {
-	out := make([]string, len(codes))
-	for n, code := range codes {
-		out[n] = code
-		if name := phrase("allergen-" + code); name != "" {
-			out[n] = name
-		}
+// Allergens are the names of allergens in the kitchen's language.
+func Allergens(names []string) []string {
+	out := make([]string, len(names))
+	for n, name := range names {
+		out[n] = Allergen(name)
 	}
 	return out
+}
+
+// Allergen is an allergen's name, as labels have it, in the kitchen's language; one that no
+// list has stays as it is.
+func Allergen(name string) string {
+	return cmp.Or(phrase("allergen-"+name), name)
 }

@@ -63,10 +63,28 @@ func Text(t say.Text) string {
 		return fmt.Sprint(t.Args[0])
 	case "part-of-day":
 		return PartOfDay(t.Args[0].(time.Time))
+	case "contains-allergen", "contains-kin", "adds-allergen", "takes-out":
+		return fill(sentence(t.Code), named(t.Args))
 	case "fault":
 		return told(fmt.Sprint(t.Args[0]), t.Args[1].(say.Text))
 	}
 	return fill(sentence(t.Code), t.Args)
+}
+
+// named are names of allergens in the kitchen's language.
+func named(args []any) []any {
+	out := make([]any, len(args))
+	for n, a := range args {
+		switch a := a.(type) {
+		case string:
+			out[n] = Allergen(a)
+		case []string:
+			out[n] = Allergens(a)
+		default:
+			out[n] = a
+		}
+	}
+	return out
 }
 
 // Texts are sentences, one of each text.

@@ -2,6 +2,7 @@ package bench
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 
 	"plushladle/core/fault"
@@ -46,9 +47,26 @@ func (b *bench) place(field, key string) (int, error) {
 
 // changed is the recipe that the core made of it, reckoned.
 func (b *bench) changed(d *reckon.Drink) (kitchen.Recipe, Reckoning, error) {
-	f := b.typed.Changed(&b.drink, d)
+	f := b.typed.Changed(&b.drink, b.named(d))
 	r, err := b.s.ReckonRecipe(d.Name, f, b.s.Now())
 	return f, r, err
+}
+
+// named is a drink whose added lines bear the names of the kitchen's language: the core
+// takes what it adds from the catalogue that ships.
+func (b *bench) named(d *reckon.Drink) *reckon.Drink {
+	out := *d
+	out.Lines = slices.Clone(d.Lines)
+	for n := range out.Lines {
+		l := &out.Lines[n]
+		if l.Ingredient == nil || l.Name != l.Ingredient.Name {
+			continue
+		}
+		if local, ok := b.ways.Catalogue.ByID(l.Ingredient.ID); ok && local != l.Ingredient {
+			l.Ingredient, l.Name = local, local.Name
+		}
+	}
+	return &out
 }
 
 // Turn asks for a dial to be set, by a place on its scale or by its figure.

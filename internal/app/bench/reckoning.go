@@ -222,7 +222,7 @@ func present(d *reckon.Drink, keys []string, lineErrors []error, r *reckon.Recko
 	if r.Raw != nil {
 		out.Raw = &RawFigure{r.Raw.Kept, wording.Text(r.Raw.Told())}
 	}
-	out.Kind, out.KindFrom, out.Allergens = string(r.Kind), string(r.KindFrom), app.OrEmpty(r.Allergens)
+	out.Kind, out.KindFrom, out.Allergens = string(r.Kind), string(r.KindFrom), wording.Allergens(r.Allergens)
 	if r.Drink == nil {
 		return out
 	}
@@ -364,7 +364,7 @@ type Suggestion struct {
 func suggest(amount quantity.Amount, found []*ingredient.Ingredient) []Suggestion {
 	out := make([]Suggestion, len(found))
 	for n, i := range found {
-		out[n] = Suggestion{ID: i.ID, Name: i.Name, Line: strings.TrimSpace(amount.String() + " " + i.Name), Role: string(i.Role), Allergens: app.OrEmpty(i.Allergens)}
+		out[n] = Suggestion{ID: i.ID, Name: i.Name, Line: strings.TrimSpace(amount.String() + " " + i.Name), Role: string(i.Role), Allergens: wording.Allergens(i.Allergens)}
 	}
 	return out
 }

@@ -88,7 +88,7 @@ func (s Service) Pantry() (Pantry, error) {
 	for n, d := range larder.Drinkers {
 		out.Drinkers[n] = PantryDrinker{d.ID, d.Drinker, d.Revision}
 	}
-	out.Ingredients = pantryRows(larder)
+	out.Ingredients = pantryRows(larder, settings.Language)
 	there, err := s.store.Stock()
 	for n := range out.Ingredients {
 		out.Ingredients[n].StockG = there[out.Ingredients[n].ID]
@@ -96,7 +96,7 @@ func (s Service) Pantry() (Pantry, error) {
 	return out, err
 }
 
-func pantryRows(larder store.Larder) []PantryRow {
+func pantryRows(larder store.Larder, language string) []PantryRow {
 	prices := map[string]store.Price{}
 	for _, p := range larder.Prices {
 		prices[p.Ingredient] = p
@@ -111,7 +111,7 @@ func pantryRows(larder store.Larder) []PantryRow {
 		row.OwnID, row.Own, row.OwnRevision = own.ID, &own.Row, own.Revision
 		rows = append(rows, row)
 	}
-	for _, i := range ingredient.Standard().All() {
+	for _, i := range ingredient.Standard().In(language).All() {
 		if !i.Has(ingredient.TagRefused) {
 			rows = append(rows, pantryRow(i, prices[i.ID]))
 		}
@@ -121,7 +121,7 @@ func pantryRows(larder store.Larder) []PantryRow {
 
 func pantryRow(i *ingredient.Ingredient, p store.Price) PantryRow {
 	row := PantryRow{
-		ID: i.ID, Name: i.Name, Role: string(i.Role), Allergens: app.OrEmpty(i.Allergens), Vegan: i.Vegan, Source: i.Source,
+		ID: i.ID, Name: i.Name, Role: string(i.Role), Allergens: wording.Allergens(i.Allergens), Vegan: i.Vegan, Source: i.Source,
 		Revision: p.Revision, InShellPct: i.EdibleShare * 100, Price: p.Price, Pack: p.Pack, InShell: p.EdibleShare > 0 && p.EdibleShare < 1, Lacks: lacks(i),
 	}
 	if p.Price > 0 {
@@ -409,9 +409,15 @@ type AllergenChoice struct {
 
 func (s Service) FindAllergens(typed string) ([]AllergenChoice, error) {
 	found := caution.FindAllergens(typed)
+	for _, a := range caution.Allergens() { // by its name in the kitchen's language too
+		isIn := slices.ContainsFunc(found, func(f caution.Allergen) bool { return f.Code == a.Code })
+		if !isIn && strings.Contains(strings.ToLower(wording.Allergen(a.Name)), strings.ToLower(strings.TrimSpace(typed))) {
+			found = append(found, a)
+		}
+	}
 	out := make([]AllergenChoice, len(found))
 	for n, a := range found {
-		out[n] = AllergenChoice{a.Code, a.Name, len(a.Of) > 0, a.Kin}
+		out[n] = AllergenChoice{a.Code, wording.Allergen(a.Name), len(a.Of) > 0, a.Kin}
 	}
 	return out, nil
 }

@@ -705,7 +705,8 @@ export const en = {
     alertMeInTime: ' Alert me in time',
     whatStillHelps: 'What still helps:',
     getReady: 'Get ready',
-    ofIngredientsAreShort: (short: Said, lines: Said) => `${short} of ${lines} ingredients are short.`,
+    ofIngredientsAreShort: (short: Said, lines: Said) =>
+      `${short} of ${lines} ingredients ${short === 1 ? 'is' : 'are'} short.`,
     youHaveEverything: 'You have everything.',
     short: (shortG: Said) => `${shortG} short`,
     tooMuchTakeSomeOut: (overG: Said, name: Said) => `${overG} too much: ${name}. Take some out, or choose:`,

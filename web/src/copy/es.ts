@@ -743,7 +743,8 @@ export const es: typeof en = {
     alertMeInTime: ' Avisarme a tiempo',
     whatStillHelps: 'Lo que aún ayuda:',
     getReady: 'Preparar',
-    ofIngredientsAreShort: (short: Said, lines: Said) => `Faltan ${short} de ${lines} ingredientes.`,
+    ofIngredientsAreShort: (short: Said, lines: Said) =>
+      `${short === 1 ? 'Falta' : 'Faltan'} ${short} de ${lines} ingredientes.`,
     youHaveEverything: 'Lo tienes todo.',
     short: (shortG: Said) => `faltan ${shortG}`,
     tooMuchTakeSomeOut: (overG: Said, name: Said) => `Sobran ${overG}: ${name}. Quita un poco o elige:`,

@@ -9,6 +9,7 @@ import { classes } from '../../ui/classes'
 import { ErrorText } from '../../ui/Field'
 import { toGrams, toTwoFigures } from '../../ui/format'
 import { Menu, MenuCheck, MenuHead, MenuItem, MenuRule } from '../../ui/Menu'
+import { language } from '../../ui/units'
 import { LineQuestion } from './LineQuestion'
 import { explain } from './sheets/explain'
 import type { Lesson } from './Teach'
@@ -91,6 +92,8 @@ function NameCell({ line, figure, edits, errorID, onTyping }: CellProps & { onTy
     onTyping(is ? line.key : undefined)
   }
   const wrong = figure?.errorField === 'ingredient'
+  // what was written stays; unless it is being changed it is shown by its name in the kitchen's language
+  const shown = !here && language !== 'en' && figure?.understood ? figure.name : line.ingredient
   const details = [
     line.isNote && copy.bench.noteNotCounted,
     figure?.contributes,
@@ -103,7 +106,7 @@ function NameCell({ line, figure, edits, errorID, onTyping }: CellProps & { onTy
     <div className="min-w-0 grow @max-md:w-[85%]" onFocus={() => attend(true)} onBlur={() => attend(false)}>
       <Combobox
         label={copy.bench.ingredient}
-        value={line.ingredient}
+        value={shown}
         items={suggestions.data ?? []}
         textOf={(s) => s.name}
         show={(s) => s.name}
