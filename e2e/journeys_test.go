@@ -277,6 +277,8 @@ func TestNoSeriousAccessibilityFault(t *testing.T) {
 			"cup":      func() { p.open("/"); p.work("In a cup of coffee", "Risk of splitting") },
 			"compare":  func() { p.open("/"); p.work("Compare", "g in 100 mL") },
 			"pantry":   func() { p.open("/pantry"); p.sees("Spoons and cups", "Drinkers") },
+			"drinks":   func() { p.open("/drinks"); p.sees("Archive", "Sort by") },
+			"welcome":  func() { p.open("/welcome"); p.sees("Step 1 of 3") },
 			"settings": func() { p.open("/settings"); p.sees("Fridge temperature", "Restore a backup") },
 			"price":    func() { p.open("/pantry"); p.click("button", "Price and stock of Walnuts"); p.sees("Pack size") },
 			"cook":     func() { p.open("/cook/3"); p.sees("step 1 of") },

@@ -6,6 +6,7 @@ import (
 	"bytes"
 	"strings"
 	"testing"
+	"time"
 
 	"github.com/chromedp/chromedp/kb"
 	"github.com/stretchr/testify/assert"
@@ -154,4 +155,98 @@ func TestTheShoppingListIsTakenAlong(t *testing.T) {
 	p.sees("Copied.")
 	pdf := p.printed()
 	assert.Equal(t, 1, bytes.Count(pdf, []byte("/Type /Page\n")), "on one page")
+}
+
+// By the keyboard alone: from an empty kitchen to a bottle on the shelf, and a glass of it.
+func TestTheKeyboardAloneGoesFromStartToBottle(t *testing.T) {
+	t.Parallel()
+	p := visit(t, emptyKitchen(t))
+	p.sees("Welcome to Plush Ladle")
+	reach(p, "Skip all")
+	p.press(kb.Enter)
+	p.sees("Open on the Bench")
+	reach(p, "Open on the Bench")
+	p.press(kb.Enter)
+	p.sees("Contains ", "servings of 30 mL")
+	reach(p, "Made it")
+	p.press(kb.Enter)
+	p.sees("Expected yield")
+	reach(p, "Bottle")
+	p.press(kb.Enter)
+	p.sees("Why this date")
+	reach(p, "Pour 30 mL")
+	p.press(kb.Enter)
+	p.sees("30 mL", "Undo the last pour")
+	assert.Eventually(t, func() bool { return ask(t, p.url, "GET", "/api/shelf", nil)["totalML"].(float64) < 500 }, 5*time.Second, 50*time.Millisecond)
+}
+
+// mostTabs is more than any view has to step through.
+const mostTabs = 160
+
+// reach goes on by the Tab key until something of that name has the keyboard.
+func reach(p *page, name string) {
+	p.t.Helper()
+	for range mostTabs {
+		p.press(kb.Tab)
+		if strings.HasPrefix(p.focused(), name) {
+			return
+		}
+	}
+	p.t.Fatalf("%d steps of the Tab key do not come to %q; the keyboard is at %q", mostTabs, name, p.focused())
+}
+
+// Drinks are found, put away and brought back; one that was put away is offered nowhere.
+func TestDrinksAreALibrary(t *testing.T) {
+	t.Parallel()
+	p := visit(t, demoKitchen(t))
+	p.open("/drinks")
+	p.sees("Pecan flask creamer", "a litre", "made ", "Not for neighbour")
+	look(p, "drinks")
+	choose(p, "Kind", "horchata")
+	p.seesNot("Pecan flask creamer")
+	p.sees("Barley and melon-seed horchata")
+	p.click("button", "Archive Barley and melon-seed horchata")
+	p.sees("No drink fits")
+	p.click("checkbox", "Show archived")
+	p.sees("Barley and melon-seed horchata")
+	p.open("/")
+	p.click("button", "Drinks")
+	p.sees("Pistachio and rosewater")
+	p.seesNot("Barley and melon-seed horchata")
+	p.press(kb.Escape)
+	p.open("/drinks")
+	p.click("checkbox", "Show archived")
+	p.click("button", "Bring back Barley and melon-seed horchata")
+	p.find("button", "Archive Barley and melon-seed horchata")
+}
+
+// What else is to be bought is written on the list, ticked and taken off.
+func TestTheListHasItemsOfTheCooksOwn(t *testing.T) {
+	t.Parallel()
+	p := visit(t, demoKitchen(t))
+	p.open("/plan/shopping")
+	p.fill("Add to the list", "paper filters")
+	p.press(kb.Enter)
+	p.sees("paper filters")
+	p.click("checkbox", "paper filters")
+	p.until("it is in the basket", func() bool {
+		var items []map[string]any
+		askFor(t, p.url, "GET", "/api/shopping", nil, &items)
+		return len(items) == 1 && items[0]["done"] == true
+	})
+	p.click("button", "Take paper filters off the list")
+	p.seesNot("paper filters")
+}
+
+// What cannot be made by then is not proposed.
+func TestAnIdeaIsReadyInTime(t *testing.T) {
+	t.Parallel()
+	p := visit(t, demoKitchen(t))
+	p.open("/start")
+	p.expects("422")
+	p.click("button", "Almonds")
+	p.fill("Ready within", "3")
+	p.sees("it would take at least 7.5 hours", "choose a base that needs no soak")
+	p.click("button", "Almonds")
+	p.sees("Open on the Bench")
 }

@@ -12,3 +12,11 @@ func Band(code string) string {
 	}
 	return phrase("band-" + code)
 }
+
+// DialUnit is what a dial counts in, where that is a word.
+func DialUnit(unit string) string {
+	if words := phrase("unit-" + unit); words != "" {
+		return words
+	}
+	return unit
+}

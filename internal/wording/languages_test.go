@@ -62,4 +62,9 @@ func TestSpanishIsSpokenWhereItIsAsked(t *testing.T) {
 	assert.Equal(t, `amount: "poco" no es una cantidad; escríbelo como "1 1/2 cups", "250 g", "2 tbsp + 1 tsp", "3-4 pieces" o "a pinch"`, Error(fault.New("amount", "poco", "not-an-amount")))
 	assert.Equal(t, "lun 30 nov, mañana", PartOfDay(time.Date(2026, 11, 30, 9, 0, 0, 0, time.UTC)))
 	assert.Equal(t, "2 días", DaysLeft(2))
+	assert.Equal(t, "1,5 L", Volume(1500))
+	assert.Equal(t, "grasa: de 3,33 a 12,3 %", Text(say.Of("fat-goes", 3.3333, 12.345)))
+	in(t, Style{Language: "es", Volumes: "us", Fahrenheit: true})
+	assert.Equal(t, "un frigorífico a 43,7 °F la envejece 1,39 veces más deprisa que a 39 °F", Text(say.Of("fridge-rate", 6.5, 1.3889)))
+	assert.Equal(t, "0,5 fl oz", Volume(15))
 }

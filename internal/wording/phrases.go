@@ -373,4 +373,5 @@ var phrases = map[string]string{
 	"allergen-mustard":                 "mustard",
 	"allergen-lupin":                   "lupin",
 	"allergen-sulphites":               "sulphites",
+	"unit-cups":                        "cups",
 }

@@ -15,7 +15,7 @@ func Volume(ml float64) string {
 	if ml < 1000 {
 		return inUnits(fmt.Sprintf("%.0f mL", ml))
 	}
-	return inUnits(strconv.FormatFloat(math.Round(ml/10)/100, 'f', -1, 64) + " L")
+	return inUnits(decimal(strconv.FormatFloat(math.Round(ml/10)/100, 'f', -1, 64)) + " L")
 }
 
 // Days counts days.

@@ -495,4 +495,5 @@ var spanishPhrases = map[string]string{
 	"allergen-mustard":                 "mostaza",
 	"allergen-lupin":                   "altramuz",
 	"allergen-sulphites":               "sulfitos",
+	"unit-cups":                        "tazas",
 }

@@ -98,16 +98,20 @@ const (
 // converted is a written figure in the kitchen's unit: whole where it was, fluid ounces to
 // a tenth below ten.
 func (s *Style) converted(written, unit string) (figure, as string) {
-	v, err := strconv.ParseFloat(strings.NewReplacer(",", "", "−", "-").Replace(written), 64)
+	plain := strings.NewReplacer(",", "", "−", "-")
+	if s.Language == "es" { // 1.500,5
+		plain = strings.NewReplacer(".", "", ",", ".", "−", "-")
+	}
+	v, err := strconv.ParseFloat(plain.Replace(written), 64)
 	if err != nil {
 		return written, unit
 	}
 	if unit == "°C" {
 		decimals := 0
-		if strings.Contains(written, ".") {
+		if v != math.Trunc(v) {
 			decimals = 1
 		}
-		return strings.Replace(strconv.FormatFloat(v*1.8+32, 'f', decimals, 64), "-", "−", 1), "°F"
+		return decimal(strings.Replace(strconv.FormatFloat(v*1.8+32, 'f', decimals, 64), "-", "−", 1)), "°F"
 	}
 	if unit == "L" {
 		v *= 1000
@@ -121,5 +125,5 @@ func (s *Style) converted(written, unit string) (figure, as string) {
 	} else {
 		ounces = math.Round(ounces)
 	}
-	return strconv.FormatFloat(ounces, 'f', -1, 64), "fl oz"
+	return decimal(strconv.FormatFloat(ounces, 'f', -1, 64)), "fl oz"
 }

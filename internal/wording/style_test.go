@@ -59,7 +59,7 @@ func TestDaysAndTheClockAsAPlaceHasThem(t *testing.T) {
 }
 
 // manyOf are the beginnings of phrases that there is one of for each code of something.
-var manyOf = regexp.MustCompile(`^(apart|cooling|stored-in|pulp|state|doubt|offer-heat|offer-strain|one|many|known-from|swap|wish|drink|base|stream|working|constant|change|dial|band|flavour|place|stage|longest-gap|allergen)-`)
+var manyOf = regexp.MustCompile(`^(apart|cooling|stored-in|pulp|state|doubt|offer-heat|offer-strain|one|many|known-from|swap|wish|drink|base|stream|working|constant|change|dial|band|flavour|place|stage|longest-gap|allergen|unit)-`)
 
 // Every phrase that is said has words, and none is there that nobody says.
 func TestEveryPhraseIsSaid(t *testing.T) {

@@ -131,10 +131,18 @@ type figure float64
 // Format writes %s to three figures and %.1f and the like as for any number.
 func (f figure) Format(s fmt.State, verb rune) {
 	if verb == 's' || verb == 'v' {
-		_, _ = s.Write([]byte(number(float64(f))))
+		_, _ = s.Write([]byte(decimal(number(float64(f)))))
 		return
 	}
-	fmt.Fprintf(s, fmt.FormatString(s, verb), float64(f))
+	_, _ = s.Write([]byte(decimal(fmt.Sprintf(fmt.FormatString(s, verb), float64(f)))))
+}
+
+// decimal writes a figure with the language's decimal mark.
+func decimal(figure string) string {
+	if style.Load().Language == "es" {
+		return strings.Replace(figure, ".", ",", 1)
+	}
+	return figure
 }
 
 // number writes three figures.

@@ -338,7 +338,7 @@ func presentDials(r *reckon.Reckoning, keys []string) []Dial {
 	out := make([]Dial, len(r.Dials))
 	for n, d := range r.Dials {
 		out[n] = Dial{
-			Code: string(d.Code), Name: wording.Dial(d.Code), Known: d.Known, Value: d.Value, Further: d.Further, Unit: d.Unit,
+			Code: string(d.Code), Name: wording.Dial(d.Code), Known: d.Known, Value: d.Value, Further: d.Further, Unit: wording.DialUnit(d.Unit),
 			Position: d.Position, FurtherPosition: d.FurtherP, Band: wording.Band(d.Band), Bands: make([]Band, len(d.Bands)),
 		}
 		for m, b := range d.Bands {

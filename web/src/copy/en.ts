@@ -306,6 +306,17 @@ export const en = {
     drinks: 'Drinks ',
     drinksOpenAnotherOrStart: 'Drinks: open another or start a new one',
     deleteThisDrink: 'Delete this drink',
+    kindWords: {
+      milk: 'milk',
+      creamer: 'creamer',
+      cream: 'cream',
+      horchata: 'horchata',
+      nog: 'nog',
+      concentrate: 'concentrate',
+      chocolate: 'chocolate',
+      brewed: 'brewed',
+      cooler: 'cooler',
+    } as Record<string, string>,
     loads: (n: number) => counted(n, 'load', 'loads'),
     fillLine: (fillML: Said, loads: Said) => `fill line ${fillML} · ${loads}`,
     jugOfMilkAndOf: (drinkML: Said, pulpG: Said, loads: Said, fillML: Said) =>

@@ -1,14 +1,16 @@
 import { copy } from '../copy'
-import { inUnits, isMetric, locale } from './units'
+import { inUnits, isMetric, language, locale } from './units'
 
 /** Writing figures and dates. Nothing here reckons: it only rounds for the eye. */
 
 const number = (most: number, least = 0) =>
   new Intl.NumberFormat(locale, { maximumFractionDigits: most, minimumFractionDigits: least })
 
-/** plain is number with a point, whatever the locale, for what inUnits reads. */
+/** plain is number as inUnits reads it. */
 const plain = (most: number) =>
-  isMetric ? number(most) : new Intl.NumberFormat('en-GB', { maximumFractionDigits: most })
+  isMetric
+    ? number(most)
+    : new Intl.NumberFormat(language === 'es' ? 'es-ES' : 'en-GB', { maximumFractionDigits: most })
 
 const whole = number(0)
 const tenth = number(1, 1)

@@ -53,10 +53,15 @@ export function inUnits(sentence: string, u = kitchenUnits): string {
   })
 }
 
+/** A figure as the language writes it: 1,500.5, or 1.500,5. */
+const plain = (written: string) =>
+  language === 'es' ? written.replaceAll('.', '').replace(',', '.') : written.replaceAll(',', '')
+const decimal = (figure: string) => (language === 'es' ? figure.replace('.', ',') : figure)
+
 function converted(written: string, unit: string, u: Units): string {
-  const v = Number(written.replaceAll(',', '').replace('−', '-'))
+  const v = Number(plain(written).replace('−', '-'))
   if (Number.isNaN(v)) return written
-  if (unit === '°C') return (v * 1.8 + 32).toFixed(written.includes('.') ? 1 : 0).replace('-', '−')
+  if (unit === '°C') return decimal((v * 1.8 + 32).toFixed(Number.isInteger(v) ? 0 : 1)).replace('-', '−')
   const ounces = (unit === 'L' ? v * 1000 : v) / (ounceML[u.volumes] ?? 1)
-  return String(ounces < 10 ? Math.round(ounces * 10) / 10 : Math.round(ounces))
+  return decimal(String(ounces < 10 ? Math.round(ounces * 10) / 10 : Math.round(ounces)))
 }

@@ -88,7 +88,7 @@ export const JugDrawing = memo(function JugDrawing({ r }: { r: Reckoning }) {
         <Figures r={r} milkTop={milkTop} pulpTop={pulpTop} />
       </svg>
       <figcaption className="text-center text-note text-mute">
-        {r.kind}
+        {copy.bench.kindWords[r.kind] ?? r.kind}
         {r.kindFrom === 'guess' && copy.bench.estimated}, {toWhole(r.drinkG)} g
         {jug.strains > 1 && copy.bench.strainedInBatches(jug.strains)}
       </figcaption>
