@@ -47,7 +47,8 @@ const find = (role, name) => {
   }
   if (!uncovered(middle())) el.scrollIntoView({ block: 'center' })
   const { X, Y } = middle()
-  const Able = !el.disabled && el.getAttribute('aria-disabled') !== 'true' && uncovered({ X, Y })
+  // fonts that are still to come move what stands below them
+  const Able = document.fonts.status === 'loaded' && !el.disabled && el.getAttribute('aria-disabled') !== 'true' && uncovered({ X, Y })
   return { X, Y, There: true, Able, Value: String(el.value ?? '') }
 }
 const shown = () =>

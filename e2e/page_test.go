@@ -147,7 +147,7 @@ func isBetweenPages(err error) bool {
 }
 
 // pollEvery is how long is waited between two looks at the page: looking is work for it too.
-const pollEvery = 60 * time.Millisecond
+const pollEvery = 80 * time.Millisecond
 
 // until waits for a condition and says what was on the page where it fails.
 func (p *page) until(what string, holds func() bool) {

@@ -7,6 +7,7 @@ import (
 	"log/slog"
 	"net"
 	"strconv"
+	"strings"
 	"time"
 
 	"plushladle/internal/authority"
@@ -43,7 +44,9 @@ func (f listenFlag) secure(data string, bound net.Addr, config *kitchenhttp.Conf
 	if err != nil {
 		return nil, fmt.Errorf("cannot listen on %s: %w; choose another address with --https", address, err)
 	}
-	config.SecureURL = "https" + ownURL(address, listener.Addr())[len("http"):]
+	if url, ok := strings.CutPrefix(ownURL(address, listener.Addr()), "http:"); ok {
+		config.SecureURL = "https:" + url
+	}
 	return tls.NewListener(listener, how), nil
 }
 

@@ -70,7 +70,9 @@ api.use({
     setReached(!response.headers.has(keptHeader))
     if (!response.ok) throw new Refused(await problemOf(response), response.status)
     const id = response.headers.get('Undo')
-    const done: Done | undefined = id ? doneOf(request.method, new URL(request.url).pathname) : undefined
+    const done: Done | undefined = id
+      ? doneOf(request.method, new URL(request.url).pathname, window.location.pathname)
+      : undefined
     if (id && done) offerUndo({ id, ...done })
   },
   onError({ error }) {

@@ -8,6 +8,7 @@ test.each([
 ])('%s %s can be taken back', (method, path, words) => expect(doneOf(method, path)?.words).toBe(words))
 
 test('what is undone where it stands is not offered again', () => {
+  expect(doneOf('POST', '/api/plan/items/2/done', '/cook/2')).toBeUndefined()
   expect(doneOf('POST', '/api/bottles/12/pours')).toBeUndefined()
   expect(doneOf('GET', '/api/drinks/3')).toBeUndefined()
 })

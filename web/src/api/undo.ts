@@ -30,7 +30,11 @@ const undoable: [method: string, path: RegExp, words: string][] = [
   ['POST', /^\/api\/thermometer\/readings$/, copy.api.readingsImported],
 ]
 
-export function doneOf(method: string, path: string): Done | undefined {
+/** Cook has an Undo of its own beside Done, which an offer over it would cover. */
+const hasItsOwn = (path: string, view: string) => path.endsWith('/done') && view.startsWith('/cook')
+
+export function doneOf(method: string, path: string, view = '/'): Done | undefined {
+  if (hasItsOwn(path, view)) return undefined
   const found = undoable.find(([m, p]) => m === method && p.test(path))
   return found && { words: found[2] }
 }

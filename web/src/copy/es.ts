@@ -890,7 +890,6 @@ export const es: typeof en = {
     noPrice: 'sin precio',
     priceAndStock: 'Precio y existencias',
     priceAndStockOf: (name: Said) => `Precio y existencias de ${name}`,
-    moreTypePartOfA: ' más. Escribe parte de un nombre para encontrarlo.',
     ingredients: 'Ingredientes',
     deleteThe: (measure: Said) => `¿Borrar ${measure}?`,
     replaceThe: (name: Said) => `¿Sustituir ${name}?`,
@@ -1302,6 +1301,7 @@ export const es: typeof en = {
     line: (line: Said, why: Said) => `Línea ${line}: ${why}.`,
     close: 'Cerrar',
     import: 'Importar',
+    importing: 'Importando…',
     importReadings: 'Importar lecturas',
     oneReadingPerLineTime:
       'Una lectura por línea: hora y después °C. Las horas sin zona son de la zona horaria de la cocina.',

@@ -17,10 +17,14 @@ const shownAtOnce = 60
 export function Ingredients({ pantry, find, onFind }: Props) {
   const [priced, setPriced] = useState<PantryRow>()
   const [own, setOwn] = useState<PantryRow | 'new'>()
+  const [all, setAll] = useState(false)
   const wanted = find.trim().toLowerCase()
+  const roleOf = (i: PantryRow) => copy.pantry.roles[i.role] ?? i.role
   const rows = pantry.ingredients.filter(
     (i) =>
-      i.name.toLowerCase().includes(wanted) || i.role.includes(wanted) || i.allergens.some((a) => a.includes(wanted)),
+      i.name.toLowerCase().includes(wanted) ||
+      roleOf(i).includes(wanted) ||
+      i.allergens.some((a) => a.includes(wanted)),
   )
   return (
     <Tray label={copy.pantry.ingredients} className="min-w-0">
@@ -39,13 +43,13 @@ export function Ingredients({ pantry, find, onFind }: Props) {
       </div>
       {rows.length === 0 && <p className="text-mute">{copy.pantry.nothingFoundYouCanAdd}</p>}
       <ul>
-        {rows.slice(0, shownAtOnce).map((i) => (
+        {rows.slice(0, all ? rows.length : shownAtOnce).map((i) => (
           <li key={i.id} className="flex flex-wrap items-center gap-x-3 border-t border-line py-1.5">
             <div className="min-w-40 basis-0 grow max-sm:basis-full">
               <p className="font-bold leading-tight">{i.name}</p>
               <p className="text-fine leading-tight text-mute">
                 {[
-                  i.role,
+                  roleOf(i),
                   i.allergens.length > 0 && copy.pantry.contains(i.allergens.join(', ')),
                   i.stockG > 0 && copy.pantry.inStock(toGrams(i.stockG)),
                   i.lacks,
@@ -78,11 +82,10 @@ export function Ingredients({ pantry, find, onFind }: Props) {
           </li>
         ))}
       </ul>
-      {rows.length > shownAtOnce && (
-        <p className="border-t border-line pt-2 text-mute">
-          {rows.length - shownAtOnce}
-          {copy.pantry.moreTypePartOfA}
-        </p>
+      {rows.length > shownAtOnce && !all && (
+        <div className="border-t border-line pt-2">
+          <Button onClick={() => setAll(true)}>{copy.start.andMore(rows.length - shownAtOnce)}</Button>
+        </div>
       )}
       {priced && <PriceDialog row={priced} currency={pantry.currency} onClose={() => setPriced(undefined)} />}
       {own && <OwnDialog row={own === 'new' ? undefined : own} onClose={() => setOwn(undefined)} />}

@@ -81,9 +81,9 @@ export function Shelf({ id }: { id?: number }) {
         </div>
       </div>
       {shelf.error && <Notice urgent>{shelf.error.detail}</Notice>}
+      <UseFirst bottles={found} chosen={bottle?.id} onChoose={choose} />
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_23.5rem] lg:grid-rows-[auto_1fr]">
         <div className="grid gap-4 lg:row-span-2">
-          <UseFirst bottles={found} chosen={bottle?.id} onChoose={choose} />
           <Places
             bottles={found}
             fridgeC={kitchen.data?.fridgeC}

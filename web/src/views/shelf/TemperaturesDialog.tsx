@@ -2,6 +2,7 @@ import { answer, api } from '../../api/client'
 import { useShelfChange } from '../../api/hooks'
 import { TemperatureFile as limits } from '../../api/limits'
 import { copy } from '../../copy'
+import { Busy } from '../../ui/Busy'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
 import { ErrorText } from '../../ui/Field'
@@ -32,6 +33,7 @@ export function TemperaturesDialog({ onClose }: { onClose: () => void }) {
             <li key={r.line}>{copy.shelf.line(r.line, r.why)}</li>
           ))}
         </ul>
+        <Busy on={take.isPending} words={copy.shelf.importing} />
         <ErrorText id="readings-error">{form.refusal}</ErrorText>
         <div className="flex justify-end gap-2">
           <Button onClick={onClose}>{copy.shelf.close}</Button>
