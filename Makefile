@@ -73,9 +73,9 @@ dev: build
 	trap 'kill 0' EXIT; bin/plushladle demo --listen $(LISTEN) & cd web && npm run dev
 
 chromium:
-	command -v chromium >/dev/null || { \
+	command -v chromium-headless-shell >/dev/null || { \
 	  root=$$([ "$$(id -u)" = 0 ] || echo sudo); \
-	  $$root apt-get update -qq && $$root apt-get -o DPkg::Lock::Timeout=120 install -y -qq chromium; }
+	  $$root apt-get update -qq && $$root apt-get -o DPkg::Lock::Timeout=120 install -y -qq chromium-headless-shell; }
 
 # The picture of the rooms, from the imports as they are.
 rooms:

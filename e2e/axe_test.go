@@ -13,9 +13,9 @@ import (
 const axePath = "../web/node_modules/axe-core/axe.min.js"
 
 // motionless is for how many looks nothing moves before the page is looked at.
-const motionless = 8
+const motionless = 2
 
-// axeFaults lists the serious and critical faults that axe-core finds.
+// axeFaults lists all faults that axe-core finds.
 func axeFaults(p *page) []string {
 	p.t.Helper()
 	script, err := os.ReadFile(axePath)
@@ -29,8 +29,7 @@ func axeFaults(p *page) []string {
 	})
 	_, err = chromedp.Run(p.ctx, chromedp.Evaluate[chromedp.Void](string(script)+";undefined"))
 	require.NoError(p.t, err)
-	const run = `axe.run(document).then((r) => r.violations
-		.filter((v) => v.impact === 'serious' || v.impact === 'critical')
+	const run = `axe.run(document, { resultTypes: ['violations'], preload: false, iframes: false }).then((r) => r.violations
 		.flatMap((v) => v.nodes.map((n) => v.id + ': ' + n.html.slice(0, 160) + ' ' + n.failureSummary.slice(0, 200))))`
 	faults, err := chromedp.Run(p.ctx, chromedp.Evaluate[[]string](run, func(e *runtime.EvaluateParams) { e.AwaitPromise = new(true) }))
 	require.NoError(p.t, err)

@@ -9,11 +9,16 @@ export function Table({ caption, heads, rows }: Props) {
       <caption className="pb-1 text-left font-head text-lg font-bold">{caption}</caption>
       <thead>
         <tr className="text-left align-bottom text-mute">
-          {heads.map((h, n) => (
-            <th key={h} scope="col" className={n === 0 ? 'font-normal' : 'pl-3 text-right font-normal'}>
-              {h}
-            </th>
-          ))}
+          {heads.map((h, n) =>
+            h === '' ? (
+              // biome-ignore lint/suspicious/noArrayIndexKey: the columns stand still
+              <td key={n} />
+            ) : (
+              <th key={h} scope="col" className={n === 0 ? 'font-normal' : 'pl-3 text-right font-normal'}>
+                {h}
+              </th>
+            ),
+          )}
         </tr>
       </thead>
       <tbody>

@@ -65,11 +65,13 @@ function TakeAlong({ text }: { text: string }) {
   )
 }
 
-/** copiedText puts text on the clipboard, also on a page without HTTPS, where the browser gives it to a selection only. */
+/** copiedText puts text on the clipboard, also where the browser gives it to a selection only: without HTTPS, or without leave. */
 async function copiedText(text: string): Promise<boolean> {
-  if (navigator.clipboard) {
+  try {
     await navigator.clipboard.writeText(text)
     return true
+  } catch {
+    // there is none, or it was not allowed
   }
   const field = document.createElement('textarea')
   field.value = text

@@ -73,7 +73,7 @@ export function SettingsForm({ now }: { now: Settings }) {
   return (
     <form onSubmit={save} className="grid gap-4">
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-3">
-        <Tray label={copy.settings.unitsAndLanguage} className="grid gap-3">
+        <Tray label={copy.settings.unitsAndLanguage} className="grid grid-cols-[minmax(0,1fr)] gap-3">
           <h2 className="text-xl">{copy.settings.unitsAndLanguage}</h2>
           {select('language', copy.settings.language, languages)}
           {select('locale', copy.settings.datesAndClock, locales)}
@@ -85,7 +85,7 @@ export function SettingsForm({ now }: { now: Settings }) {
           <Field label={copy.app.currency} {...form.field('currency', { says: copy.app.enterThreeLettersSuchAs })} />
           <TimeZoneField {...form.field('timeZone')} />
         </Tray>
-        <Tray label={copy.settings.storing} className="grid gap-3">
+        <Tray label={copy.settings.storing} className="grid grid-cols-[minmax(0,1fr)] gap-3">
           <h2 className="text-xl">{copy.settings.storing}</h2>
           {select('school', copy.app.storageRule, schools)}
           {measure('fridgeC', copy.app.fridgeTemperature, '°C', copy.app.usedForTheDatesOf)}
@@ -99,7 +99,7 @@ export function SettingsForm({ now }: { now: Settings }) {
             label={copy.app.quietHoursNoBlender}
           />
         </Tray>
-        <Tray label={copy.settings.equipment} className="grid gap-3">
+        <Tray label={copy.settings.equipment} className="grid grid-cols-[minmax(0,1fr)] gap-3">
           <h2 className="text-xl">{copy.settings.equipment}</h2>
           {select('blender', copy.app.blender, blenders)}
           {measure('jugML', copy.app.oneBlenderLoad, 'mL')}

@@ -69,6 +69,7 @@ export function Labels() {
   return (
     <main className="grid justify-items-center gap-4 print:block">
       <style>{`@page { size: ${page}; margin: 0 }`}</style>
+      <h1 className="sr-only">{copy.shelf.labels}</h1>
       <div className="flex flex-wrap items-center gap-2 print:hidden">
         <Link href="/shelf" className="min-h-11 px-2 py-2 font-bold text-rim underline">
           {copy.shelf.backToTheShelf}

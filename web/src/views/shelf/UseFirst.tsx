@@ -26,7 +26,12 @@ export function UseFirst({ bottles, chosen, onChoose }: Props) {
                   {toMillilitres(b.leftML)} · {copy.shelf.places[b.place] ?? b.place}
                 </span>
               </span>
-              <span className={classes('text-note font-bold', b.standing !== 'fine' && 'text-hibiscus-deep')}>
+              <span
+                className={classes(
+                  'max-w-[45%] text-right text-note font-bold',
+                  b.standing !== 'fine' && 'text-hibiscus-deep',
+                )}
+              >
                 {b.timeLeft}
               </span>
             </button>

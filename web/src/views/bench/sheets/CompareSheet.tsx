@@ -44,7 +44,7 @@ export function CompareSheet({ bench, onClose }: { bench: BenchDraft; onClose: (
       {compared.data && (
         <Table
           caption={copy.bench.nameAndName(compared.data.aName, compared.data.bName)}
-          heads={['', 'one', 'other']}
+          heads={['', copy.bench.first, copy.bench.second]}
           rows={compared.data.rows.map((r) => ({
             key: `${r.name} ${r.unit}`,
             strong: r.differs,
