@@ -96,6 +96,7 @@ type Method struct {
 	RoomC     float64  // °C
 	FridgeC   float64  // °C
 	HeldShare float64  // held liquid as a share of the usual; 0 means 1
+	HeldRange float64  // how far HeldShare may be off either way, where batches tell; 0 for HeldSpread
 	WarmsC    float64  // what a minute in the blender warms by; 0 for what its power does
 	JugML     float64  // what one load may reach; 0 for the usual
 	Share     float64  // of the batch that it was divided from, ground and heated in one; 0 for all

@@ -1,6 +1,7 @@
 package process
 
 import (
+	"cmp"
 	"math"
 
 	"plushladle/core/ingredient"
@@ -88,12 +89,12 @@ func Make(lines []Line, m Method) Made {
 	return r.made
 }
 
-// Likely are the drinks that the lines make where the pulp holds HeldSpread more and
-// less than expected.
+// Likely are the drinks that the lines make where the pulp holds as much
+// more and less than expected as is likely.
 func Likely(lines []Line, m Method) (least, most ingredient.Content) {
 	r := begin(lines, m)
 	more, less := r, r
-	more.m.HeldShare, less.m.HeldShare = m.heldShare()*(1+HeldSpread), m.heldShare()*(1-HeldSpread)
+	more.m.HeldShare, less.m.HeldShare = m.Held()+m.Spread(), m.Held()-m.Spread()
 	more.end()
 	less.end()
 	return more.made.Balance.Drink, less.made.Balance.Drink
@@ -377,16 +378,14 @@ func (r *run) holdsG() float64 {
 	for n := range r.of {
 		holds += r.of[n].holds(r.m.Strainer, r.solid[n], r.g)
 	}
-	return holds * r.m.heldShare()
+	return holds * r.m.Held()
 }
 
-// heldShare is what the strainer leaves in the pulp, against the default; 1 where nobody measured.
-func (m Method) heldShare() float64 {
-	if m.HeldShare == 0 {
-		return 1
-	}
-	return m.HeldShare
-}
+// Held is what the strainer leaves in the pulp, against the default; 1 where nobody measured.
+func (m Method) Held() float64 { return cmp.Or(m.HeldShare, 1) }
+
+// Spread is how far Held may be off either way: HeldSpread until a kitchen's own batches tell.
+func (m Method) Spread() float64 { return cmp.Or(m.HeldRange, HeldSpread) }
 
 // again grinds the pulp once more with liquid: the solids give up what as long
 // again in the blender would have brought, and what the pulp holds is let down.
@@ -408,7 +407,7 @@ func (p pulp) again(liquid ingredient.Content, m Method) (milk ingredient.Conten
 		}
 		holds += line.holdsAgain(m.Strainer, left.solids[n], longer)
 	}
-	milk, left.held = drain(jug, holds*m.heldShare())
+	milk, left.held = drain(jug, holds*m.Held())
 	return milk, left
 }
 

@@ -214,7 +214,12 @@ func (w *Working) constants(b *Batch) {
 		}
 	}
 	if b.Made.SolidsG > 0 && b.Method.Strainer != process.None {
-		add("held", b.Method.Strainer.String(), b.Made.HeldG/math.Max(1, b.Made.Balance.Pulp.MassG()-b.Made.HeldG), 0)
+		held := b.Made.HeldG / math.Max(1, b.Made.Balance.Pulp.MassG()-b.Made.HeldG)
+		if b.Method.HeldRange > 0 { // the kitchen's own batches tell
+			add("held-learned", b.Method.Strainer.String(), held, held/b.Method.Held())
+		} else {
+			add("held", b.Method.Strainer.String(), held, 0)
+		}
 		add("walls", "", process.WallShare, 0)
 	}
 	if b.Made.HeatedC > 0 {
@@ -224,7 +229,7 @@ func (w *Working) constants(b *Batch) {
 		add("skimmed", "", b.Made.Balance.Skimmed.MassG(), 0)
 	}
 	if w.Figure == YieldFigure && b.Made.SolidsG > 0 && b.Method.Strainer != process.None {
-		add("spread", "", process.HeldSpread, 0)
+		add("spread", "", b.Method.Spread()/b.Method.Held(), 0)
 	}
 }
 

@@ -6,7 +6,6 @@ import (
 
 	"plushladle/core/fault"
 	"plushladle/core/ingredient"
-	"plushladle/core/process"
 	"plushladle/core/quantity"
 	"plushladle/core/recipe"
 	"plushladle/core/reckon"
@@ -57,14 +56,15 @@ func WorkBack(d *reckon.Drink, milkG, pulpG float64) ([]WorkedBack, error) {
 		return nil, fault.New("pulpG", fmt.Sprint(pulpG), "too-many-open", len(open))
 	}
 	w := weighedOut{d: d, open: open, milkG: milkG, pulpG: pulpG}
-	found, ok := w.solve(1)
+	held, spread := d.Method.Held(), d.Method.Spread()
+	found, ok := w.solve(held)
 	if !ok {
 		return nil, fault.New("milkG", fmt.Sprintf("%.0f", milkG), "less-out-than-in")
 	}
 	less := weighedOut{d: d, open: open, milkG: milkG * (1 - milkReadBy), pulpG: pulpG}
 	more := weighedOut{d: d, open: open, milkG: milkG * (1 + milkReadBy), pulpG: pulpG}
-	low, _ := less.solve(1 + process.HeldSpread)
-	high, _ := more.solve(1 - process.HeldSpread)
+	low, _ := less.solve(held + spread)
+	high, _ := more.solve(held - spread)
 	out := make([]WorkedBack, len(open))
 	for n, at := range open {
 		out[n] = WorkedBack{
