@@ -113,7 +113,7 @@ func TestATrialCupTeachesTheBatch(t *testing.T) {
 	p.expects("422")
 	p.work("Trial cup", "Cup size")
 	p.fill("What you added", "1/4 tsp honey")
-	p.sees("For the 646 mL left in the jug", "add to the jug", "Honey")
+	p.sees("For the 632 mL left in the jug", "add to the jug", "Honey")
 	p.click("button", "Add to the drink")
 	p.sees("Honey", "after straining", "saved")
 	p.click("button", "5 cautions, nutrition and cost")
@@ -261,7 +261,7 @@ func TestACardIsPrintedOnOnePage(t *testing.T) {
 	p.work("Print or export", "Recipe card to print")
 	p.sees("Recipe data (schema.org JSON-LD)", `"@type": "Recipe"`)
 	p.click("link", "Recipe card to print")
-	p.sees("Makes 746 mL", "Soak the pecans, 8 hours", "Contains pecan, coconut.", "148 g")
+	p.sees("Makes 732 mL", "Soak the pecans, 8 hours", "Contains pecan, coconut.", "148 g")
 	for _, paper := range []string{"A4", "A5"} {
 		p.click("combobox", "Paper size")
 		p.click("option", paper)

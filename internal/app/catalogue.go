@@ -70,6 +70,9 @@ func (s *Kitchen) readWays() (kitchen.Setup, error) {
 	}
 	ways.Prices, ways.Drinkers = pricesOf(larder.Prices), drinkersOf(larder.Drinkers)
 	ways.Catalogue = ingredient.Standard().In(settings.Language).With(ownRows(larder.Ingredients)...)
+	if ways.Held, err = s.learned(); err != nil {
+		return kitchen.Setup{}, err
+	}
 	drinks, err := s.Store.Drinks()
 	if err != nil {
 		return kitchen.Setup{}, err
@@ -81,7 +84,10 @@ func (s *Kitchen) readWays() (kitchen.Setup, error) {
 		}
 	}
 	ways.Catalogue = ways.Catalogue.With(own...).Taught(taught(larder.Names))
-	return ways, nil
+	if told, err := s.workBack(ways); err != nil || !told {
+		return ways, err
+	}
+	return s.readWays() // with what those batches tell
 }
 
 // taught are the names the cook taught, as the core takes them.

@@ -19,6 +19,7 @@ import (
 	"plushladle/core/reading"
 	"plushladle/core/recipe"
 	"plushladle/core/reckon"
+	"plushladle/core/record"
 )
 
 // Recipe is a drink as the cook writes it.
@@ -124,6 +125,7 @@ type Setup struct {
 	Drawer    *quantity.Drawer
 	Prices    reckon.Prices
 	Drinkers  []caution.Drinker
+	Held      map[string]record.Learned // what pulp keeps here, by record.Key
 }
 
 // Lines reads lines with the names and measures of the kitchen.
@@ -162,6 +164,9 @@ func (f Recipe) Drink(name string, ways Setup) (reckon.Drink, []error, error) {
 	d.Lines = make([]recipe.Line, len(f.Lines))
 	for n, l := range f.Lines {
 		d.Lines[n], lineErrors[n] = l.read(ways)
+	}
+	if l, ok := ways.Held[record.Key(&d)]; ok {
+		d.Method.HeldShare, d.Method.HeldRange = l.Share, l.Spread()
 	}
 	return d, lineErrors, nil
 }

@@ -265,6 +265,11 @@ var migrations = []*gormigrate.Migration{
 			text TEXT NOT NULL,
 			done BOOLEAN NOT NULL DEFAULT FALSE)`,
 	)},
+	{ID: "0015-held-liquid", Migrate: statements(
+		`ALTER TABLE batches ADD COLUMN held_key TEXT NOT NULL DEFAULT ''`,
+		`ALTER TABLE batches ADD COLUMN held_share REAL NOT NULL DEFAULT 0`,
+		`CREATE INDEX batches_held ON batches (held_key) WHERE held_key <> ''`,
+	)},
 }
 
 func inTurn(all ...gormigrate.MigrateFunc) gormigrate.MigrateFunc {

@@ -41,6 +41,8 @@ type Batch struct {
 	ForecastML float64
 	MeasuredML *float64
 	PulpG      *float64            // wet, where it was weighed
+	HeldKey    string              // base and strainer, as core/record has them; empty where nothing is learned of it
+	HeldShare  float64             // of the usual liquid that its pulp kept; 0 where it is not known
 	Used       []kitchen.UsedLine  `gorm:"serializer:json"` // empty where it was not cooked step by step
 	Times      []kitchen.StepTaken `gorm:"serializer:json"`
 	CreatedAt  time.Time

@@ -19,7 +19,9 @@ type NewBatch struct {
 	MeasuredML *float64
 	Bottles    []Bottle
 	Pulp       *kitchen.Pulp // nil where nothing was strained
-	Cooked     *Cooked       // where it was cooked step by step
+	HeldKey    string        // see Batch
+	HeldShare  float64
+	Cooked     *Cooked // where it was cooked step by step
 }
 
 // Cooked is how a planned drink was really made.
@@ -55,7 +57,7 @@ func (s *Store) MakeBatch(made NewBatch) (*Batch, error) {
 		}
 		batch = Batch{
 			DrinkID: d.ID, VersionID: version.ID, DrinkName: d.Name, MadeOn: made.MadeOn,
-			ForecastML: made.ForecastML, MeasuredML: made.MeasuredML, CreatedAt: s.now(), Bottles: made.Bottles,
+			ForecastML: made.ForecastML, MeasuredML: made.MeasuredML, HeldKey: made.HeldKey, HeldShare: made.HeldShare, CreatedAt: s.now(), Bottles: made.Bottles,
 			Used: []kitchen.UsedLine{}, Times: []kitchen.StepTaken{},
 		}
 		for n := range batch.Bottles {

@@ -166,6 +166,7 @@ var phrases = map[string]string{
 	"constant-released":                "%[1]s: %[2]s s of blending brings %[3]s %% of the fat and protein into the milk (our own estimate, until your batches show better).",
 	"constant-released-sugar":          "%[1]s: %[2]s s of blending brings %[3]s %% of the sugar into the milk (our own estimate, until your batches show better).",
 	"constant-held":                    "%[1]s: each gram of pulp holds %[2]s g of milk (our own estimate, until your batches show better).",
+	"constant-held-learned":            "%[1]s: each gram of pulp holds %[2]s g of milk (from your own batches; we usually expect %[3]s g).",
 	"constant-walls":                   "%[1]s %% stays on the walls and the cloth (common practice).",
 	"constant-evaporated":              "At %[1]s °C the pan loses %[2]s g of water (from its open surface, from memory).",
 	"constant-skimmed":                 "%[1]s g is skimmed off as foam, one hundredth (common practice).",

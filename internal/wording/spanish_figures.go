@@ -288,6 +288,7 @@ var spanishPhrases = map[string]string{
 	"constant-released":                "%[1]s: %[2]s s de batido llevan a la leche el %[3]s %% de la grasa y las proteínas (estimación nuestra, hasta que tus tandas digan más).",
 	"constant-released-sugar":          "%[1]s: %[2]s s de batido llevan a la leche el %[3]s %% del azúcar (estimación nuestra, hasta que tus tandas digan más).",
 	"constant-held":                    "%[1]s: cada gramo de pulpa retiene %[2]s g de leche (estimación nuestra, hasta que tus tandas digan más).",
+	"constant-held-learned":            "%[1]s: cada gramo de pulpa retiene %[2]s g de leche (según tus propias tandas; lo habitual son %[3]s g).",
 	"constant-walls":                   "El %[1]s %% se queda en las paredes y el paño (práctica común).",
 	"constant-evaporated":              "A %[1]s °C la cazuela pierde %[2]s g de agua (por su superficie abierta, de memoria).",
 	"constant-skimmed":                 "Se quitan %[1]s g de espuma, una centésima (práctica común).",

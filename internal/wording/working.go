@@ -33,6 +33,8 @@ func Constant(c reckon.Constant) string {
 		return phrase("constant-"+c.Code, c.Of, c.With, 100*c.Value)
 	case "held":
 		return phrase("constant-held", upper(Strainer(c.Of)), c.Value)
+	case "held-learned":
+		return phrase("constant-held-learned", upper(Strainer(c.Of)), c.Value, c.With)
 	case "walls", "spread":
 		return phrase("constant-"+c.Code, 100*c.Value)
 	case "evaporated":

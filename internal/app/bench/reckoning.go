@@ -28,6 +28,7 @@ type Reckoning struct {
 	DrinkML     float64       `json:"drinkML"`
 	DrinkG      float64       `json:"drinkG"`
 	LowML       float64       `json:"lowML"`
+	FromBatches int           `json:"fromBatches" doc:"of this base in this strainer that the yield rests on; 0 for the default"`
 	HighML      float64       `json:"highML"`
 	PulpG       float64       `json:"pulpG"`
 	Servings    float64       `json:"servings"`

@@ -3,6 +3,7 @@ package bench
 import (
 	"time"
 
+	"plushladle/core/record"
 	"plushladle/internal/kitchen"
 )
 
@@ -55,6 +56,7 @@ func (s Service) ReckonRecipe(name string, f kitchen.Recipe, madeOn time.Time) (
 		return Reckoning{}, err
 	}
 	out.ask(f, r, ways)
+	out.FromBatches = ways.Held[record.Key(&d)].Batches
 	return out, nil
 }
 

@@ -62,6 +62,7 @@ func (s Service) BottleItem(id int64, in Bottling) (planning.Plan, error) {
 		batch.Bottles = append(batch.Bottles, shelf.Fill(b, m.reckoned, m.drink.School, begun))
 	}
 	batch.Pulp = shelf.PulpOf(m.reckoned, in.PulpG)
+	batch.HeldKey, batch.HeldShare = app.Held(&m.drink, m.reckoned, in.MeasuredML)
 	batch.Cooked = &store.Cooked{
 		ItemID: id, Recipe: asPlanned(items[at]), PulpG: in.PulpG, Steps: steps,
 		Used: m.used(), Times: timesOf(steps), StockG: m.stockG(),

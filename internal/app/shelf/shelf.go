@@ -55,6 +55,7 @@ func (s Service) MakeBatch(id int64, in NewBatch) ([]Bottle, error) {
 		made.Bottles = append(made.Bottles, Fill(b, r, d.School, madeOn))
 	}
 	made.Pulp = PulpOf(r, nil)
+	made.HeldKey, made.HeldShare = app.Held(&d, r, in.MeasuredML)
 	defer s.Changed()
 	batch, err := s.store.MakeBatch(made)
 	if err != nil {

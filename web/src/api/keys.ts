@@ -6,8 +6,15 @@ type Path = keyof paths
 /** keyOf is the key under which the answer of a path without parameters is kept. */
 export const keyOf = (path: Path) => ['get', path]
 
-/** What hangs on the bottles, the pulp and the packs that are there. */
-export const shelfPaths: Path[] = ['/api/shelf', '/api/rhythm', '/api/can-make', '/api/bottles/{id}/story']
+/** What hangs on the bottles, the pulp and the packs that are there, and on what came of a batch. */
+export const shelfPaths: Path[] = [
+  '/api/shelf',
+  '/api/rhythm',
+  '/api/can-make',
+  '/api/bottles/{id}/story',
+  '/api/reckonings',
+  '/api/learned',
+]
 
 /** refresh has what was asked of these paths asked for anew, with whatever parameters. */
 export const refresh = (client: QueryClient, ...stale: Path[]) =>

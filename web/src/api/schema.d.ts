@@ -552,6 +552,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/learned": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the kitchen's batches taught */
+        get: operations["learned"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/learned/forget": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begin with the usual figure again */
+        post: operations["forget-learned"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/library": {
         parameters: {
             query?: never;
@@ -2485,6 +2519,9 @@ export interface components {
             not: boolean;
             reasons: string[];
         };
+        Forgotten: {
+            key: string;
+        };
         FridgeDrive: {
             /** Format: int64 */
             minutes: number;
@@ -2725,6 +2762,24 @@ export interface components {
         Ladder: {
             rungs: components["schemas"]["Rung"][];
             second?: components["schemas"]["Second"];
+        };
+        LearnedFigure: {
+            base: string;
+            /** Format: int64 */
+            batches: number;
+            /** @description base and strainer */
+            key: string;
+            /**
+             * Format: double
+             * @description how far the next batch may be off either way; that of the default is 25
+             */
+            spreadPct: number;
+            strainer: string;
+            /**
+             * Format: double
+             * @description of what we usually expect; 100 is as expected
+             */
+            usualPct: number;
         };
         LibraryDrink: {
             /** @description it is out of the lists one chooses from */
@@ -3591,6 +3646,11 @@ export interface components {
             foamG: number;
             /** @description the kitchen's drinkers, and why it is not for some */
             forWhom: components["schemas"]["ForWhom"][];
+            /**
+             * Format: int64
+             * @description of this base in this strainer that the yield rests on; 0 for the default
+             */
+            fromBatches: number;
             /**
              * Format: double
              * @description seconds in the blender, each load
@@ -4573,6 +4633,7 @@ export type Figures = components['schemas']['Figures'];
 export type ForAmount = components['schemas']['ForAmount'];
 export type ForItem = components['schemas']['ForItem'];
 export type ForWhom = components['schemas']['ForWhom'];
+export type Forgotten = components['schemas']['Forgotten'];
 export type FridgeDrive = components['schemas']['FridgeDrive'];
 export type Front = components['schemas']['Front'];
 export type Giver = components['schemas']['Giver'];
@@ -4583,6 +4644,7 @@ export type Jug = components['schemas']['Jug'];
 export type Keeps = components['schemas']['Keeps'];
 export type Label = components['schemas']['Label'];
 export type Ladder = components['schemas']['Ladder'];
+export type LearnedFigure = components['schemas']['LearnedFigure'];
 export type LibraryDrink = components['schemas']['LibraryDrink'];
 export type Line = components['schemas']['Line'];
 export type LineFigure = components['schemas']['LineFigure'];
@@ -5873,6 +5935,68 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Ladder"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    learned: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LearnedFigure"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "forget-learned": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Forgotten"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LearnedFigure"][];
                 };
             };
             /** @description Error */

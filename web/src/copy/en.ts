@@ -323,6 +323,7 @@ export const en = {
       `Jug: ${drinkML} of milk and ${pulpG} of pulp, ${loads} to the ${fillML} line`,
     estimated: ', estimated',
     strainedInBatches: (strains: Said) => `, strained in ${strains} batches`,
+    fromYourBatches: (n: number) => (n === 1 ? ', from your last batch' : `, from your last ${n} batches`),
     likely: (highML: Said) => `likely ${highML}`,
     pulp: (pulpG: Said) => `pulp ${pulpG}`,
     notCounted: (missing: Said) => `${missing} not counted.`,
@@ -1063,6 +1064,15 @@ export const en = {
       `Open ${url} and sign in.`,
     ],
     downloadCertificate: 'Download the certificate',
+    learned: 'What your batches taught',
+    nothingLearned:
+      'Measure how much milk comes out when you bottle a batch. From then on the yield on the Bench goes by your own straining.',
+    howLearned: 'Milk that stays in the pulp, against what we usually expect. The yield on the Bench goes by it.',
+    learnedHeld: (pct: Said, spread: Said, n: number) =>
+      `${pct} % of the usual, give or take ${spread} % (${counted(n, 'batch', 'batches')})`,
+    forget: 'Back to the usual',
+    forgetTitle: (base: Said) => `Go back to the usual figure for ${base}?`,
+    forgetText: 'The batches so far no longer count for this. They stay in your records, and new ones count again.',
     fingerprint: 'Fingerprint (SHA-256)',
     whatItAllows:
       'It is valid only for addresses in your own network and for this computer’s name. To stop trusting it, remove it from the phone.',

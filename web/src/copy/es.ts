@@ -358,6 +358,7 @@ export const es: typeof en = {
       `Jarra: ${drinkML} de leche y ${pulpG} de pulpa, ${loads} hasta la línea de ${fillML}`,
     estimated: ', estimado',
     strainedInBatches: (strains: Said) => `, colada en ${strains} veces`,
+    fromYourBatches: (n: number) => (n === 1 ? ', según tu última tanda' : `, según tus últimas ${n} tandas`),
     likely: (highML: Said) => `aprox. ${highML}`,
     pulp: (pulpG: Said) => `pulpa ${pulpG}`,
     notCounted: (missing: Said) => `${missing} no se cuenta.`,
@@ -1097,6 +1098,17 @@ export const es: typeof en = {
       `Abre ${url} y entra.`,
     ],
     downloadCertificate: 'Descargar el certificado',
+    learned: 'Lo que enseñaron tus tandas',
+    nothingLearned:
+      'Mide cuánta leche sale al embotellar una tanda. Desde entonces, el rendimiento en la Mesa sigue tu propia forma de colar.',
+    howLearned:
+      'Leche que se queda en la pulpa, frente a lo que solemos esperar. El rendimiento en la Mesa se guía por esto.',
+    learnedHeld: (pct: Said, spread: Said, n: number) =>
+      `${pct} % de lo habitual, ±${spread} % (${counted(n, 'tanda', 'tandas')})`,
+    forget: 'Volver a lo habitual',
+    forgetTitle: (base: Said) => `¿Volver a la cifra habitual para ${base}?`,
+    forgetText:
+      'Las tandas hechas hasta ahora dejan de contar para esto. Siguen en tus registros, y las nuevas vuelven a contar.',
     fingerprint: 'Huella (SHA-256)',
     whatItAllows:
       'Solo vale para direcciones de tu propia red y para el nombre de este ordenador. Para dejar de confiar en él, quítalo del móvil.',

@@ -90,6 +90,7 @@ export const JugDrawing = memo(function JugDrawing({ r }: { r: Reckoning }) {
       <figcaption className="text-center text-note text-mute">
         {copy.bench.kindWords[r.kind] ?? r.kind}
         {r.kindFrom === 'guess' && copy.bench.estimated}, {toWhole(r.drinkG)} g
+        {r.fromBatches > 0 && copy.bench.fromYourBatches(r.fromBatches)}
         {jug.strains > 1 && copy.bench.strainedInBatches(jug.strains)}
       </figcaption>
     </figure>

@@ -3,6 +3,7 @@ import { copy } from '../../copy'
 import { Tray } from '../../ui/Tray'
 import { Devices } from './Devices'
 import { Everything } from './Everything'
+import { Learned } from './Learned'
 import { Phone } from './Phone'
 import { SettingsForm } from './SettingsForm'
 
@@ -22,6 +23,7 @@ export function SettingsView() {
           <Devices />
         </Tray>
         <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
+          <Learned />
           <Phone />
           <Everything />
         </div>

@@ -1,0 +1,68 @@
+package http
+
+import (
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"plushladle/internal/app"
+	"plushladle/internal/app/bench"
+	"plushladle/internal/app/shelf"
+	"plushladle/internal/kitchen"
+)
+
+// What the pulp keeps is learned of measured batches, whatever the recipe is sized by; another
+// strainer learns nothing of it, and the usual figure can be had back.
+func TestThreeMeasuredBatchesMoveTheForecast(t *testing.T) {
+	t.Parallel()
+	// a drink sized by volume is made in other amounts once something is learned: one batch of it
+	for by, batches := range map[string]int{"": 3, "volume": 1} {
+		c := newClient(t)
+		d := c.begun()
+		recipe := almondMilk()
+		if by == "volume" {
+			recipe.SizeBy, recipe.SizeValue = "volume", 1000
+		}
+		d = call[bench.Drink](c, "PUT", "/api/drinks/1/draft", bench.Draft{Name: d.Name, Recipe: recipe, Revision: d.Revision})
+		// the same amounts at any time: a size by volume would be met whatever the pulp keeps
+		recipe = call[kitchen.Recipe](c, "POST", "/api/recipes/at-size", bench.ToReckon{Name: d.Name, Recipe: d.Draft})
+		sieved := recipe
+		sieved.Strainer = "sieve"
+		yield := func(recipe kitchen.Recipe) bench.Reckoning {
+			return call[bench.Reckoning](c, "POST", "/api/reckonings", bench.ToReckon{Name: d.Name, Recipe: recipe})
+		}
+		before, sievedBefore := yield(recipe), yield(sieved)
+		assert.Zero(t, before.FromBatches)
+
+		measured := .97 * before.DrinkML // a gentler squeeze
+		for range batches {
+			call[[]shelf.Bottle](c, "POST", "/api/drinks/1/batches", shelf.NewBatch{
+				MadeOn: "2026-11-23", MeasuredML: &measured, Bottles: []shelf.NewBottle{{VolumeML: 500, Place: "fridge"}},
+			})
+		}
+		after := yield(recipe)
+		assert.Equal(t, batches, after.FromBatches, by)
+		assert.InEpsilon(t, measured, after.DrinkML, .01, "sized by %q: most of the way", by)
+		assert.Less(t, after.HighML-after.LowML, before.HighML-before.LowML, "the range narrows")
+		why := call[bench.Working](c, "POST", "/api/workings", bench.ToShow{OnBench: bench.OnBench{Name: d.Name, Recipe: recipe}, Figure: "yield"})
+		assert.Contains(t, strings.Join(why.Constants, " "), "from your own batches")
+		assert.InDelta(t, sievedBefore.DrinkML, yield(sieved).DrinkML, 1e-9)
+
+		for id := range batches { // as a kitchen kept them before anything was learned
+			require.NoError(t, c.store.KeepHeld(int64(id+1), "", 0))
+		}
+		call[[]app.LearnedFigure](c, "POST", "/api/learned/forget", app.Forgotten{Key: "none"})
+		if batches == 1 { // what was forecast of it was not learned either
+			assert.InDelta(t, after.DrinkML, yield(recipe).DrinkML, 1e-6, "worked back of an older kitchen")
+		}
+
+		learned := call[[]app.LearnedFigure](c, "GET", "/api/learned", nil)
+		assert.Equal(t, "almond/bag", learned[0].Key)
+		assert.Greater(t, learned[0].UsualPct, 100.)
+		assert.Less(t, learned[0].SpreadPct, 25.)
+		assert.Empty(t, call[[]app.LearnedFigure](c, "POST", "/api/learned/forget", app.Forgotten{Key: "almond/bag"}))
+		assert.InDelta(t, before.DrinkML, yield(recipe).DrinkML, 1e-9)
+	}
+}
