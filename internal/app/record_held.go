@@ -25,6 +25,9 @@ func Held(d *reckon.Drink, r *reckon.Reckoning, measuredML *float64) (key string
 	if measuredML == nil {
 		return "", 0
 	}
+	if len(r.Lacks()) > 0 { // something went in that no figure counts
+		return "", -1
+	}
 	// In the amounts it was made in: a size by volume would be met whatever the pulp keeps.
 	made := solve.AsUsed(d, r, nil)
 	key = record.Key(&made)

@@ -66,3 +66,18 @@ func TestThreeMeasuredBatchesMoveTheForecast(t *testing.T) {
 		assert.InDelta(t, before.DrinkML, yield(recipe).DrinkML, 1e-9)
 	}
 }
+
+// A yield that lines went into which no figure counts tells nothing of the pulp.
+func TestNothingIsLearnedOfWhatIsNotCounted(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	d := c.begun()
+	recipe := almondMilk()
+	recipe.Lines = append(recipe.Lines, kitchen.Line{Key: "m", Ingredient: "moonbeams", Amount: "1 cup"})
+	call[bench.Drink](c, "PUT", "/api/drinks/1/draft", bench.Draft{Name: d.Name, Recipe: recipe, Revision: d.Revision})
+	measured := 880.
+	call[[]shelf.Bottle](c, "POST", "/api/drinks/1/batches", shelf.NewBatch{
+		MadeOn: "2026-11-23", MeasuredML: &measured, Anyway: true, Bottles: []shelf.NewBottle{{VolumeML: 500, Place: "fridge"}},
+	})
+	assert.Empty(t, call[[]app.LearnedFigure](c, "GET", "/api/learned", nil))
+}

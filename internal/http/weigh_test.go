@@ -201,7 +201,10 @@ func TestTooMuchIsTakenOrFollowed(t *testing.T) {
 
 	weigh(240, true)
 	call[cooking.WeighedChange](c, "POST", "/api/plan/items/1/weighings", cooking.WeighedNow{Key: "taste/line-3", MassG: 6, Taken: false})
-	call[planning.Plan](c, "POST", "/api/plan/items/1/batch", cooking.Bottling{MeasuredML: nil, PulpG: nil, Bottles: []shelf.NewBottle{{VolumeML: 500, Place: "fridge"}}})
+	assert.Empty(t, call[[]app.LearnedFigure](c, "GET", "/api/learned", nil))
+	measured := 1120.
+	call[planning.Plan](c, "POST", "/api/plan/items/1/batch", cooking.Bottling{MeasuredML: &measured, PulpG: nil, Bottles: []shelf.NewBottle{{VolumeML: 500, Place: "fridge"}}})
+	assert.Len(t, call[[]app.LearnedFigure](c, "GET", "/api/learned", nil), 1, "of what was really used, and at once")
 	used := call[cooking.Batch](c, "GET", "/api/batches/1", nil).Used
 	assert.InDelta(t, 200, used[0].PlannedG, .01, "what was planned first")
 	assert.Equal(t, 240., used[0].UsedG)
@@ -242,6 +245,7 @@ func TestABatchRecordsHowItWasReallyMade(t *testing.T) {
 	status, _, _ := c.send(request("POST", "/api/plan/items/1/batch", cooking.Bottling{MeasuredML: &measured, PulpG: nil, Bottles: []shelf.NewBottle{{VolumeML: 500, Place: "fridge"}}}))
 	assert.Equal(t, http.StatusConflict, status, "bottled once")
 
+	assert.Empty(t, call[[]app.LearnedFigure](c, "GET", "/api/learned", nil), "the water was worked back from the yield: nothing is left to learn from")
 	b := call[cooking.Batch](c, "GET", "/api/batches/1", nil)
 	how := map[string]kitchen.UsedLine{}
 	for _, l := range b.Used {

@@ -62,7 +62,7 @@ func (s Service) BottleItem(id int64, in Bottling) (planning.Plan, error) {
 		batch.Bottles = append(batch.Bottles, shelf.Fill(b, m.reckoned, m.drink.School, begun))
 	}
 	batch.Pulp = shelf.PulpOf(m.reckoned, in.PulpG)
-	batch.HeldKey, batch.HeldShare = app.Held(&m.drink, m.reckoned, in.MeasuredML)
+	batch.HeldKey, batch.HeldShare = m.held(in.MeasuredML)
 	batch.Cooked = &store.Cooked{
 		ItemID: id, Recipe: asPlanned(items[at]), PulpG: in.PulpG, Steps: steps,
 		Used: m.used(), Times: timesOf(steps), StockG: m.stockG(),
@@ -71,6 +71,7 @@ func (s Service) BottleItem(id int64, in Bottling) (planning.Plan, error) {
 	if _, err := s.store.MakeBatch(batch); err != nil {
 		return planning.Plan{}, err
 	}
+	s.Changed() // what it tells of the pulp goes into every figure
 	return planning.Of(s.Kitchen).Plan()
 }
 
@@ -96,6 +97,15 @@ func (s Service) asMade(item store.PlanItem, l planning.PlanView, in Bottling) (
 	}
 	m.drink, m.reckoned, m.worked, err = solve.Made(d, planned, plan.UsedG(m.item.Steps), out)
 	return m, err
+}
+
+// held is app.Held. What was worked back from the yield rests on what the pulp is held to keep,
+// and can teach nothing of it.
+func (m asMade) held(measuredML *float64) (key string, share float64) {
+	if len(m.worked) > 0 {
+		return "", -1
+	}
+	return app.Held(&m.drink, m.reckoned, measuredML)
 }
 
 // used is what went in, line by line, and how that is known.
