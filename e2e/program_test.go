@@ -3,13 +3,16 @@
 package e2e
 
 import (
+	"fmt"
 	"io"
 	"net"
 	"net/http"
+	"os"
 	"os/exec"
 	"path/filepath"
 	"strings"
 	"sync"
+	"sync/atomic"
 	"testing"
 	"time"
 
@@ -28,14 +31,31 @@ type program struct {
 
 func ownProgram(t testing.TB) *program {
 	t.Helper()
-	free, err := net.Listen("tcp", "127.0.0.1:0")
-	require.NoError(t, err)
-	at := free.Addr().String()
-	require.NoError(t, free.Close())
+	at := ownAddress(t)
 	k := &program{t: t, data: filepath.Join(t.TempDir(), "kitchen.db"), at: at, url: "http://" + at}
 	k.start()
 	t.Cleanup(k.kill)
 	return k
+}
+
+// lastPort is the last that was given away. They lie below those that the system gives to
+// connections, since a browser's own would take one before the program listens on it.
+var lastPort atomic.Int32
+
+func init() { lastPort.Store(20_000 + int32(os.Getpid()%10_000)) }
+
+// ownAddress is one that nobody listens on, and that nobody else is given.
+func ownAddress(t testing.TB) string {
+	t.Helper()
+	for range 1000 {
+		at := fmt.Sprintf("127.0.0.1:%d", lastPort.Add(1))
+		if free, err := net.Listen("tcp", at); err == nil {
+			require.NoError(t, free.Close())
+			return at
+		}
+	}
+	require.Fail(t, "no port is free")
+	return ""
 }
 
 func (k *program) start() {
@@ -69,7 +89,7 @@ type line struct {
 
 func lineTo(t testing.TB, url string) *line {
 	t.Helper()
-	l := &line{t: t, to: strings.TrimPrefix(url, "http://"), at: "127.0.0.1:0"}
+	l := &line{t: t, to: strings.TrimPrefix(url, "http://"), at: ownAddress(t)}
 	l.mend()
 	l.at = l.in.Addr().String()
 	l.url = "http://" + l.at
