@@ -206,7 +206,7 @@ func TestItFitsAPhone(t *testing.T) {
 	p := visit(t, demoKitchen(t))
 	for _, width := range []int64{320, 390} {
 		p.size(width, 844)
-		for view, sees := range map[string]string{"/": "Pecan flask creamer", "/start": "Open on the Bench", "/shelf": "Pecan flask creamer", "/pantry": "Spoons and cups", "/plan": "Put the pecans in water to soak", "/cook": "step 1 of", "/plan/shopping": "Total "} {
+		for view, sees := range map[string]string{"/": "Method options", "/start": "Open on the Bench", "/shelf": "Pecan flask creamer", "/pantry": "Spoons and cups", "/plan": "Put the pecans in water to soak", "/cook": "step 1 of", "/plan/shopping": "Total "} {
 			p.open(view)
 			p.sees(sees)
 			wide := evaluate[float64](p, "(() => document.documentElement.scrollWidth)")

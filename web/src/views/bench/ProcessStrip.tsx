@@ -30,7 +30,7 @@ export const ProcessStrip = memo(function ProcessStrip({ steps, unapplied, chang
         <h2 className="text-lg">{copy.bench.method}</h2>
         <Button onClick={onMethod}>{copy.bench.methodOptions}</Button>
       </div>
-      <ol className="mt-1 flex flex-wrap items-center gap-y-1 max-sm:flex-nowrap max-sm:overflow-x-auto max-sm:whitespace-nowrap">
+      <ol className="relative mt-1 flex flex-wrap items-center gap-y-1 max-sm:flex-nowrap max-sm:overflow-x-auto max-sm:whitespace-nowrap">
         {steps.map((s, n) => (
           <li key={nameOf(s)} className="flex items-center">
             {n > 0 && <ChevronRight size={14} aria-hidden className="text-mute" />}
