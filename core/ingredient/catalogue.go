@@ -219,7 +219,7 @@ func readRow(header, record []string) (*Ingredient, error) {
 		SoakH: Span{soak[0], soak[1], soak[2]}, HasSoak: r.cells["soak_h"] != "",
 		Life: Life{life[0], life[1]}, Usual: Usual{usual[0], usual[1]},
 		PerGram: r.content(), Allergens: r.list("allergens"), Vegan: r.cells["vegan"] == "yes",
-		EdibleShare: edible, SkinShare: r.number("skin_pct") / 100, StoneShare: r.number("stone_pct") / 100,
+		EdibleShare: edible, CalciumMg: r.number("calcium_mg"), SkinShare: r.number("skin_pct") / 100, StoneShare: r.number("stone_pct") / 100,
 		ReleaseMax: r.number("release_max"), GrindS: r.number("grind_s"), SwellsC: [2]float64{swells[0], swells[1]},
 		Equals: r.equal(), CountsAs: r.countsAs(), Character: r.cells["character"], Source: r.cells["source"], tags: r.tags(),
 	}

@@ -114,6 +114,7 @@ const (
 	TagTuber                      // called a nut and is none
 	TagHerb                       // a herb or mushroom taken for more than its taste
 	TagBlooms                     // draws in warm water before it goes in
+	TagBitterSkin                 // a nut whose skin tastes bitter
 	TagSelenium                   // rich in selenium
 	TagIodine                     // rich in iodine
 	TagEmulsifies                 // holds oil and water together
@@ -159,7 +160,7 @@ var tagNames = map[string]Tag{
 
 	"selenium": TagSelenium, "iodine": TagIodine, "emulsifies": TagEmulsifies, "stones": TagStones, "whisks": TagWhisks, "ice": TagIce, "soft": TagSoft,
 	"any-soak": TagAnySoak, "clings": TagClings, "water": TagWater, "sour": TagSour, "brewed": TagBrewed, "quick-soak": TagQuickSoak,
-	"cocoa": TagCocoa, "juice": TagJuice, "coconut": TagCoconut, "cooler": TagCooler,
+	"cocoa": TagCocoa, "juice": TagJuice, "coconut": TagCoconut, "cooler": TagCooler, "bitter-skin": TagBitterSkin,
 }
 
 // Span is a minimum, a usual and a maximum, in the unit of the field.
@@ -201,6 +202,7 @@ type Ingredient struct {
 	Allergens   []string                  // codes of caution.Allergens
 	Vegan       bool                      // false for honey, milk, eggs
 	EdibleShare float64                   // of what is bought in its shell, peel or with its stone; 1 where nothing is thrown away
+	CalciumMg   float64                   // in 100 g; 0 where no open table tells (IFCT 2017)
 	SkinShare   float64                   // of the dry mass, taken off where it is skinned
 	StoneShare  float64                   // of what is measured, which never goes in
 	ReleaseMax  float64                   // share of its protein and fat that grinding for ever would release; 0 for the usual

@@ -26,7 +26,6 @@ type Facts struct {
 	Strainer          process.Strainer
 	HasSkins          bool    // a base went in with them
 	Swells            bool    // oats or another base that turns slimy
-	Soda              bool    // baking soda is in
 	OverSweet         float64 // what went in beyond what was planned, as a share; 0 as planned
 	OverSpice         float64
 	OverWater         float64
@@ -51,9 +50,8 @@ func FactsOf(d *reckon.Drink, r *reckon.Reckoning) Facts {
 		if l.Ingredient.Role == ingredient.Base {
 			f.UsualS = math.Max(f.UsualS, r.Made.SecondsOf(l.Ingredient))
 			f.Swells = f.Swells || l.Ingredient.Has(ingredient.TagClings)
-			f.HasSkins = f.HasSkins || hasSkins(l.Ingredient) && !l.Treatment.Skinned
+			f.HasSkins = f.HasSkins || l.Ingredient.Has(ingredient.TagBitterSkin) && !l.Treatment.Skinned
 		}
-		f.Soda = f.Soda || l.Ingredient.ID == "baking-soda"
 	}
 	if said := d.AsSaid().SoakHours; said > 0 {
 		f.SoakH = said
@@ -64,11 +62,6 @@ func FactsOf(d *reckon.Drink, r *reckon.Reckoning) Facts {
 		f.UsualS = u.Made.Seconds
 	}
 	return f
-}
-
-// hasSkins tells the nuts whose skins taste bitter (common practice).
-func hasSkins(i *ingredient.Ingredient) bool {
-	return slices.Contains([]string{"walnut", "pecan", "almond", "hazelnut", "pistachio", "peanut"}, i.ID)
 }
 
 // was is what really happened of the figure that a change sets; 0 where the recipe tells.

@@ -38,6 +38,15 @@ func (s *Kitchen) MadeOn(text string) (time.Time, error) {
 
 const longestAgo = 366 * 24 * time.Hour
 
+// Day is the noon of a date this program wrote.
+func Day(text string, zone *time.Location) time.Time {
+	day, err := time.ParseInLocation(DateLayout, text, zone)
+	if err != nil {
+		return time.Time{}
+	}
+	return day.Add(12 * time.Hour)
+}
+
 // DateLayout is how a date is written.
 const DateLayout = "2006-01-02"
 

@@ -38,6 +38,16 @@ func Held(d *reckon.Drink, r *reckon.Reckoning, measuredML *float64) (key string
 	return key, share
 }
 
+// FiguresOf are what the record keeps of a batch's figures: what a litre costs, what the like
+// costs in a shop, and how sweet it is.
+func FiguresOf(r *reckon.Reckoning, shopPerL float64) store.BatchFigures {
+	out := store.BatchFigures{ShopPerL: shopPerL, Sweetness: r.Per100mL.SucroseEquivalentG}
+	if r.Cost.Known {
+		out.PerL = r.Cost.PerLitre
+	}
+	return out
+}
+
 // learned are the figures that this kitchen's batches tell.
 func (s *Kitchen) learned() (map[string]record.Learned, error) {
 	shares, err := s.Store.HeldShares()
@@ -77,6 +87,29 @@ func oldHeld(b store.Batch, ways kitchen.Setup) (key string, share float64) {
 	}
 	return Held(&d, r, b.MeasuredML)
 }
+
+// HeldAnew is Held of a batch with another measured yield. Where it was weighed out, what went
+// in has to be what its version says.
+func (s *Kitchen) HeldAnew(b store.Batch, measuredML *float64) (key string, share float64, err error) {
+	for _, u := range b.Used {
+		if u.PlannedG == 0 || math.Abs(u.UsedG/u.PlannedG-1) > sameForecast {
+			return "", -1, nil
+		}
+	}
+	d, _, err := s.Read(b.DrinkName, b.Version.Recipe)
+	if err != nil {
+		return "", -1, nil // it is not read any more, and the correction stands all the same
+	}
+	r, err := d.Reckon()
+	if err != nil || r.Drink == nil {
+		return "", -1, nil
+	}
+	key, share = Held(&d, r, measuredML)
+	return key, share, nil
+}
+
+// Keyed are the base and the strainer of a key; ok is false where it is empty.
+func Keyed(key string) (base, strainer string, ok bool) { return strings.Cut(key, "/") }
 
 // LearnedFigure is what this kitchen's batches tell of the milk that the pulp keeps.
 type LearnedFigure struct {

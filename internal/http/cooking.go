@@ -18,7 +18,6 @@ func (s *server) cookingOperations(api huma.API) {
 		return c.Unweigh(in.ID, in.Key)
 	})
 	act(s, api, post, "/api/plan/items/{id}/batch", "bottle-item", "Bottle a cooked drink, and record how it was made", undoable, cooking.Of, on(cooking.Service.BottleItem))
-	operation(s, api, get, "/api/batches/{id}", "batch", "How a drink was really made", cooking.Of, byID(cooking.Service.Batch))
 	told(s, api, post, "/api/plan/items/{id}/rescale", "rescale", "Let what is still to come follow an amount that is over or under", cooking.Of, on(cooking.Service.Rescale))
 	operation(s, api, get, "/api/scale", "scale", "What the scale shows, and what is weighed on it", cooking.Of, plain(cooking.Service.ScaleNow))
 	operation(s, api, post, "/api/scale/connect", "connect-scale", "Read the scale for a planned drink", cooking.Of, bodied(cooking.Service.ConnectScale))

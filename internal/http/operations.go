@@ -155,4 +155,5 @@ func (s *server) register(api huma.API) {
 	s.planningOperations(api)
 	s.cookingOperations(api)
 	s.shelfOperations(api)
+	s.notesOperations(api)
 }

@@ -14,6 +14,7 @@ import (
 	"plushladle/internal/app"
 	"plushladle/internal/app/bench"
 	"plushladle/internal/app/cooking"
+	"plushladle/internal/app/notes"
 	"plushladle/internal/app/pantry"
 	"plushladle/internal/app/planning"
 	"plushladle/internal/app/shelf"
@@ -205,10 +206,10 @@ func TestTooMuchIsTakenOrFollowed(t *testing.T) {
 	measured := 1120.
 	call[planning.Plan](c, "POST", "/api/plan/items/1/batch", cooking.Bottling{MeasuredML: &measured, PulpG: nil, Bottles: []shelf.NewBottle{{VolumeML: 500, Place: "fridge"}}})
 	assert.Len(t, call[[]app.LearnedFigure](c, "GET", "/api/learned", nil), 1, "of what was really used, and at once")
-	used := call[cooking.Batch](c, "GET", "/api/batches/1", nil).Used
+	used := call[notes.BatchPage](c, "GET", "/api/batches/1", nil).Used
 	assert.InDelta(t, 200, used[0].PlannedG, .01, "what was planned first")
 	assert.Equal(t, 240., used[0].UsedG)
-	assert.Equal(t, 1, call[cooking.Batch](c, "GET", "/api/batches/1", nil).Version, "the version is the one that was planned")
+	assert.Equal(t, 1, call[notes.BatchPage](c, "GET", "/api/batches/1", nil).Version, "the version is the one that was planned")
 	last := used[len(used)-1]
 	assert.Equal(t, "Maple syrup", last.Name)
 	assert.Equal(t, 6., last.UsedG, "more of it, to taste")
@@ -246,7 +247,7 @@ func TestABatchRecordsHowItWasReallyMade(t *testing.T) {
 	assert.Equal(t, http.StatusConflict, status, "bottled once")
 
 	assert.Empty(t, call[[]app.LearnedFigure](c, "GET", "/api/learned", nil), "the water was worked back from the yield: nothing is left to learn from")
-	b := call[cooking.Batch](c, "GET", "/api/batches/1", nil)
+	b := call[notes.BatchPage](c, "GET", "/api/batches/1", nil)
 	how := map[string]kitchen.UsedLine{}
 	for _, l := range b.Used {
 		how[l.Name] = l

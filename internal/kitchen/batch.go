@@ -19,7 +19,9 @@ type UsedLine struct {
 
 // StepTaken is a step of a batch and when it was done.
 type StepTaken struct {
+	Kind    string    `json:"kind,omitempty" doc:"empty in batches of older versions"`
 	Title   say.Text  `json:"title"`
+	Minutes int       `json:"minutes,omitempty" doc:"it was planned to take"`
 	Planned time.Time `json:"planned" doc:"when it was to begin"`
 	DoneAt  time.Time `json:"doneAt"`
 	Skipped bool      `json:"skipped"`

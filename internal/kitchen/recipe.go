@@ -243,6 +243,39 @@ func (f Recipe) Changed(from, to *reckon.Drink) Recipe {
 	return f
 }
 
+// Adopting is the recipe with whatever the core changed of a drink: its lines, how they are
+// treated, and how it is made.
+func (f Recipe) Adopting(from, to *reckon.Drink) Recipe {
+	f = f.Changed(from, to)
+	for n, l := range to.Lines {
+		if n < len(from.Lines) && l.Treatment != from.Lines[n].Treatment {
+			f.Lines[n].Note = withTreatment(f.Lines[n].Note, l.Treatment)
+		}
+	}
+	m, was := to.Method, from.Method
+	f.Strainer, f.Covered = m.Strainer.String(), m.Covered
+	if m.Seconds != was.Seconds {
+		f.BlendS = m.Seconds
+	}
+	if m.WaterC != was.WaterC {
+		f.WaterC = m.WaterC
+	}
+	f.Process = nil
+	for _, c := range to.Changes {
+		f.Process = append(f.Process, stepChange(c))
+	}
+	return f
+}
+
+// stepChange is a change of the core as the cook has it.
+func stepChange(c process.Change) StepChange {
+	out := StepChange{At: StepAt{c.At.Kind, c.At.N}, Do: c.Do, Params: c.Params, Cue: c.Cue}
+	if c.To.Kind != "" {
+		out.To = &StepAt{c.To.Kind, c.To.N}
+	}
+	return out
+}
+
 // freshKey is a key that no line bears.
 func (f Recipe) freshKey(n int) string {
 	for at := len(f.Lines) + n; ; at++ {

@@ -270,6 +270,36 @@ var migrations = []*gormigrate.Migration{
 		`ALTER TABLE batches ADD COLUMN held_share REAL NOT NULL DEFAULT 0`,
 		`CREATE INDEX batches_held ON batches (held_key) WHERE held_key <> ''`,
 	)},
+	{ID: "0016-notes", Migrate: statements(
+		`ALTER TABLE bottles ADD COLUMN ended_cause TEXT NOT NULL DEFAULT ''`,
+		`ALTER TABLE batches ADD COLUMN notes TEXT NOT NULL DEFAULT ''`,
+		`ALTER TABLE batches ADD COLUMN per_l REAL NOT NULL DEFAULT 0`,
+		`ALTER TABLE batches ADD COLUMN shop_per_l REAL NOT NULL DEFAULT 0`,
+		`ALTER TABLE batches ADD COLUMN sweetness REAL NOT NULL DEFAULT 0`,
+		`ALTER TABLE batches ADD COLUMN figured BOOLEAN NOT NULL DEFAULT FALSE`,
+		`CREATE TABLE tastings (
+			id INTEGER PRIMARY KEY AUTOINCREMENT,
+			batch_id INTEGER NOT NULL REFERENCES batches(id),
+			bottle_id INTEGER NOT NULL DEFAULT 0,
+			who TEXT NOT NULL,
+			sweet REAL NOT NULL, body REAL NOT NULL, spice REAL NOT NULL, salt REAL NOT NULL,
+			stars REAL NOT NULL,
+			flags TEXT NOT NULL,
+			words TEXT NOT NULL,
+			at DATETIME NOT NULL)`,
+		`CREATE INDEX tastings_by_batch ON tastings (batch_id)`,
+		`CREATE TABLE trials (
+			id INTEGER PRIMARY KEY AUTOINCREMENT,
+			batch_id INTEGER NOT NULL REFERENCES batches(id),
+			version_id INTEGER NOT NULL DEFAULT 0,
+			changed TEXT NOT NULL,
+			jars TEXT NOT NULL,
+			verdicts TEXT NOT NULL,
+			opened_at DATETIME,
+			created_at DATETIME NOT NULL)`,
+		`CREATE INDEX trials_by_batch ON trials (batch_id)`,
+		`CREATE INDEX IF NOT EXISTS batches_by_drink ON batches (drink_id, made_on)`,
+	)},
 }
 
 func inTurn(all ...gormigrate.MigrateFunc) gormigrate.MigrateFunc {

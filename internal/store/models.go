@@ -4,6 +4,7 @@ import (
 	"time"
 
 	"plushladle/core/plan"
+	"plushladle/core/record"
 	"plushladle/core/say"
 	"plushladle/internal/kitchen"
 )
@@ -45,8 +46,42 @@ type Batch struct {
 	HeldShare  float64             // of the usual liquid that its pulp kept; 0 where it is not known
 	Used       []kitchen.UsedLine  `gorm:"serializer:json"` // empty where it was not cooked step by step
 	Times      []kitchen.StepTaken `gorm:"serializer:json"`
+	Notes      string              // the cook's own
+	PerL       float64             // what a litre cost when it was made; 0 where it is not known
+	ShopPerL   float64             // what the like cost in a shop then; 0 where it is not known
+	Sweetness  float64             // g of sucrose's sweetness in 100 mL
+	Figured    bool                // the three are worked out
 	CreatedAt  time.Time
 	Bottles    []Bottle
+	Tastings   []Tasting
+}
+
+// Tasting is what one taster said of a batch; the sliders are in notches from just right.
+type Tasting struct {
+	ID       int64 `gorm:"primaryKey"`
+	BatchID  int64
+	BottleID int64 // it was poured from; 0 where that is not known
+	Who      string
+	Sweet    float64
+	Body     float64
+	Spice    float64
+	Salt     float64
+	Stars    float64       // 0 where none were given
+	Flags    []record.Flag `gorm:"serializer:json"`
+	Words    string
+	At       time.Time
+}
+
+// Trial is one change, tasted blind: jars by letter, and what was said of each.
+type Trial struct {
+	ID        int64 `gorm:"primaryKey"`
+	BatchID   int64
+	VersionID int64 // that keeps the change; 0 where it is told in words only
+	Changed   string
+	Jars      []record.Jar     `gorm:"serializer:json"` // by letter, which hold the change
+	Verdicts  []record.Verdict `gorm:"serializer:json"`
+	OpenedAt  *time.Time       // once the answer was looked at
+	CreatedAt time.Time
 }
 
 // Places a bottle stands in.
@@ -64,6 +99,17 @@ const (
 	Thrown   = "thrown out"
 )
 
+// Why bottles are thrown away.
+const (
+	PastDate = "past-date"
+	Soured   = "soured"
+	Split    = "split"
+	NotDrunk = "not-drunk"
+)
+
+// Causes are all of them.
+var Causes = []string{PastDate, Soured, Split, NotDrunk}
+
 // Bottle is one bottle of a batch.
 type Bottle struct {
 	ID         int64 `gorm:"primaryKey"`
@@ -80,6 +126,7 @@ type Bottle struct {
 	Allergens  []string   `gorm:"serializer:json"`
 	State      string
 	EndedWhy   string
+	EndedCause string // a code of Causes; empty where none was told
 	EndedAt    *time.Time
 	CreatedAt  time.Time
 

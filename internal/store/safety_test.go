@@ -400,7 +400,7 @@ func TestAnActIsTakenBack(t *testing.T) {
 	require.NoError(t, err)
 	require.NoError(t, s.SetStock("almond", 100))
 	acts := map[string]func(*Store) error{
-		"thrown out": func(tx *Store) error { _, err := tx.ThrowOut(id, "smelled sour"); return err },
+		"thrown out": func(tx *Store) error { _, err := tx.ThrowOut(id, "smelled sour", Soured); return err },
 		"finished":   func(tx *Store) error { _, err := tx.Finish(id); return err },
 		"moved":      func(tx *Store) error { _, err := tx.Move(id, Freezer); return err },
 		"removed":    func(tx *Store) error { return tx.DeleteDrink(d.ID) },

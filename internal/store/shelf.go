@@ -19,7 +19,8 @@ type NewBatch struct {
 	MeasuredML *float64
 	Bottles    []Bottle
 	Pulp       *kitchen.Pulp // nil where nothing was strained
-	HeldKey    string        // see Batch
+	Figures    BatchFigures
+	HeldKey    string // see Batch
 	HeldShare  float64
 	Cooked     *Cooked // where it was cooked step by step
 }
@@ -58,6 +59,7 @@ func (s *Store) MakeBatch(made NewBatch) (*Batch, error) {
 		batch = Batch{
 			DrinkID: d.ID, VersionID: version.ID, DrinkName: d.Name, MadeOn: made.MadeOn,
 			ForecastML: made.ForecastML, MeasuredML: made.MeasuredML, HeldKey: made.HeldKey, HeldShare: made.HeldShare, CreatedAt: s.now(), Bottles: made.Bottles,
+			PerL: made.Figures.PerL, ShopPerL: made.Figures.ShopPerL, Sweetness: made.Figures.Sweetness, Figured: true,
 			Used: []kitchen.UsedLine{}, Times: []kitchen.StepTaken{},
 		}
 		for n := range batch.Bottles {
@@ -67,7 +69,7 @@ func (s *Store) MakeBatch(made NewBatch) (*Batch, error) {
 		if made.Cooked != nil {
 			batch.PulpG, batch.Used, batch.Times = made.Cooked.PulpG, made.Cooked.Used, made.Cooked.Times
 		}
-		if err := tx.Create(&batch).Error; err != nil {
+		if err := tx.Omit("Tastings").Create(&batch).Error; err != nil {
 			return err
 		}
 		if made.Pulp != nil && made.MadeOn == s.now().Format(time.DateOnly) { // that of a batch written down later is long used
@@ -160,7 +162,7 @@ func (s *Store) UndoPour(id int64) (*Bottle, error) {
 			return err
 		}
 		b.LeftML = min(b.VolumeML, b.LeftML+last.ML)
-		b.State, b.EndedWhy, b.EndedAt = InUse, "", nil
+		b.State, b.EndedWhy, b.EndedCause, b.EndedAt = InUse, "", "", nil
 		return tx.Delete(&last).Error
 	})
 }
@@ -233,14 +235,15 @@ func (s *Store) Finish(id int64) (*Bottle, error) {
 	})
 }
 
-// ThrowOut says that a bottle was thrown out, and why. What it held stays on
-// record as waste.
-func (s *Store) ThrowOut(id int64, why string) (*Bottle, error) {
+// ThrowOut says that a bottle was thrown out, and why: in words, and as a code where it is one
+// of Causes. What it held stays on record as waste.
+func (s *Store) ThrowOut(id int64, why, cause string) (*Bottle, error) {
 	return s.change(id, func(_ *gorm.DB, b *Bottle) error {
 		if b.State != InUse {
 			return &EmptyError{LeftML: b.LeftML, State: b.State}
 		}
 		s.end(b, Thrown, why)
+		b.EndedCause = cause
 		return nil
 	})
 }

@@ -11,6 +11,7 @@ import (
 
 	"plushladle/core/keep"
 	"plushladle/core/quantity"
+	"plushladle/core/record"
 	"plushladle/internal/kitchen"
 )
 
@@ -35,6 +36,7 @@ func (s *Store) lookThrough() error {
 		each(s.db, "timers", (*Timer).wrong), each(s.db, "stock", (*Stock).wrong), each(s.db, "own_ingredients", (*OwnIngredient).wrong),
 		each(s.db, "prices", (*Price).wrong), each(s.db, "own_measures", (*OwnMeasure).wrong), each(s.db, "drinkers", (*Drinker).wrong),
 		each(s.db, "packs", (*Pack).wrong), each(s.db, "rhythms", (*Rhythm).wrong), each(s.db, "taught_names", (*TaughtName).wrong),
+		each(s.db, "tastings", (*Tasting).wrong), each(s.db, "trials", (*Trial).wrong),
 	)
 }
 
@@ -138,10 +140,25 @@ func (b *Batch) wrong() string {
 	return first(date("made_on", b.MadeOn), within("forecast_ml", b.ForecastML, 0, mostML), within("measured_ml", measured, 0, mostML))
 }
 
+func (t *Tasting) wrong() string {
+	return first(
+		within("sweet", t.Sweet, -record.MostNotches, record.MostNotches), within("body", t.Body, -record.MostNotches, record.MostNotches),
+		within("spice", t.Spice, -record.MostNotches, record.MostNotches), within("salt", t.Salt, -record.MostNotches, record.MostNotches), within("stars", t.Stars, 0, 5),
+	)
+}
+
+func (t *Trial) wrong() string {
+	if n := len(t.Jars); n < 2 || n > 3 {
+		return "jars are not two or three"
+	}
+	return text("changed", t.Changed)
+}
+
 func (b *Bottle) wrong() string {
 	return first(
 		oneOf("state", b.State, allStates...), oneOf("place", b.Place, allPlaces...), oneOf("place", b.FirstPlace, append(allPlaces, "")...),
 		oneOf("school", b.School, string(keep.Cautious), string(keep.Customary)), date("use_by", b.UseBy), date("other_use_by", b.OtherUseBy),
+		oneOf("ended_cause", b.EndedCause, append(Causes, "")...),
 		within("volume_ml", b.VolumeML, 0, mostML), within("left_ml", b.LeftML, 0, mostML), within("serving_ml", b.ServingML, leastServingML, mostML),
 		within("cautious_days", b.CautiousDays, 0, mostDays), within("customary_days", b.CustomaryDays, 0, mostDays),
 		within("frozen_cautious", float64(b.FrozenCautious), 0, mostDays), within("frozen_customary", float64(b.FrozenCustomary), 0, mostDays),

@@ -6,6 +6,15 @@ type refusal struct{ problem, accepts string }
 
 // refusals are the faults by their codes.
 var refusals = map[string]refusal{
+	"unknown-flag":                  {"is not something a taster can tick", "use gritty, slimy, separates, settles, sour-early, bitter or skin-forms"},
+	"not-proposed":                  {"is not proposed for this tasting", "choose one of the proposals"},
+	"change-needed":                 {"say what you changed", "such as: with a pinch of salt"},
+	"already-tasted":                {"somebody has tasted already", "start another tasting to see what goes into which jar"},
+	"trial-is-opened":               {"the answer has been shown already", "start another tasting"},
+	"not-a-jar":                     {"is not one of the jars, or not a number of stars", "give each jar 1 to 5 stars"},
+	"odd-jar-needed":                {"choose the jar that is unlike the others", "guess if you are not sure"},
+	"stars-needed":                  {"give both jars stars", "use 1 to 5"},
+	"nobody-tasted":                 {"nobody has tasted yet", "record what each taster says first"},
 	"too-many-measures":             {"%.0[1]f measures are too many", "use at most %.0[2]f"},
 	"scale-out-of-range":            {"is not a scale step", "use 0 for no scale, or up to 1000 g"},
 	"not-a-measure":                 {"is not a cup or spoon", `write it as "1/2 cup" or "1 tbsp"`},

@@ -1,7 +1,7 @@
 package wording
 
 // spanish is everything that is said, in Spanish.
-var spanish = language{together(spanishSteps, spanishCautions, spanishKeeping, spanishFigures, spanishCups, spanishTools, spanishPhrases), spanishRefusals}
+var spanish = language{together(spanishSteps, spanishCautions, spanishKeeping, spanishFigures, spanishCups, spanishTools, spanishNotes, spanishPhrases), spanishRefusals}
 
 var spanishSteps = map[string]string{
 	"plan-less":                  "quita una bebida del plan o acorta las horas de silencio",

@@ -1,6 +1,15 @@
 package wording
 
 var spanishRefusals = map[string]refusal{
+	"unknown-flag":                  {"no es algo que se pueda marcar", "usa gritty, slimy, separates, settles, sour-early, bitter o skin-forms"},
+	"not-proposed":                  {"no se propone para esta cata", "elige una de las propuestas"},
+	"change-needed":                 {"di qué has cambiado", "por ejemplo: con una pizca de sal"},
+	"already-tasted":                {"ya ha probado alguien", "empieza otra cata para ver qué va en cada frasco"},
+	"trial-is-opened":               {"la respuesta ya se ha visto", "empieza otra cata"},
+	"not-a-jar":                     {"no es uno de los frascos, o no es un número de estrellas", "da de 1 a 5 estrellas a cada frasco"},
+	"odd-jar-needed":                {"elige el frasco distinto de los otros", "si no lo sabes, adivina"},
+	"stars-needed":                  {"da estrellas a los dos frascos", "usa de 1 a 5"},
+	"nobody-tasted":                 {"todavía no ha probado nadie", "anota antes lo que dice cada uno"},
 	"too-many-measures":             {"%.0[1]f medidas son demasiadas", "usa como mucho %.0[2]f"},
 	"scale-out-of-range":            {"no es el mínimo de una báscula", "usa 0 si no tienes, o hasta 1000 g"},
 	"not-a-measure":                 {"no es una taza ni una cuchara", `escríbelo como "1/2 cup" o "1 tbsp"`},

@@ -13,7 +13,7 @@ import (
 // texts are the sentences of all codes that are not faults, in English; another language
 // has the same codes. In a sentence %[1]s is the first of what the text holds: a name, a
 // list, another text, or a number to three figures; %.0[1]f is a number as fmt writes it.
-var texts = together(cautions, keeping, figures, cups, steps, tools)
+var texts = together(cautions, keeping, figures, cups, steps, tools, notes)
 
 // phrase is what this package itself says, by its code.
 func phrase(code string, args ...any) string {

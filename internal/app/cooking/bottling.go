@@ -2,7 +2,6 @@ package cooking
 
 import (
 	"slices"
-	"time"
 
 	"plushladle/core/plan"
 	"plushladle/core/reckon"
@@ -63,6 +62,7 @@ func (s Service) BottleItem(id int64, in Bottling) (planning.Plan, error) {
 	}
 	batch.Pulp = shelf.PulpOf(m.reckoned, in.PulpG)
 	batch.HeldKey, batch.HeldShare = m.held(in.MeasuredML)
+	batch.Figures = app.FiguresOf(m.reckoned, items[at].Recipe.ShopPrice)
 	batch.Cooked = &store.Cooked{
 		ItemID: id, Recipe: asPlanned(items[at]), PulpG: in.PulpG, Steps: steps,
 		Used: m.used(), Times: timesOf(steps), StockG: m.stockG(),
@@ -202,34 +202,8 @@ func timesOf(steps []plan.ItemStep) []kitchen.StepTaken {
 	out := []kitchen.StepTaken{}
 	for _, s := range steps {
 		if s.DoneAt != nil {
-			out = append(out, kitchen.StepTaken{Title: s.Title, Planned: s.Start, DoneAt: *s.DoneAt, Skipped: s.Skipped})
+			out = append(out, kitchen.StepTaken{Kind: s.Kind, Title: s.Title, Minutes: s.MostM, Planned: s.Start, DoneAt: *s.DoneAt, Skipped: s.Skipped})
 		}
 	}
 	return out
-}
-
-// Batch is how a drink was really made.
-type Batch struct {
-	ID         int64                `json:"id"`
-	DrinkID    int64                `json:"drinkID"`
-	DrinkName  string               `json:"drinkName"`
-	Version    int                  `json:"version"`
-	MadeOn     string               `json:"madeOn"`
-	ForecastML float64              `json:"forecastML"`
-	MeasuredML *float64             `json:"measuredML,omitempty"`
-	PulpG      *float64             `json:"pulpG,omitempty"`
-	Used       []kitchen.UsedLine   `json:"used" doc:"empty where it was not cooked step by step"`
-	Times      []planning.StepTaken `json:"times"`
-	CreatedAt  time.Time            `json:"createdAt"`
-}
-
-func (s Service) Batch(id int64) (Batch, error) {
-	b, err := s.store.Batch(id)
-	if err != nil {
-		return Batch{}, err
-	}
-	return Batch{
-		ID: b.ID, DrinkID: b.DrinkID, DrinkName: b.DrinkName, Version: b.Version.Number, MadeOn: b.MadeOn, ForecastML: b.ForecastML,
-		MeasuredML: b.MeasuredML, PulpG: b.PulpG, Used: app.OrEmpty(b.Used), Times: planning.TakenInWords(b.Times), CreatedAt: b.CreatedAt,
-	}, nil
 }

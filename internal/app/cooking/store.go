@@ -4,7 +4,6 @@ import "plushladle/internal/store"
 
 // Store is the little this area needs of what is kept.
 type Store interface {
-	Batch(id int64) (*store.Batch, error)
 	HoldTimer(id int64) error
 	MakeBatch(made store.NewBatch) (*store.Batch, error)
 	Settings() (store.Settings, error)

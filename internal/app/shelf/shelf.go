@@ -56,6 +56,7 @@ func (s Service) MakeBatch(id int64, in NewBatch) ([]Bottle, error) {
 	}
 	made.Pulp = PulpOf(r, nil)
 	made.HeldKey, made.HeldShare = app.Held(&d, r, in.MeasuredML)
+	made.Figures = app.FiguresOf(r, drink.Draft.ShopPrice)
 	defer s.Changed()
 	batch, err := s.store.MakeBatch(made)
 	if err != nil {
@@ -253,15 +254,16 @@ func (s Service) Finish(id int64) (Bottle, error) { return s.bottle(s.store.Fini
 
 // Why says why a bottle was thrown out.
 type Why struct {
-	Why string `json:"why" maxLength:"200"`
+	Why   string `json:"why" maxLength:"200"`
+	Cause string `json:"cause,omitempty" enum:",past-date,soured,split,not-drunk" doc:"as far as it is one of these: what soured early shortens the forecast"`
 }
 
 func (s Service) ThrowOut(id int64, in Why) (Bottle, error) {
 	why := kitchen.OneLine(in.Why)
-	if why == "" {
+	if why == "" && in.Cause == "" {
 		return Bottle{}, fault.New("why", "", "reason-needed")
 	}
-	return s.bottle(s.store.ThrowOut(id, why))
+	return s.bottle(s.store.ThrowOut(id, why, in.Cause))
 }
 
 func (s Service) bottle(b *store.Bottle, err error) (Bottle, error) {

@@ -28,7 +28,7 @@ type Store interface {
 	Shelf() ([]store.Bottle, error)
 	ShelfML() (ml float64, err error)
 	Temperatures(from time.Time) ([]store.Temperature, error)
-	ThrowOut(id int64, why string) (*store.Bottle, error)
+	ThrowOut(id int64, why, cause string) (*store.Bottle, error)
 	UndoPour(id int64) (*store.Bottle, error)
 	UsePack(id int64, massG float64) error
 }
