@@ -40,6 +40,10 @@ var per100mL = []struct {
 	{D, "µg", .75, 0},
 }
 
+// nearEnough is the share of the carton's from which nothing is said to lack: the figures of
+// both are no better (a judgement).
+const nearEnough = .95
+
 // Drunk is a day's drinking of a batch.
 type Drunk struct {
 	DayML    float64
@@ -72,7 +76,7 @@ func Gaps(d Drunk) []Gap {
 				g.Here = calcium / d.BatchML * d.DayML
 			}
 		}
-		if g.Known && g.Here < g.Carton {
+		if g.Known && g.Here < nearEnough*g.Carton {
 			g.LessThanTheCarton = g.Carton - g.Here
 		}
 		out[n] = g

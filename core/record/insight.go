@@ -36,11 +36,11 @@ type Action string
 
 // The actions.
 const (
-	UseMine  Action = "use-mine"  // forecast by the kitchen's own figure
-	MakeLess Action = "make-less" // size the drink to ML
-	PlanOne  Action = "plan"      // put it on the plan
-	TasteIt  Action = "taste"     // go on from the last tasting to a next version
-	LookAt   Action = "look"      // at the batches
+	SeeLearned Action = "learned"   // what the forecast goes by now
+	MakeLess   Action = "make-less" // size the drink to ML
+	PlanOne    Action = "plan"      // put it on the plan
+	TasteIt    Action = "taste"     // go on from the last tasting to a next version
+	LookAt     Action = "look"      // at the batches
 )
 
 // Insight is a sentence worth knowing, with the figures behind it and what to do.
@@ -142,7 +142,7 @@ func yieldOff(of []Making) []Insight {
 	}
 	ml := math.Abs(share) * forecast * float64(len(of)) / weeks(of)
 	return []Insight{{
-		Code: "yield/" + last.Key, Drink: last.Drink, Batch: last.Batch, Text: text, Action: UseMine, ML: ml, Money: ml / 1000 * last.PerL,
+		Code: "yield/" + last.Key, Drink: last.Drink, Batch: last.Batch, Text: text, Action: SeeLearned, ML: ml, Money: ml / 1000 * last.PerL,
 		Evidence: say.Of("insight-yield-evidence", last.Strainer, yield, spread, forecast),
 	}}
 }

@@ -49,7 +49,7 @@ func TestInsightsRankByWhatTheyAreWorth(t *testing.T) {
 	assert.InDelta(t, .18, got[3].Money, .001)
 	assert.Equal(t, 800., got[1].ActionML)
 	assert.Equal(t, 400., got[1].FreezeML)
-	assert.Equal(t, []record.Action{record.PlanOne, record.MakeLess, record.TasteIt, record.UseMine}, []record.Action{got[0].Action, got[1].Action, got[2].Action, got[3].Action})
+	assert.Equal(t, []record.Action{record.PlanOne, record.MakeLess, record.TasteIt, record.SeeLearned}, []record.Action{got[0].Action, got[1].Action, got[2].Action, got[3].Action})
 	assert.Equal(t, "insight-best-cheaper(Sunflower cocoa, 50)", got[0].Text.String())
 }
 

@@ -370,11 +370,19 @@ func without(changes []process.Change, kind, param string) []process.Change {
 
 // spoonNear is how near a spoon has to come to a solved amount to be written in its place, as a
 // share: a notch is fifteen per cent, and a cook would sooner have the spoon.
-const spoonNear = .06
+const spoonNear = .075
 
 // turned is the drink with a dial turned, and the amounts that changed in the nearest spoons.
 func turned(d *reckon.Drink, c Change) (reckon.Drink, error) {
-	solved, err := solve.Dials(d, solve.Turn{To: map[reckon.DialName]float64{c.Dial: c.To}, Hold: c.Dial != reckon.Strength})
+	turn := solve.Turn{To: map[reckon.DialName]float64{c.Dial: c.To}}
+	if giver, ok := strongest(d, c.Dial); ok {
+		turn.Give = map[reckon.DialName]int{c.Dial: giver}
+	}
+	solved, err := solve.Dials(d, turn)
+	if err == nil && len(solved.Missed) > 0 && turn.Give != nil { // that line alone does not reach it
+		turn.Give = nil
+		solved, err = solve.Dials(d, turn)
+	}
 	if err != nil {
 		return reckon.Drink{}, err
 	}
@@ -388,11 +396,49 @@ func turned(d *reckon.Drink, c Change) (reckon.Drink, error) {
 		if l.Ingredient == nil || l.Amount.String() == was[l.Key+"/"+l.Name] {
 			continue
 		}
-		if a, ok := spoon(d, *l); ok {
-			l.Amount = a
+		a, ok := spoon(d, *l)
+		if !ok {
+			a = inGrams(d, *l)
 		}
+		l.Amount = a
 	}
 	return out, nil
+}
+
+// strongest is the line that gives most of a dial: a cook changes the syrup, and not the date
+// along with it. Spices are turned together, since nobody says which of them is too much.
+func strongest(d *reckon.Drink, dial reckon.DialName) (place int, ok bool) {
+	gives := map[reckon.DialName]func(recipe.Line) float64{
+		reckon.Sweetness: func(l recipe.Line) float64 { return l.Ingredient.PerGram.SucroseEquivalentG() },
+		reckon.Fat:       func(l recipe.Line) float64 { return l.Ingredient.PerGram[ingredient.Fat] },
+	}[dial]
+	role := map[reckon.DialName]ingredient.Role{reckon.Sweetness: ingredient.Sweetener, reckon.Fat: ingredient.FatRole}[dial]
+	if gives == nil {
+		return 0, false
+	}
+	most := 0.
+	for n, l := range d.Lines {
+		if l.Ingredient == nil || l.Kept || l.Locked || l.Ingredient.Role != role || l.When() == ingredient.Serve {
+			continue
+		}
+		if g, _, err := l.Grams(d.System); err == nil && g*gives(l) > most {
+			place, most = n, g*gives(l)
+		}
+	}
+	return place, most > 0
+}
+
+// mostScoops is how many scoops an amount is written in; more are weighed.
+const mostScoops = 4
+
+// inGrams is a line's amount to three figures, which is what a scale and a cook have use for.
+func inGrams(d *reckon.Drink, l recipe.Line) quantity.Amount {
+	g, _, err := l.Grams(d.System)
+	if err != nil || g <= 0 {
+		return l.Amount
+	}
+	digits := math.Pow(10, 2-math.Floor(math.Log10(g)))
+	return quantity.Of(math.Round(g*digits)/digits, quantity.Gram)
 }
 
 // spoon is a line's amount in the spoons there are, where they come near.
@@ -402,13 +448,12 @@ func spoon(d *reckon.Drink, l recipe.Line) (quantity.Amount, bool) {
 	if err != nil || bulk <= 0 || g <= 0 || l.Amount.IsMetric() && d.Drawer == nil {
 		return quantity.Amount{}, false
 	}
-	near := math.Min(spoonNear, 2*l.Tolerance())
 	if d.Drawer != nil {
-		scoop, ok := d.Drawer.Scoop(g/bulk, near)
-		return scoop.Amount(), ok && scoop.Scoops <= 4
+		scoop, ok := d.Drawer.Scoop(g/bulk, spoonNear)
+		return scoop.Amount(), ok && scoop.Scoops <= mostScoops
 	}
-	a, off := quantity.Kitchen(g/bulk, d.System, near)
-	return a, !a.IsMetric() && math.Abs(off) <= near
+	a, off := quantity.Kitchen(g/bulk, d.System, spoonNear)
+	return a, !a.IsMetric() && math.Abs(off) <= spoonNear
 }
 
 // addSalt puts grams of salt onto the salt there is, or onto a line of its own.

@@ -238,6 +238,10 @@ func (c *cook) make(drinkID int64, batches []batch, today time.Time) {
 			c.now = today.AddDate(0, 0, -b.daysAgo)
 			c.drinkUp(bottles[n], b.bottles[n], today)
 		}
+		c.now = today.AddDate(0, 0, -b.daysAgo).Add(8 * time.Hour)
+		for _, t := range b.tasted {
+			c.call(http.MethodPost, fmt.Sprintf("/api/batches/%d/tastings", bottles[0].BatchID), t, nil)
+		}
 	}
 }
 
@@ -253,7 +257,7 @@ func (c *cook) drinkUp(bottle shelf.Bottle, told bottle, today time.Time) {
 		c.call(http.MethodPost, fmt.Sprintf("/api/bottles/%d/pours", bottle.ID), shelf.Poured{ML: bottle.ServingML}, nil)
 	}
 	if told.thrownOut != "" {
-		c.call(http.MethodPost, fmt.Sprintf("/api/bottles/%d/throw-out", bottle.ID), shelf.Why{Why: told.thrownOut}, nil)
+		c.call(http.MethodPost, fmt.Sprintf("/api/bottles/%d/throw-out", bottle.ID), shelf.Why{Why: told.thrownOut, Cause: told.cause}, nil)
 	}
 	if left := told.ml - float64(told.pours)*bottle.ServingML; told.finished && left > 0 {
 		c.call(http.MethodPost, fmt.Sprintf("/api/bottles/%d/finish", bottle.ID), nil, nil)

@@ -1,6 +1,9 @@
 package demo
 
-import "plushladle/internal/kitchen"
+import (
+	"plushladle/internal/app/notes"
+	"plushladle/internal/kitchen"
+)
 
 // The demo kitchen's drinks, batches and bottles. Made up.
 
@@ -22,6 +25,7 @@ type batch struct {
 	daysAgo    int
 	measuredML *float64
 	bottles    []bottle
+	tasted     []notes.Taste
 }
 
 type bottle struct {
@@ -30,6 +34,7 @@ type bottle struct {
 	pours     int
 	finished  bool
 	thrownOut string
+	cause     string
 }
 
 const (
@@ -94,31 +99,32 @@ var drinks = []drink{
 			{"sweeter than 2", []string{"1 1/2 cups raw pecans, soaked 8 h", "3 cups cold water", "2 tbsp maple syrup", "1 small date, pitted", "1/2 tsp ground cardamom after straining", "1 tsp vanilla extract", "1 tbsp refined coconut oil", "1/8 tsp salt"}},
 		},
 		batches: []batch{
-			{23, ml(730), []bottle{{ml: 400, place: fridge, pours: 12, finished: true}, {ml: 330, place: fridge, pours: 10, finished: true}}},
-			{20, nil, []bottle{{ml: 400, place: fridge, pours: 13, finished: true}, {ml: 300, place: freezer}}},
-			{17, ml(745), []bottle{{ml: 400, place: fridge, pours: 13, finished: true}, {ml: 340, place: fridge, pours: 11, finished: true}}},
-			{13, ml(720), []bottle{{ml: 400, place: fridge, pours: 12, finished: true}, {ml: 320, place: fridge, pours: 10, finished: true}}},
-			{10, ml(738), []bottle{{ml: 400, place: fridge, pours: 13, finished: true}, {ml: 330, place: fridge, pours: 11, finished: true}}},
-			{6, ml(728), []bottle{{ml: 400, place: fridge, pours: 12, finished: true}, {ml: 320, place: fridge, pours: 10, finished: true}}},
-			{3, ml(725), []bottle{{ml: 400, place: fridge, pours: 12}}},
-			{0, ml(735), []bottle{{ml: 400, place: fridge, pours: 2}, {ml: 330, place: freezer}}},
+			{23, ml(730), []bottle{{ml: 400, place: fridge, pours: 12, finished: true}, {ml: 330, place: fridge, pours: 10, finished: true}}, []notes.Taste{{Who: "keeper", Stars: 3, Body: -1, Words: "thin in the flask"}}},
+			{20, nil, []bottle{{ml: 400, place: fridge, pours: 13, finished: true}, {ml: 300, place: freezer}}, nil},
+			{17, ml(745), []bottle{{ml: 400, place: fridge, pours: 13, finished: true}, {ml: 340, place: fridge, pours: 11, finished: true}}, []notes.Taste{{Who: "mate", Stars: 3.5, Sweet: -.5}}},
+			{13, ml(720), []bottle{{ml: 400, place: fridge, pours: 12, finished: true}, {ml: 320, place: fridge, pours: 10, finished: true}}, []notes.Taste{{Who: "keeper", Stars: 4}}},
+			{10, ml(738), []bottle{{ml: 400, place: fridge, pours: 13, finished: true}, {ml: 330, place: fridge, pours: 11, finished: true}}, []notes.Taste{{Who: "stroke rower", Stars: 4.5, Words: "went before the flask did"}}},
+			{6, ml(728), []bottle{{ml: 400, place: fridge, pours: 12, finished: true}, {ml: 320, place: fridge, pours: 10, finished: true}}, []notes.Taste{{Who: "keeper", Stars: 4.5}}},
+			{3, ml(725), []bottle{{ml: 400, place: fridge, pours: 12}}, []notes.Taste{{Who: "mate", Stars: 4.5, Sweet: .5, Flags: []string{"gritty"}, Words: "a bit gritty at the end"}}},
+			{0, ml(735), []bottle{{ml: 400, place: fridge, pours: 2}, {ml: 330, place: freezer}}, nil},
 		},
 	},
 	{
 		name: "Barley and melon-seed horchata", strainer: "cloth", startedDaysAgo: 22,
 		versions: []version{{"as at the regatta", []string{"1 cup pearl barley, soaked overnight", "1/2 cup melon seeds", "6 cups cold water", "1 tbsp grated orange peel", "1 star anise", "1/3 cup white sugar", "1/8 tsp salt"}}},
 		batches: []batch{
-			{15, ml(1180), []bottle{{ml: 1000, place: fridge, pours: 4, finished: true}}},
-			{7, nil, []bottle{{ml: 1000, place: fridge, pours: 4, finished: true}}},
-			{0, nil, []bottle{{ml: 1000, place: fridge, pours: 1}}},
+			{19, ml(1205), []bottle{{ml: 1000, place: fridge, pours: 3, thrownOut: "nobody drank the rest", cause: "not-drunk"}}, []notes.Taste{{Who: "keeper", Stars: 3, Sweet: 1, Words: "sweet for a morning"}}},
+			{15, ml(1180), []bottle{{ml: 1000, place: fridge, pours: 3, thrownOut: "nobody drank the rest", cause: "not-drunk"}}, []notes.Taste{{Who: "mate", Stars: 3, Sweet: 1}}},
+			{7, nil, []bottle{{ml: 1000, place: fridge, pours: 3, thrownOut: "nobody drank the rest", cause: "not-drunk"}}, []notes.Taste{{Who: "keeper", Stars: 3.5, Sweet: .5}}},
+			{0, nil, []bottle{{ml: 1000, place: fridge, pours: 1}}, nil},
 		},
 	},
 	{
 		name: "Pistachio and rosewater sherbet concentrate", strainer: "cloth", startedDaysAgo: 21,
 		versions: []version{{"cooked thick", []string{"1 cup shelled pistachios, soaked", "1 1/2 cups water", "600 g white sugar, after straining", "2 tbsp rosewater", "1/4 tsp ground cardamom after straining"}}},
 		batches: []batch{
-			{16, nil, []bottle{{ml: 500, place: fridge, pours: 20, finished: true}}},
-			{2, nil, []bottle{{ml: 500, place: fridge, pours: 7}}},
+			{16, nil, []bottle{{ml: 500, place: fridge, pours: 20, finished: true}}, nil},
+			{2, nil, []bottle{{ml: 500, place: fridge, pours: 7}}, nil},
 		},
 	},
 	{
@@ -128,38 +134,38 @@ var drinks = []drink{
 			{"a touch of salt", []string{"1 cup pumpkin seeds, soaked", "4 cups water", "1/3 cup date syrup", "1/4 tsp ground mace after straining", "1/8 tsp salt"}},
 		},
 		batches: []batch{
-			{9, nil, []bottle{{ml: 450, place: fridge, pours: 2, thrownOut: "smelled sour after the warm afternoon"}}},
-			{0, nil, []bottle{{ml: 400, place: fridge, pours: 1}}},
+			{9, nil, []bottle{{ml: 450, place: fridge, pours: 2, thrownOut: "smelled sour after the warm afternoon", cause: "soured"}}, nil},
+			{0, nil, []bottle{{ml: 400, place: fridge, pours: 1}}, nil},
 		},
 	},
 	{
 		name: "Sunflower cocoa milk", strainer: "bag", startedDaysAgo: 14,
 		versions: []version{{"peppered flask", []string{"1 cup sunflower seeds, soaked", "4 cups water", "3 tbsp cocoa powder, after straining", "3 tbsp maple syrup", "a pinch of black pepper after straining", "a pinch of salt"}}},
 		batches: []batch{
-			{11, nil, []bottle{{ml: 500, place: fridge, pours: 2, finished: true}}},
-			{4, ml(905), []bottle{{ml: 500, place: fridge, pours: 2, finished: true}}},
-			{0, nil, []bottle{{ml: 500, place: fridge, pours: 1}}},
+			{11, nil, []bottle{{ml: 500, place: fridge, pours: 2, finished: true}}, nil},
+			{4, ml(905), []bottle{{ml: 500, place: fridge, pours: 2, finished: true}}, nil},
+			{0, nil, []bottle{{ml: 500, place: fridge, pours: 1}}, nil},
 		},
 	},
 	{
 		name: "Sesame and orange breakfast milk", strainer: "cloth", startedDaysAgo: 12,
 		versions: []version{{"for the rowers", []string{"1 cup sesame seeds, soaked", "5 cups water", "1/2 cup orange juice, after straining", "2 large dates, pitted", "a pinch of salt"}}},
 		batches: []batch{
-			{8, nil, []bottle{{ml: 750, place: fridge, pours: 3, finished: true}}},
-			{0, nil, []bottle{{ml: 750, place: fridge}}},
+			{8, nil, []bottle{{ml: 750, place: fridge, pours: 3, finished: true}}, nil},
+			{0, nil, []bottle{{ml: 750, place: fridge}}, nil},
 		},
 	},
 	{
 		name: "Walnut cream for porridge", strainer: "sieve", startedDaysAgo: 11,
 		versions: []version{{"poured thin", []string{"1 1/2 cups walnuts, soaked", "1 3/4 cups water", "a pinch of salt"}}},
 		batches: []batch{
-			{6, nil, []bottle{{ml: 300, place: fridge, pours: 8, finished: true}}},
-			{0, nil, []bottle{{ml: 300, place: fridge, pours: 2}}},
+			{6, nil, []bottle{{ml: 300, place: fridge, pours: 8, finished: true}}, nil},
+			{0, nil, []bottle{{ml: 300, place: fridge, pours: 2}}, nil},
 		},
 	},
 	{
 		name: "Coconut, lemongrass and lime cooler", strainer: "bag", startedDaysAgo: 10,
 		versions: []version{{"for the boat", []string{"1 1/2 cups desiccated coconut", "4 cups water", "2 lemongrass stalks", "1/4 cup agave", "2 tbsp lime juice", "a pinch of salt"}}},
-		batches:  []batch{{10, nil, []bottle{{ml: 500, place: freezer}}}},
+		batches:  []batch{{10, nil, []bottle{{ml: 500, place: freezer}}, nil}},
 	},
 }

@@ -129,7 +129,7 @@ func (s *Store) versionOf(tx *gorm.DB, d *Drink) (*Version, error) {
 // Shelf lists the bottles in use, the one to use first first: by its last
 // good day, then by the day it was made.
 func (s *Store) Shelf() ([]Bottle, error) {
-	return list[Bottle](s.db.Where("state = ?", InUse).Preload("Batch.Version").Preload("Moves", inOrder).Order("use_by, id"))
+	return list[Bottle](s.db.Where("state = ?", InUse).Preload("Batch.Version").Preload("Batch.Tastings").Preload("Moves", inOrder).Order("use_by, id"))
 }
 
 // ShelfML is what all bottles in use hold.
@@ -141,7 +141,7 @@ func (s *Store) ShelfML() (ml float64, err error) {
 // Bottle finds one bottle.
 func (s *Store) Bottle(id int64) (*Bottle, error) {
 	var b Bottle
-	err := s.db.Preload("Batch.Version").Preload("Moves", inOrder).First(&b, id).Error
+	err := s.db.Preload("Batch.Version").Preload("Batch.Tastings").Preload("Moves", inOrder).First(&b, id).Error
 	return &b, found(err)
 }
 

@@ -104,7 +104,12 @@ func PulpUses(codes []string) []string {
 func State(code string) string { return phrase("state-" + strings.Fields(code)[0]) }
 
 // Ended is what became of a bottle, and why.
-func Ended(state, why string) string { return phrase("ended", State(state), EndedWhy(why)) }
+func Ended(state, why string) string {
+	if why == "" {
+		return State(state)
+	}
+	return phrase("ended", State(state), EndedWhy(why))
+}
 
 // Place is where a bottle stands.
 func Place(p keep.Place) string { return phrase("place-" + string(p)) }

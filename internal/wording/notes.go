@@ -70,7 +70,7 @@ var notes = map[string]string{
 
 	"insight-yield-below":     "Your yield from %[1]s is %.0[2]f %% below the forecast over the last %.0[3]f batches.",
 	"insight-yield-above":     "Your yield from %[1]s is %.0[2]f %% above the forecast over the last %.0[3]f batches.",
-	"insight-yield-evidence":  "%[1]s: %.0[2]f mL, give or take %.0[3]f; the forecast was %.0[4]f mL",
+	"insight-yield-evidence":  "%[1]s: %.0[2]f mL, give or take %.0[3]f; the forecast was %.0[4]f mL, and goes by your batches now",
 	"insight-thrown":          "You throw away %[2]s of each batch of %[1]s. Make %.0[3]f mL, or freeze %.0[4]f mL.",
 	"insight-thrown-evidence": "%.0[1]f mL of %.0[2]f mL over %.0[3]f batches",
 	"share-fifth":             "a fifth",

@@ -60,7 +60,7 @@ var spanishNotes = map[string]string{
 
 	"insight-yield-below":     "Tu rendimiento con %[1]s queda un %.0[2]f %% por debajo de lo previsto en las últimas %.0[3]f tandas.",
 	"insight-yield-above":     "Tu rendimiento con %[1]s queda un %.0[2]f %% por encima de lo previsto en las últimas %.0[3]f tandas.",
-	"insight-yield-evidence":  "%[1]s: %.0[2]f mL, con una variación de %.0[3]f; se preveían %.0[4]f mL",
+	"insight-yield-evidence":  "%[1]s: %.0[2]f mL, con una variación de %.0[3]f; se preveían %.0[4]f mL, y ahora se calcula con tus tandas",
 	"insight-thrown":          "Tiras %[2]s de cada tanda de %[1]s. Haz %.0[3]f mL, o congela %.0[4]f mL.",
 	"insight-thrown-evidence": "%.0[1]f mL de %.0[2]f mL en %.0[3]f tandas",
 	"share-fifth":             "una quinta parte",

@@ -42,7 +42,7 @@ type Insight struct {
 	Evidence string  `json:"evidence" doc:"the figures behind it"`
 	Money    float64 `json:"money" doc:"a week; 0 where it is not known"`
 	ML       float64 `json:"ml" doc:"a week"`
-	Action   string  `json:"action" enum:"use-mine,make-less,plan,taste,look"`
+	Action   string  `json:"action" enum:"learned,make-less,plan,taste,look"`
 	ActionML float64 `json:"actionML" doc:"what make-less sizes the drink to"`
 }
 

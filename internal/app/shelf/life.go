@@ -100,7 +100,7 @@ func (l LifeLook) Present(b *store.Bottle) Bottle {
 		Earliest: lastDay(kept, mine.Earliest), Latest: lastDay(kept, mine.Latest),
 		School: string(l.School), OtherSchool: string(l.School.Other()), Reasons: append(weighed(mine.Reasons), wording.Texts(b.Reasons)...),
 		Allergens: wording.Allergens(b.Allergens), State: b.State, EndedWhy: wording.EndedWhy(b.EndedWhy), Out: wording.Text(mine.Out), Longer: wording.Texts(mine.Longer), LeftDays: mine.LeftDays,
-		ForWhom: []bench.ForWhom{}, Pigment: pigmentMilk,
+		ForWhom: []bench.ForWhom{}, Pigment: pigmentMilk, Tasted: len(b.Batch.Tastings),
 		CanFreeze: keep.CanFreeze(placesOf(kept.Stays)...),
 	}
 	out.OtherGood = !other.Past

@@ -152,6 +152,7 @@ type Bottle struct {
 	// ForWhom are the kitchen's drinkers, and why it is not for some.
 	ForWhom []bench.ForWhom `json:"forWhom"`
 	Pigment string          `json:"pigment" enum:"milk,oat,nut,cocoa" doc:"it is drawn in"`
+	Tasted  int             `json:"tasted" doc:"how often its batch was tasted"`
 	ShelfML float64         `json:"shelfML,omitempty" doc:"in all bottles of the shelf, after a pour"`
 }
 

@@ -24,6 +24,7 @@ import type {
   Shelf,
   Timers,
   WeighedChange,
+  Why,
 } from './schema'
 
 export const useKitchen = () => query.useQuery('get', '/api/kitchen')
@@ -133,7 +134,7 @@ export function useBottle(id: number) {
     }),
     finish: useMutation({ mutationFn: () => answer(api.POST('/api/bottles/{id}/finish', path)), onSettled }),
     throwOut: useMutation({
-      mutationFn: (why: string) => answer(api.POST('/api/bottles/{id}/throw-out', { ...path, body: { why } })),
+      mutationFn: (body: Why) => answer(api.POST('/api/bottles/{id}/throw-out', { ...path, body })),
       onSettled,
     }),
   }
@@ -226,8 +227,6 @@ export function useShelfChange<In, Out>(change: (input: In) => Promise<Out>) {
     onSuccess: () => refresh(client, '/api/thermometer', ...shelfPaths),
   })
 }
-
-export const useBatch = (id: number) => query.useQuery('get', '/api/batches/{id}', { params: { path: { id } } })
 
 /** useTimers asks for the timers again and again: soon where one is about to ring. */
 export const useTimers = () =>

@@ -14,6 +14,17 @@ export const shelfPaths: Path[] = [
   '/api/bottles/{id}/story',
   '/api/reckonings',
   '/api/learned',
+  '/api/notes',
+  '/api/drinks/{id}/history',
+  '/api/batches/{id}',
+]
+
+/** What hangs on the record of batches and tastings. */
+export const notesPaths: Path[] = [
+  '/api/notes',
+  '/api/drinks/{id}/history',
+  '/api/batches/{id}',
+  '/api/batches/{id}/proposals',
 ]
 
 /** refresh has what was asked of these paths asked for anew, with whatever parameters. */

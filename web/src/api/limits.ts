@@ -1,5 +1,26 @@
 // Written by web/tools/limits.mjs from openapi.json; change that, not this.
 
+export const BatchCorrection = {
+  "madeOn": {
+    "type": "string",
+    "maxLength": 10
+  },
+  "measuredML": {
+    "type": "number",
+    "minimum": 1,
+    "maximum": 1000000
+  },
+  "notes": {
+    "type": "string",
+    "maxLength": 2000
+  },
+  "pulpG": {
+    "type": "number",
+    "minimum": 1,
+    "maximum": 1000000
+  }
+} as const
+
 export const NewOwnItem = {
   "text": {
     "type": "string",
@@ -517,6 +538,16 @@ export const WeighedNow = {
 } as const
 
 export const Why = {
+  "cause": {
+    "type": "string",
+    "enum": [
+      "",
+      "past-date",
+      "soured",
+      "split",
+      "not-drunk"
+    ]
+  },
   "why": {
     "type": "string",
     "maxLength": 200

@@ -28,10 +28,80 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** How a drink was really made */
+        /** All there is of a batch */
         get: operations["batch"];
-        put?: never;
+        /** Put a batch right */
+        put: operations["correct-batch"];
         post?: never;
+        /** Take a batch out of the record, with its bottles */
+        delete: operations["delete-batch"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{id}/next-version": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep a tasting, and a version with the changes accepted */
+        post: operations["next-version"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{id}/proposals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a tasting asks of the next version; nothing is kept */
+        post: operations["proposals"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{id}/tastings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Say how a batch was */
+        post: operations["taste"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/batches/{id}/trials": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Code jars for a blind tasting */
+        post: operations["start-trial"];
         delete?: never;
         options?: never;
         head?: never;
@@ -415,6 +485,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/drinks/{id}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How a drink went, batch by batch */
+        get: operations["history"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/drinks/{id}/versions": {
         parameters: {
             query?: never;
@@ -631,6 +718,23 @@ export interface paths {
         put?: never;
         /** The drinks nearest to some figures */
         post: operations["match"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The record at a glance */
+        get: operations["notes"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1529,6 +1633,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/tastings/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a tasting out of the record */
+        delete: operations["delete-tasting"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/thermometer": {
         parameters: {
             query?: never;
@@ -1683,6 +1804,74 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/trials/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a blind tasting out of the record */
+        delete: operations["delete-trial"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trials/{id}/fill": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What goes into which jar, until somebody has tasted */
+        get: operations["fill-trial"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trials/{id}/open": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Tell which jar held what */
+        post: operations["open-trial"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trials/{id}/verdicts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Say what a taster makes of the jars */
+        post: operations["judge-trial"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/turns": {
         parameters: {
             query?: never;
@@ -1772,6 +1961,13 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        Accepted: {
+            /** @description codes of the proposals */
+            accept: string[];
+            /** @description of the version; empty for what was found */
+            note?: string;
+            taste: components["schemas"]["Taste"];
+        };
         Addition: {
             /** Format: double */
             inCupG: number;
@@ -1788,6 +1984,12 @@ export interface components {
             /** @description the code of what is avoided with it unless it was cleared; empty for none */
             kin: string;
             name: string;
+        };
+        AmountChange: {
+            /** @description empty for a line that is added */
+            from: string;
+            name: string;
+            to: string;
         };
         Archiving: {
             archived: boolean;
@@ -1821,26 +2023,156 @@ export interface components {
             name: string;
             wish: components["schemas"]["Wish"];
         };
-        Batch: {
-            /** Format: date-time */
-            createdAt: string;
+        BatchCorrection: {
+            madeOn: string;
+            /**
+             * Format: double
+             * @description absent where it was not measured
+             */
+            measuredML?: number;
+            notes?: string;
+            /** Format: double */
+            pulpG?: number;
+        };
+        BatchLine: {
             /** Format: int64 */
             drinkID: number;
             drinkName: string;
             /** Format: double */
+            drunkML: number;
+            /** @description what its tasters noticed, as codes */
+            flags: string[];
+            /** Format: double */
             forecastML: number;
             /** Format: int64 */
             id: number;
+            /** Format: double */
+            leftML: number;
+            /**
+             * Format: double
+             * @description that went into bottles
+             */
+            madeML: number;
             madeOn: string;
             /** Format: double */
             measuredML?: number;
+            /**
+             * Format: double
+             * @description what a litre cost; 0 where it is not known
+             */
+            perL: number;
+            /**
+             * Format: double
+             * @description against the shop, of what went into bottles; 0 where it is not known
+             */
+            saved: number;
+            /**
+             * Format: double
+             * @description the mean; 0 where none were given
+             */
+            stars: number;
+            /**
+             * Format: double
+             * @description g of sucrose's sweetness in 100 mL
+             */
+            sweetness: number;
+            /**
+             * Format: int64
+             * @description times
+             */
+            tasted: number;
             /** Format: double */
+            thrownML: number;
+            /** Format: int64 */
+            version: number;
+            words: string;
+        };
+        BatchPage: {
+            bottles: components["schemas"]["Became"][];
+            /** Format: date-time */
+            createdAt: string;
+            currency: string;
+            /** Format: int64 */
+            drinkID: number;
+            drinkName: string;
+            /** Format: double */
+            drunkML: number;
+            /** @description what its tasters noticed, as codes */
+            flags: string[];
+            /** Format: double */
+            forecastML: number;
+            /** Format: int64 */
+            id: number;
+            /** Format: double */
+            leftML: number;
+            /**
+             * Format: double
+             * @description that went into bottles
+             */
+            madeML: number;
+            madeOn: string;
+            /** Format: double */
+            measuredML?: number;
+            /** @description the cook's own */
+            notes: string;
+            /**
+             * Format: double
+             * @description what a litre cost; 0 where it is not known
+             */
+            perL: number;
+            /**
+             * Format: double
+             * @description wet, where it was weighed
+             */
             pulpG?: number;
+            /**
+             * Format: double
+             * @description against the shop, of what went into bottles; 0 where it is not known
+             */
+            saved: number;
+            /** @description when the fridge was too warm while it stood there */
+            spells: components["schemas"]["TooWarm"][];
+            /**
+             * Format: double
+             * @description the mean; 0 where none were given
+             */
+            stars: number;
+            /**
+             * Format: double
+             * @description g of sucrose's sweetness in 100 mL
+             */
+            sweetness: number;
+            /**
+             * Format: int64
+             * @description times
+             */
+            tasted: number;
+            /** @description the earliest first */
+            tastings: components["schemas"]["Tasted"][];
+            /** Format: double */
+            thrownML: number;
             times: components["schemas"]["StepTaken"][];
+            trials: components["schemas"]["BlindTrial"][];
             /** @description empty where it was not cooked step by step */
             used: components["schemas"]["UsedLine"][];
             /** Format: int64 */
             version: number;
+            words: string;
+        };
+        Became: {
+            /** @description in words */
+            became: string;
+            /** Format: int64 */
+            id: number;
+            /** Format: double */
+            leftML: number;
+            /** Format: double */
+            pouredML: number;
+            /** @enum {string} */
+            state: "in use" | "finished" | "thrown out";
+            useBy: string;
+            /** Format: double */
+            volumeML: number;
         };
         Bill: {
             /** Format: double */
@@ -1864,6 +2196,28 @@ export interface components {
             fatPct: number;
             /** Format: double */
             solidsPct: number;
+        };
+        BlindTrial: {
+            /** @description once it is opened */
+            answer?: components["schemas"]["TrialAnswer"];
+            /** Format: date-time */
+            at: string;
+            /** Format: int64 */
+            batchID: number;
+            /** @description what differs, in the cook's words */
+            changed: string;
+            /** Format: int64 */
+            id: number;
+            /** @description on the jars */
+            letters: string[];
+            madeOn: string;
+            opened: boolean;
+            verdicts: components["schemas"]["TrialVerdict"][];
+            /**
+             * Format: int64
+             * @description of the batch it was poured from
+             */
+            version: number;
         };
         Block: {
             /** @description something of it is done, so that it stays where it was */
@@ -1956,6 +2310,11 @@ export interface components {
             /** @enum {string} */
             standing: "fine" | "soon" | "last day" | "past";
             state: string;
+            /**
+             * Format: int64
+             * @description how often its batch was tasted
+             */
+            tasted: number;
             /** @description until when it thaws; empty where it does not */
             thawing: string;
             /** @description in a word or two */
@@ -2099,6 +2458,12 @@ export interface components {
             /** Format: double */
             writtenML: number;
         };
+        Cause: {
+            code: string;
+            evidence: string;
+            /** @description in this batch; otherwise it is true in general */
+            happened: boolean;
+        };
         Caution: {
             code: string;
             /** Format: double */
@@ -2160,6 +2525,28 @@ export interface components {
             /** @enum {string} */
             role: "base" | "liquid" | "sweetener" | "spice" | "flavour" | "fat" | "salt" | "dairy" | "body" | "other";
             vegan: boolean;
+        };
+        Chart: {
+            /**
+             * Format: double
+             * @description 0 to 1: the forecast of the last, for the yield; -1 for none
+             */
+            aim: number;
+            dots: components["schemas"]["Dot"][];
+            /** @enum {string} */
+            figure: "yield" | "stars" | "cost" | "sweetness" | "waste";
+            /**
+             * Format: double
+             * @description at the top
+             */
+            high: number;
+            /** Format: double */
+            last: number;
+            /**
+             * Format: double
+             * @description at the foot
+             */
+            low: number;
         };
         ChillFigure: {
             /** Format: double */
@@ -2370,6 +2757,17 @@ export interface components {
             step: number;
             undo: boolean;
         };
+        Dot: {
+            /** Format: int64 */
+            batch: number;
+            /**
+             * Format: double
+             * @description 0 the first batch, 1 the last
+             */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
         Draft: {
             name: string;
             recipe: components["schemas"]["Recipe"];
@@ -2395,6 +2793,13 @@ export interface components {
             revision: number;
             /** @description the newest first */
             versions: components["schemas"]["Version"][];
+        };
+        DrinkMade: {
+            /** Format: int64 */
+            batches: number;
+            /** Format: int64 */
+            id: number;
+            name: string;
         };
         DrinkName: {
             /** @description it is out of the lists one chooses from */
@@ -2507,6 +2912,11 @@ export interface components {
             /** Format: double */
             sugarsG: number;
         };
+        Finding: {
+            causes: components["schemas"]["Cause"][];
+            flag: string;
+            text: string;
+        };
         ForAmount: {
             key: string;
         };
@@ -2572,9 +2982,60 @@ export interface components {
             /** Format: date-time */
             waitUntil?: string;
         };
+        GapLine: {
+            /**
+             * Format: double
+             * @description a fortified one; its label goes first
+             */
+            carton: number;
+            /** Format: double */
+            cowsMilk: number;
+            /** Format: double */
+            dayML: number;
+            /**
+             * Format: double
+             * @description at most
+             */
+            here: number;
+            known: boolean;
+            /**
+             * Format: double
+             * @description than the carton, at least; 0 where it is no less
+             */
+            less: number;
+            /** @enum {string} */
+            nutrient: "protein" | "calcium" | "iodine" | "b12" | "d";
+            unit: string;
+        };
         Giver: {
             key: string;
             name: string;
+        };
+        History: {
+            charts: components["schemas"]["Chart"][];
+            currency: string;
+            /** Format: double */
+            drunkML: number;
+            /** @description what a litre lacks beside a fortified carton and cow's milk */
+            gap: components["schemas"]["GapLine"][];
+            /** Format: int64 */
+            id: number;
+            /** Format: double */
+            madeML: number;
+            name: string;
+            points: components["schemas"]["BatchLine"][];
+            /** Format: double */
+            saved: number;
+            /** Format: double */
+            thrownML: number;
+            trials: components["schemas"]["BlindTrial"][];
+            /**
+             * Format: int64
+             * @description the newest that was made
+             */
+            version: number;
+            /** @description how each version did */
+            versions: components["schemas"]["Tally"][];
         };
         InTheCup: {
             /** Format: double */
@@ -2602,6 +3063,36 @@ export interface components {
             sweetInAllG: number;
             /** Format: double */
             totalML: number;
+        };
+        Insight: {
+            /** @enum {string} */
+            action: "learned" | "make-less" | "plan" | "taste" | "look";
+            /**
+             * Format: double
+             * @description what make-less sizes the drink to
+             */
+            actionML: number;
+            /**
+             * Format: int64
+             * @description the newest it rests on
+             */
+            batchID: number;
+            code: string;
+            /** Format: int64 */
+            drinkID: number;
+            /** @description the figures behind it */
+            evidence: string;
+            /**
+             * Format: double
+             * @description a week
+             */
+            ml: number;
+            /**
+             * Format: double
+             * @description a week; 0 where it is not known
+             */
+            money: number;
+            text: string;
         };
         ItemAmount: {
             /** @description only where the taste asks for it */
@@ -2699,6 +3190,14 @@ export interface components {
              */
             timerS: number;
             title: string;
+        };
+        JarFill: {
+            changed: boolean;
+            letter: string;
+        };
+        JarsToFill: {
+            fill: components["schemas"]["JarFill"][];
+            trial: components["schemas"]["BlindTrial"];
         };
         Jug: {
             /** Format: double */
@@ -2972,6 +3471,31 @@ export interface components {
             minutes: number;
             name: string;
         };
+        NewTrial: {
+            /** @description what differs, such as: with a pinch of salt */
+            changed: string;
+            /**
+             * Format: int64
+             * @description two to compare, three to find the odd one
+             * @enum {integer}
+             */
+            jars: 2 | 3;
+        };
+        Next: {
+            findings: components["schemas"]["Finding"][];
+            proposals: components["schemas"]["TasteProposal"][];
+            /**
+             * Format: int64
+             * @description the number the next one will have
+             */
+            version: number;
+        };
+        NextMade: {
+            /** Format: int64 */
+            drinkID: number;
+            /** Format: int64 */
+            version: number;
+        };
         NextMaking: {
             /** Format: double */
             batchML: number;
@@ -3010,6 +3534,38 @@ export interface components {
              */
             step: number;
             title: string;
+        };
+        Notes: {
+            /**
+             * Format: int64
+             * @description all there are
+             */
+            batches: number;
+            currency: string;
+            /** @description the one made last first */
+            drinks: components["schemas"]["DrinkMade"][];
+            /** Format: double */
+            drunkML: number;
+            /**
+             * Format: int64
+             * @description that hold what is looked for
+             */
+            found: number;
+            /** @description worth knowing, the most worth first */
+            insights: components["schemas"]["Insight"][];
+            /** @description the newest of these first */
+            lines: components["schemas"]["BatchLine"][];
+            /** Format: double */
+            madeML: number;
+            /**
+             * Format: double
+             * @description against the shop, where both prices are known
+             */
+            saved: number;
+            /** @description the date of the first; empty before any */
+            since: string;
+            /** Format: double */
+            thrownML: number;
         };
         Nothing: {
             done: boolean;
@@ -4201,6 +4757,105 @@ export interface components {
             /** @description the lines that were not understood, as they stand */
             refused: components["schemas"]["Refused"][];
         };
+        Tally: {
+            /** Format: int64 */
+            batches: number;
+            /** Format: double */
+            perL: number;
+            /** Format: double */
+            stars: number;
+            /** Format: double */
+            sweetness: number;
+            /** Format: double */
+            thrownPct: number;
+            /** Format: int64 */
+            version: number;
+            /**
+             * Format: double
+             * @description the mean of those measured; 0 for none
+             */
+            yieldML: number;
+        };
+        Taste: {
+            /**
+             * Format: double
+             * @description -2 far too thin, 2 far too thick
+             */
+            body?: number;
+            /**
+             * Format: int64
+             * @description it was poured from; 0 where that is not known
+             */
+            bottleID?: number;
+            /** @description gritty, slimy, separates, settles, sour-early, bitter, skin-forms */
+            flags?: string[];
+            /** Format: double */
+            salt?: number;
+            /** Format: double */
+            spice?: number;
+            /**
+             * Format: double
+             * @description by halves; 0 for none given
+             */
+            stars?: number;
+            /**
+             * Format: double
+             * @description -2 far too little, 0 just right, 2 far too much
+             */
+            sweet?: number;
+            who?: string;
+            words?: string;
+        };
+        TasteProposal: {
+            /** @description to accept it by */
+            code: string;
+            /** @description the figure before and after, and what else follows */
+            effect: string;
+            /** @description that it is made for */
+            figure: string;
+            /** Format: double */
+            from: number;
+            lines: components["schemas"]["AmountChange"][];
+            reason: string;
+            /** Format: double */
+            to: number;
+            /** @description the change, as a cook would say it */
+            what: string;
+        };
+        Tasted: {
+            /** Format: date-time */
+            at: string;
+            /**
+             * Format: double
+             * @description -2 far too thin, 2 far too thick
+             */
+            body?: number;
+            /**
+             * Format: int64
+             * @description it was poured from; 0 where that is not known
+             */
+            bottleID?: number;
+            /** @description gritty, slimy, separates, settles, sour-early, bitter, skin-forms */
+            flags?: string[];
+            /** Format: int64 */
+            id: number;
+            /** Format: double */
+            salt?: number;
+            /** Format: double */
+            spice?: number;
+            /**
+             * Format: double
+             * @description by halves; 0 for none given
+             */
+            stars?: number;
+            /**
+             * Format: double
+             * @description -2 far too little, 0 just right, 2 far too much
+             */
+            sweet?: number;
+            who?: string;
+            words?: string;
+        };
         TaughtName: {
             ingredient: string;
             name: string;
@@ -4339,6 +4994,17 @@ export interface components {
             name: string;
             recipe: components["schemas"]["Recipe"];
         };
+        TooWarm: {
+            /** Format: date-time */
+            from: string;
+            /**
+             * Format: double
+             * @description the warmest it was
+             */
+            tempC: number;
+            /** Format: date-time */
+            to: string;
+        };
         Trial: {
             /** Format: double */
             cupML: number;
@@ -4348,6 +5014,30 @@ export interface components {
             recipe: components["schemas"]["Recipe"];
             /** @description the cup is poured back */
             returned: boolean;
+        };
+        TrialAnswer: {
+            /**
+             * Format: double
+             * @description the mean; 0 where none were given
+             */
+            changedStars: number;
+            /** Format: double */
+            plainStars: number;
+            text: string;
+            /** @description letters of the jars that held it */
+            withChange: string[];
+        };
+        TrialVerdict: {
+            /**
+             * @description of three jars, the one unlike the others
+             * @enum {string}
+             */
+            odd?: "" | "A" | "B" | "C";
+            /** @description by letter, 1 to 5; left out where none are given */
+            stars: {
+                [key: string]: number;
+            };
+            who: string;
         };
         Tried: {
             additions: components["schemas"]["Addition"][];
@@ -4487,6 +5177,11 @@ export interface components {
             taken?: boolean;
         };
         Why: {
+            /**
+             * @description as far as it is one of these: what soured early shortens the forecast
+             * @enum {string}
+             */
+            cause?: "" | "past-date" | "soured" | "split" | "not-drunk";
             why: string;
         };
         Wish: {
@@ -4586,15 +5281,21 @@ export interface components {
     headers: never;
     pathItems: never;
 }
+export type Accepted = components['schemas']['Accepted'];
 export type Addition = components['schemas']['Addition'];
 export type AllergenChoice = components['schemas']['AllergenChoice'];
+export type AmountChange = components['schemas']['AmountChange'];
 export type Archiving = components['schemas']['Archiving'];
 export type BalanceFigure = components['schemas']['BalanceFigure'];
 export type Band = components['schemas']['Band'];
 export type Basic = components['schemas']['Basic'];
-export type Batch = components['schemas']['Batch'];
+export type BatchCorrection = components['schemas']['BatchCorrection'];
+export type BatchLine = components['schemas']['BatchLine'];
+export type BatchPage = components['schemas']['BatchPage'];
+export type Became = components['schemas']['Became'];
 export type Bill = components['schemas']['Bill'];
 export type Blended = components['schemas']['Blended'];
+export type BlindTrial = components['schemas']['BlindTrial'];
 export type Block = components['schemas']['Block'];
 export type BlockAt = components['schemas']['BlockAt'];
 export type Bottle = components['schemas']['Bottle'];
@@ -4605,9 +5306,11 @@ export type Bowl = components['schemas']['Bowl'];
 export type BowlChange = components['schemas']['BowlChange'];
 export type CalendarKey = components['schemas']['CalendarKey'];
 export type CanMake = components['schemas']['CanMake'];
+export type Cause = components['schemas']['Cause'];
 export type Caution = components['schemas']['Caution'];
 export type ChangedDrinker = components['schemas']['ChangedDrinker'];
 export type ChangedRow = components['schemas']['ChangedRow'];
+export type Chart = components['schemas']['Chart'];
 export type ChillFigure = components['schemas']['ChillFigure'];
 export type Compared = components['schemas']['Compared'];
 export type ComparedFigure = components['schemas']['ComparedFigure'];
@@ -4621,8 +5324,10 @@ export type DeviceFigure = components['schemas']['DeviceFigure'];
 export type Devices = components['schemas']['Devices'];
 export type Dial = components['schemas']['Dial'];
 export type Done = components['schemas']['Done'];
+export type Dot = components['schemas']['Dot'];
 export type Draft = components['schemas']['Draft'];
 export type Drink = components['schemas']['Drink'];
+export type DrinkMade = components['schemas']['DrinkMade'];
 export type DrinkName = components['schemas']['DrinkName'];
 export type Drinker = components['schemas']['Drinker'];
 export type Drive = components['schemas']['Drive'];
@@ -4630,16 +5335,22 @@ export type ErrorDetail = components['schemas']['ErrorDetail'];
 export type ErrorModel = components['schemas']['ErrorModel'];
 export type Exported = components['schemas']['Exported'];
 export type Figures = components['schemas']['Figures'];
+export type Finding = components['schemas']['Finding'];
 export type ForAmount = components['schemas']['ForAmount'];
 export type ForItem = components['schemas']['ForItem'];
 export type ForWhom = components['schemas']['ForWhom'];
 export type Forgotten = components['schemas']['Forgotten'];
 export type FridgeDrive = components['schemas']['FridgeDrive'];
 export type Front = components['schemas']['Front'];
+export type GapLine = components['schemas']['GapLine'];
 export type Giver = components['schemas']['Giver'];
+export type History = components['schemas']['History'];
 export type InTheCup = components['schemas']['InTheCup'];
+export type Insight = components['schemas']['Insight'];
 export type ItemAmount = components['schemas']['ItemAmount'];
 export type ItemStep = components['schemas']['ItemStep'];
+export type JarFill = components['schemas']['JarFill'];
+export type JarsToFill = components['schemas']['JarsToFill'];
 export type Jug = components['schemas']['Jug'];
 export type Keeps = components['schemas']['Keeps'];
 export type Label = components['schemas']['Label'];
@@ -4662,8 +5373,12 @@ export type NewItem = components['schemas']['NewItem'];
 export type NewOwnItem = components['schemas']['NewOwnItem'];
 export type NewPassphrase = components['schemas']['NewPassphrase'];
 export type NewTimer = components['schemas']['NewTimer'];
+export type NewTrial = components['schemas']['NewTrial'];
+export type Next = components['schemas']['Next'];
+export type NextMade = components['schemas']['NextMade'];
 export type NextMaking = components['schemas']['NextMaking'];
 export type NextStep = components['schemas']['NextStep'];
+export type Notes = components['schemas']['Notes'];
 export type Nothing = components['schemas']['Nothing'];
 export type Nudged = components['schemas']['Nudged'];
 export type NudgedLine = components['schemas']['NudgedLine'];
@@ -4730,6 +5445,10 @@ export type Suggestion = components['schemas']['Suggestion'];
 export type Swap = components['schemas']['Swap'];
 export type Swapped = components['schemas']['Swapped'];
 export type TakenIn = components['schemas']['TakenIn'];
+export type Tally = components['schemas']['Tally'];
+export type Taste = components['schemas']['Taste'];
+export type TasteProposal = components['schemas']['TasteProposal'];
+export type Tasted = components['schemas']['Tasted'];
 export type TaughtName = components['schemas']['TaughtName'];
 export type TemperatureFile = components['schemas']['TemperatureFile'];
 export type Thermo = components['schemas']['Thermo'];
@@ -4743,7 +5462,10 @@ export type ToLetDown = components['schemas']['ToLetDown'];
 export type ToMatch = components['schemas']['ToMatch'];
 export type ToReckon = components['schemas']['ToReckon'];
 export type ToShow = components['schemas']['ToShow'];
+export type TooWarm = components['schemas']['TooWarm'];
 export type Trial = components['schemas']['Trial'];
+export type TrialAnswer = components['schemas']['TrialAnswer'];
+export type TrialVerdict = components['schemas']['TrialVerdict'];
 export type Tried = components['schemas']['Tried'];
 export type Turn = components['schemas']['Turn'];
 export type TypedLine = components['schemas']['TypedLine'];
@@ -4814,7 +5536,218 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Batch"];
+                    "application/json": components["schemas"]["BatchPage"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "correct-batch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BatchCorrection"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    Undo?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchPage"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "delete-batch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    Undo?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Nothing"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "next-version": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Accepted"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    Undo?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NextMade"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    proposals: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Taste"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Next"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    taste: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Taste"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    Undo?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchPage"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "start-trial": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewTrial"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    Undo?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JarsToFill"];
                 };
             };
             /** @description Error */
@@ -5654,6 +6587,37 @@ export interface operations {
             };
         };
     };
+    history: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["History"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "keep-version": {
         parameters: {
             query?: never;
@@ -6092,6 +7056,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Matched"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    notes: {
+        parameters: {
+            query?: {
+                /** @description words that a batch has to hold: of its name, its date, its notes and tastings */
+                find?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Notes"];
                 };
             };
             /** @description Error */
@@ -8095,6 +9091,38 @@ export interface operations {
             };
         };
     };
+    "delete-tasting": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    Undo?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Nothing"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     thermometer: {
         parameters: {
             query?: never;
@@ -8394,6 +9422,137 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Tried"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "delete-trial": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    Undo?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Nothing"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "fill-trial": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JarsToFill"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "open-trial": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    Undo?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BlindTrial"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "judge-trial": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrialVerdict"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    Undo?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BlindTrial"];
                 };
             };
             /** @description Error */

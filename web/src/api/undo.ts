@@ -27,6 +27,11 @@ const undoable: [method: string, path: RegExp, words: string][] = [
   ['DELETE', /^\/api\/pantry\/measures\//, copy.api.measureDeleted],
   ['DELETE', /^\/api\/pantry\/names\//, copy.api.wordDeleted],
   ['DELETE', /^\/api\/pantry\/drinkers\/\d+$/, copy.api.removedFromTheList],
+  ['DELETE', /^\/api\/batches\/\d+$/, copy.api.batchDeleted],
+  ['PUT', /^\/api\/batches\/\d+$/, copy.api.batchCorrected],
+  ['DELETE', /^\/api\/tastings\/\d+$/, copy.api.tastingDeleted],
+  ['DELETE', /^\/api\/trials\/\d+$/, copy.api.trialDeleted],
+  ['POST', /^\/api\/batches\/\d+\/next-version$/, copy.api.nextVersionSaved],
   ['POST', /^\/api\/thermometer\/readings$/, copy.api.readingsImported],
 ]
 

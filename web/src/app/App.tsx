@@ -15,7 +15,21 @@ import { KeysDialog, useViewKeys } from './keys'
 import { SignIn, SignInForm } from './SignIn'
 import { UndoToast } from './UndoToast'
 import { useZone } from './useZone'
-import { Card, Cook, Drinks, Labels, Pantry, PlanView, SettingsView, ShoppingList, Start, Welcome } from './views'
+import {
+  BatchView,
+  Card,
+  Cook,
+  DrinkHistory,
+  Drinks,
+  Labels,
+  Notes,
+  Pantry,
+  PlanView,
+  SettingsView,
+  ShoppingList,
+  Start,
+  Welcome,
+} from './views'
 import { Waiting } from './Waiting'
 
 /** view is a view that takes nothing with it where something in it goes wrong. */
@@ -104,6 +118,13 @@ export function App() {
           <Route path="/cook/:id?">{({ id }) => view(copy.app.cook, <Cook id={id ? Number(id) : undefined} />)}</Route>
           <Route path="/shelf/:id?">
             {({ id }) => view(copy.app.shelf, <Shelf id={id ? Number(id) : undefined} />)}
+          </Route>
+          <Route path="/notes">{view(copy.app.notes, <Notes />)}</Route>
+          <Route path="/notes/batch/:id">
+            {({ id }) => view(copy.app.notes, <BatchView key={id} id={Number(id)} />)}
+          </Route>
+          <Route path="/notes/drink/:id">
+            {({ id }) => view(copy.app.notes, <DrinkHistory key={id} id={Number(id)} />)}
           </Route>
           <Route path="/labels">{view(copy.app.labels, <Labels />)}</Route>
           <Route path="/pantry">{view(copy.app.pantry, <Pantry />)}</Route>

@@ -12,6 +12,7 @@ const views = [
   { name: copy.app.plan, to: '/plan', owns: (at: string) => at.startsWith('/plan') },
   { name: copy.app.cook, to: '/cook', owns: (at: string) => at.startsWith('/cook') },
   { name: copy.app.shelf, to: '/shelf', owns: (at: string) => at.startsWith('/shelf') },
+  { name: copy.app.notes, to: '/notes', owns: (at: string) => at.startsWith('/notes') },
   { name: copy.app.pantry, to: '/pantry', owns: (at: string) => at.startsWith('/pantry') },
 ]
 
@@ -34,7 +35,7 @@ export function Header({ onShowKeys }: { onShowKeys: () => void }) {
             href={v.to}
             aria-current={v.owns(at) ? 'page' : undefined}
             className={classes(
-              'flex min-h-9 items-center rounded-full px-4 font-bold max-sm:min-h-12 max-sm:px-3 max-[359px]:px-1 max-[359px]:text-note',
+              'flex min-h-9 items-center rounded-full px-4 font-bold max-sm:min-h-12 max-sm:px-2 max-[389px]:px-1 max-[389px]:text-note',
               v.owns(at) ? 'bg-rim text-on-rim' : 'text-mute hover:text-ink',
             )}
           >

@@ -8,6 +8,9 @@ const fetched = {
   PlanView: () => import('../views/plan/Plan').then((m) => ({ default: m.PlanView })),
   Cook: () => import('../views/cook/Cook').then((m) => ({ default: m.Cook })),
   SettingsView: () => import('../views/settings/Settings').then((m) => ({ default: m.SettingsView })),
+  Notes: () => import('../views/notes/Notes').then((m) => ({ default: m.Notes })),
+  BatchView: () => import('../views/notes/BatchView').then((m) => ({ default: m.BatchView })),
+  DrinkHistory: () => import('../views/notes/DrinkHistory').then((m) => ({ default: m.DrinkHistory })),
   Drinks: () => import('../views/drinks/Drinks').then((m) => ({ default: m.Drinks })),
   Welcome: () => import('../views/welcome/Welcome').then((m) => ({ default: m.Welcome })),
   Labels: () => import('../views/shelf/Labels').then((m) => ({ default: m.Labels })),
@@ -20,6 +23,9 @@ export const Pantry = lazy(fetched.Pantry)
 export const PlanView = lazy(fetched.PlanView)
 export const Cook = lazy(fetched.Cook)
 export const SettingsView = lazy(fetched.SettingsView)
+export const Notes = lazy(fetched.Notes)
+export const BatchView = lazy(fetched.BatchView)
+export const DrinkHistory = lazy(fetched.DrinkHistory)
 export const Drinks = lazy(fetched.Drinks)
 export const Welcome = lazy(fetched.Welcome)
 export const Labels = lazy(fetched.Labels)

@@ -28,6 +28,9 @@ export function AllDone({ item, onBottle }: { item: PlanItem; onBottle: () => vo
             </Link>
             {copy.cook.withWhatYouUsedAnd}
           </p>
+          <Link href={`/notes/batch/${item.batchID}`} className="text-2xl font-bold text-rim underline">
+            {copy.notes.howWasIt}
+          </Link>
           <Button
             className="min-h-16 self-start text-xl"
             onClick={() => off.mutate(undefined, { onSuccess: () => go('/plan') })}

@@ -10,7 +10,6 @@ import { toDayAndClock, toDayAndMonth, toMillilitres, toTwoFigures, toWhole } fr
 import { Notice } from '../../ui/Notice'
 import { Tray } from '../../ui/Tray'
 import { NotFor } from '../whom/NotFor'
-import { BatchDialog } from './BatchDialog'
 import { MoveMenu } from './MoveMenu'
 import { PourOther } from './PourOther'
 import { StoryDialog } from './StoryDialog'
@@ -38,9 +37,9 @@ export function BottleTray({ b, others }: { b: Bottle; others: Bottle[] }) {
             {copy.shelf.versionNumber(b.version)}
           </Link>{' '}
           ·{' '}
-          <button type="button" className="underline" onClick={() => show('batch')}>
+          <Link href={`/notes/batch/${b.batchID}?bottle=${b.id}`} className="underline">
             {copy.shelf.batch}
-          </button>{' '}
+          </Link>{' '}
           ·{' '}
           <button type="button" className="underline" onClick={() => show('history')}>
             {copy.shelf.history}
@@ -86,9 +85,16 @@ export function BottleTray({ b, others }: { b: Bottle; others: Bottle[] }) {
         </Button>
       </div>
       <PourOther onPour={act.pour.mutate} />
+      {act.pour.isSuccess && b.tasted === 0 && (
+        <Link
+          href={`/notes/batch/${b.batchID}?bottle=${b.id}`}
+          className="inline-flex min-h-11 items-center justify-self-start rounded-full bg-oat px-4 font-bold text-day-ink"
+        >
+          {copy.notes.howWasIt}
+        </Link>
+      )}
       {b.place === 'freezer' && <p className="text-sm text-mute">{copy.shelf.leaveATenthEmptyLiquid}</p>}
       <ErrorText id="bottle-error">{error instanceof Refused ? error.message : undefined}</ErrorText>
-      {shown === 'batch' && <BatchDialog id={b.batchID} onClose={() => show()} />}
       {shown === 'history' && <StoryDialog id={b.id} onClose={() => show()} />}
       {throwing && <ThrowOutDialog b={b} onClose={() => setThrowing(false)} />}
     </Tray>
@@ -98,7 +104,7 @@ export function BottleTray({ b, others }: { b: Bottle; others: Bottle[] }) {
 /** useShown is which dialog of the bottle is open, as its address says. */
 function useShown() {
   const [params, set] = useSearchParams()
-  const show = (what?: 'batch' | 'history') => set(what ? { show: what } : {}, { replace: true })
+  const show = (what?: 'history') => set(what ? { show: what } : {}, { replace: true })
   return [params.get('show'), show] as const
 }
 

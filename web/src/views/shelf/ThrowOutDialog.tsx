@@ -10,17 +10,19 @@ import { toMillilitres } from '../../ui/format'
 import { ToggleGroup } from '../../ui/ToggleGroup'
 
 const usualReasons = [
-  copy.shelf.pastItsDateMark,
-  copy.shelf.smelledSour,
-  copy.shelf.splitOrSlimy,
-  copy.shelf.nobodyDrankIt,
-]
+  { cause: 'past-date', words: copy.shelf.pastItsDateMark },
+  { cause: 'soured', words: copy.shelf.smelledSour },
+  { cause: 'split', words: copy.shelf.splitOrSlimy },
+  { cause: 'not-drunk', words: copy.shelf.nobodyDrankIt },
+] as const
+
+const causeOf = (why: string) => usualReasons.find((r) => r.words === why)?.cause ?? ''
 
 /** ThrowOutDialog asks why, and keeps that as the record. */
 export function ThrowOutDialog({ b, onClose }: { b: Bottle; onClose: () => void }) {
   const { throwOut } = useBottle(b.id)
   const form = useFields(limits, { why: b.standing === 'past' ? copy.shelf.pastItsDateMark : '' })
-  const submit = form.submit(({ why }) => throwOut.mutateAsync(why).then(onClose))
+  const submit = form.submit(({ why }) => throwOut.mutateAsync({ why, cause: causeOf(why) }).then(onClose))
   return (
     <Dialog
       open
@@ -33,7 +35,7 @@ export function ThrowOutDialog({ b, onClose }: { b: Bottle; onClose: () => void 
         <ErrorText id="throw-out-error">{form.refusal}</ErrorText>
         <ToggleGroup
           label={copy.shelf.reason}
-          choices={usualReasons.map((reason) => ({ value: reason, label: reason }))}
+          choices={usualReasons.map((r) => ({ value: r.words, label: r.words }))}
           chosen={form.value('why')}
           onToggle={form.choose('why')}
         />
