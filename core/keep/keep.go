@@ -112,6 +112,7 @@ type Drink struct {
 	Boiled        bool    // boiled, cooled fast, in a sterilised bottle
 	HotFilled     bool    // heated to 85 °C and bottled as hot
 	Unsettled     bool    // some line is not counted, and might keep less
+	SouredShare   float64 // of its life, after which it soured in this kitchen before; 0 where it never did early
 	RawSoy        bool    // soy that was never boiled: nobody drinks it, so it has no life
 }
 
@@ -181,6 +182,7 @@ func Of(d Drink) Life {
 		life.concentrate(d)
 	}
 	life.cap(d.Parts)
+	life.soured(d.SouredShare)
 	life.AtFour = [2]float64{life.CautiousDays, life.CustomaryDays}
 	life.Steady = life.CautiousDays > steadyFromDay
 	return life.at(d.FridgeC)
@@ -209,6 +211,16 @@ func (l *Life) cap(parts []Part) {
 	}
 	l.CautiousDays = math.Min(l.CautiousDays, cap.Life.CautiousDays)
 	l.CustomaryDays = math.Min(l.CustomaryDays, cap.Life.CustomaryDays)
+}
+
+// soured shortens a life to what the kitchen's own bottles lasted. It is never lengthened so:
+// that a bottle was still good says nothing of the next one.
+func (l *Life) soured(share float64) {
+	if share <= 0 || share >= 1 {
+		return
+	}
+	l.CautiousDays, l.CustomaryDays = math.Max(leastDays, share*l.CautiousDays), math.Max(leastDays, share*l.CustomaryDays)
+	l.because("soured-before", l.CautiousDays, l.CustomaryDays)
 }
 
 // point is a life at a water activity.

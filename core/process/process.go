@@ -80,26 +80,28 @@ var Heats = []Heat{ByBase, Unheated, Warm, UnderIt, Simmer, Boil}
 
 // Method is how a drink is made, as far as the cook said.
 type Method struct {
-	Strainer  Strainer // what it goes through
-	Seconds   float64  // in the blender; 0 for what the bases want
-	HighSpeed bool     // the blender
-	WaterC    float64  // of grinding liquid whose line says nothing; 0 for the tap's
-	Coarse    bool     // crushed dry and infused cold
-	Heat      Heat     // on the stove
-	Minutes   float64  // at that heat; 0 with ByBase for what the base wants
-	Covered   bool     // under a lid hardly anything evaporates
-	PanCM     float64  // 0 for one that suits
-	HotFill   bool     // into the bottle at 85 °C or more
-	BrewUsed  float64  // share of the brewed part that goes in; 0 for all
-	SoakHours float64  // 0 for each base's ideal
-	SoakCold  bool     // in the fridge
-	RoomC     float64  // °C
-	FridgeC   float64  // °C
-	HeldShare float64  // held liquid as a share of the usual; 0 means 1
-	HeldRange float64  // how far HeldShare may be off either way, where batches tell; 0 for HeldSpread
-	WarmsC    float64  // what a minute in the blender warms by; 0 for what its power does
-	JugML     float64  // what one load may reach; 0 for the usual
-	Share     float64  // of the batch that it was divided from, ground and heated in one; 0 for all
+	Strainer   Strainer // what it goes through
+	Seconds    float64  // in the blender; 0 for what the bases want
+	HighSpeed  bool     // the blender
+	WaterC     float64  // of grinding liquid whose line says nothing; 0 for the tap's
+	Coarse     bool     // crushed dry and infused cold
+	Heat       Heat     // on the stove
+	Minutes    float64  // at that heat; 0 with ByBase for what the base wants
+	Covered    bool     // under a lid hardly anything evaporates
+	PanCM      float64  // 0 for one that suits
+	HotFill    bool     // into the bottle at 85 °C or more
+	BrewUsed   float64  // share of the brewed part that goes in; 0 for all
+	SoakHours  float64  // 0 for each base's ideal
+	SoakCold   bool     // in the fridge
+	RoomC      float64  // °C
+	FridgeC    float64  // °C
+	HeldShare  float64  // held liquid as a share of the usual; 0 means 1
+	HeldRange  float64  // how far HeldShare may be off either way, where batches tell; 0 for HeldSpread
+	FreesShare float64  // protein and fat that grinding frees, as a share of the usual; 0 means 1
+	SteamShare float64  // water the pan loses, as a share of the usual; 0 means 1
+	WarmsC     float64  // what a minute in the blender warms by; 0 for what its power does
+	JugML      float64  // what one load may reach; 0 for the usual
+	Share      float64  // of the batch that it was divided from, ground and heated in one; 0 for all
 }
 
 // Temperatures, °C. The tap's and the words' are common practice.

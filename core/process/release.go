@@ -77,6 +77,7 @@ type grinding struct {
 	juicer    bool    // masticating: no time to count
 	coarse    bool    // chopped or left whole
 	tempC     float64 // at its end
+	frees     float64 // protein and fat, as a share of the usual; 0 means 1
 	lateS     float64 // what turns slimy joins for so many of the seconds; 0 where it is in from the start
 }
 
@@ -143,9 +144,13 @@ func (l *Line) nutRelease(class ingredient.Class, g grinding) released {
 	if class == ingredient.Roasted {
 		reached *= toastedShare
 	}
-	s.protein, s.fat = s.protein*reached, s.fat*reached
+	frees := cmp.Or(g.frees, 1)
+	s.protein, s.fat = math.Min(mostFreed, s.protein*reached*frees), math.Min(mostFreed, s.fat*reached*frees)
 	return s.all()
 }
+
+// mostFreed is as much as any grinding brings out, whatever a kitchen's batches seem to tell.
+const mostFreed = .95
 
 // mostOf is how much protein and fat may be set free at all, 0 to 1.
 func (l *Line) mostOf() (protein, fat float64) {

@@ -203,7 +203,7 @@ func (r *run) grind() {
 		r.made.LateS = lateSeconds(r.lines, r.l.Ground, r.made.Seconds)
 	}
 	r.warm()
-	r.g = grinding{seconds: r.made.Seconds, lateS: r.made.LateS, highSpeed: r.m.HighSpeed, juicer: r.m.Strainer == Juicer, coarse: r.m.Coarse, tempC: r.made.GroundC}
+	r.g = grinding{seconds: r.made.Seconds, lateS: r.made.LateS, highSpeed: r.m.HighSpeed, juicer: r.m.Strainer == Juicer, coarse: r.m.Coarse, tempC: r.made.GroundC, frees: r.m.FreesShare}
 	for _, n := range r.l.Ground {
 		line := &r.lines[n]
 		r.made.Ground.Add(line.G, line.Per)
@@ -561,6 +561,7 @@ func (r *run) heat(c ingredient.Content) ingredient.Content {
 	if r.m.Covered {
 		lossKg *= coveredShare
 	}
+	lossKg *= cmp.Or(r.m.SteamShare, 1)
 	b := &r.made.Balance
 	if r.hasSoy() && h.Reaches() {
 		b.Skimmed = c.Times(foamShare)
@@ -588,7 +589,7 @@ func (m *Made) Released(l *Line, n int, how Method, c ingredient.Component) (sha
 	if !m.Layout.IsGround || !contains(m.Layout.Ground, n) || l.Ingredient.Role != ingredient.Base {
 		return 0, false
 	}
-	r := l.releaseOf(grinding{seconds: m.Seconds, lateS: m.LateS, highSpeed: how.HighSpeed, juicer: how.Strainer == Juicer, coarse: how.Coarse, tempC: m.GroundC})
+	r := l.releaseOf(grinding{seconds: m.Seconds, lateS: m.LateS, highSpeed: how.HighSpeed, juicer: how.Strainer == Juicer, coarse: how.Coarse, tempC: m.GroundC, frees: how.FreesShare})
 	return r[c], true
 }
 

@@ -39,6 +39,7 @@ type Kitchen struct {
 	Drawer   *quantity.Drawer  // the kitchen's own measures; nil for all there are
 	Prices   Prices            // nil where none are known
 	Drinkers []caution.Drinker // whom it is for
+	Soured   float64           // share of its life after which it soured here before; 0 where it did not
 }
 
 // DefaultFridgeC is a fridge's temperature until the kitchen says its own.

@@ -300,7 +300,7 @@ func (r *Reckoning) fill(b *Batch) {
 func (b *Batch) keeping(per100 ingredient.Content, r *Reckoning) keep.Drink {
 	d := keep.Drink{
 		AddedSugarsG: per100[ingredient.AddedSugars], RawSoy: b.isRawSoy(), HotFilled: b.d.Method.HotFill && b.Made.HeatedC >= process.HotFillC,
-		WaterActivity: r.WaterAct, FridgeC: b.d.FridgeC, TigerNut: b.has(ingredient.TagTuber), Boiled: b.Made.Layout.Heat.Reaches(),
+		WaterActivity: r.WaterAct, FridgeC: b.d.FridgeC, TigerNut: b.has(ingredient.TagTuber), SouredShare: b.d.Soured, Boiled: b.Made.Layout.Heat.Reaches(),
 		Unsettled: slices.ContainsFunc(r.Lines, func(l LineReckoning) bool { return l.Err != nil }),
 	}
 	d.Parts = make([]keep.Part, len(b.Lines))

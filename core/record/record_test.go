@@ -15,8 +15,8 @@ import (
 
 func TestTheFirstBatchMovesItPartOfTheWay(t *testing.T) {
 	t.Parallel()
-	assert.Equal(t, record.Learned{Share: 1, SD: .25}, record.Learn(nil))
-	one := record.Learn([]float64{1.4})
+	assert.Equal(t, record.Learned{Share: 1, SD: .25}, record.Learn(record.Held, nil))
+	one := record.Learn(record.Held, []float64{1.4})
 	// precisions 16 and 100 (1/.25² and 1/.1²), of logarithms: (16·ln 1 + 100·ln 1.4) / 116
 	assert.InDelta(t, math.Pow(1.4, 100/116.), one.Share, 1e-9)
 	assert.InDelta(t, one.Share*math.Sqrt(1/116.), one.SD, 1e-9)
@@ -32,9 +32,9 @@ func TestASlipHardlyMovesIt(t *testing.T) {
 			for k := range good {
 				good[k] = truth * (1 + .04*float64(k%3-1))
 			}
-			before := record.Learn(good).Share
+			before := record.Learn(record.Held, good).Share
 			for _, slip := range []float64{2 * truth, truth / 2} {
-				after := record.Learn(append(append([]float64{}, good...), slip)).Share
+				after := record.Learn(record.Held, append(append([]float64{}, good...), slip)).Share
 				assert.InEpsilon(t, before, after, .05, "%d batches about %g, and one of %g", n, truth, slip)
 			}
 		}
@@ -56,7 +56,7 @@ func TestASimulatedKitchenIsLearned(t *testing.T) {
 		for n := range shares {
 			shares[n] = truth * math.Exp(.1*random.NormFloat64())
 		}
-		l := record.Learn(shares)
+		l := record.Learn(record.Held, shares)
 		defaultError += math.Abs(1 - truth)
 		learnedError += math.Abs(l.Share - truth)
 		if math.Abs(l.Share-truth) < 1.645*l.SD { // nine in ten of a normal distribution
