@@ -55,6 +55,23 @@ func Steps(d *reckon.Drink, r *reckon.Reckoning, k Room, where Soaking) []Step {
 	c.chill()
 	c.serve()
 	steps, _ := changed(c.steps, d.Changes)
+	return atOwnPace(steps, k.Minutes)
+}
+
+// atOwnPace has the steps done by hand take as long as they do in this kitchen.
+func atOwnPace(steps []Step, minutes map[string]float64) []Step {
+	for n := range steps {
+		share, known := minutes[string(steps[n].Kind)]
+		if !known || !slices.Contains(TimedByHand, steps[n].Kind) {
+			continue
+		}
+		l := &steps[n].Length
+		for _, d := range []*time.Duration{&l.Min, &l.Ideal, &l.Max} {
+			if *d < Unlimited {
+				*d = minutesOf(math.Ceil(d.Minutes() * share))
+			}
+		}
+	}
 	return steps
 }
 

@@ -154,7 +154,14 @@ type Step struct {
 type Room struct {
 	TempC  float64 // of the room, for soaks
 	ScaleG float64 // what the scale reads to; 0 for none
+
+	// Minutes are how long steps of a kind take here, as a share of the usual; absent for 1.
+	Minutes map[string]float64
 }
+
+// TimedByHand are the kinds of steps whose minutes are the cook's own: the others stand, soak
+// or cool as long as they do anywhere.
+var TimedByHand = []Kind{GetReady, Drain, Grind, Strain, RinsePulp, SecondGrind, RubSkins, Pit, Prepare, WhiskOff, Bottle, Wash}
 
 // Where there is no other source a time is common practice.
 const (

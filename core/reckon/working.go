@@ -224,6 +224,12 @@ func (w *Working) constants(b *Batch) {
 	}
 	if b.Made.HeatedC > 0 {
 		add("evaporated", "", b.Made.Balance.Evaporated.MassG(), b.Made.HeatedC)
+		if b.Method.SteamShare > 0 {
+			add("steam-learned", "", b.Method.SteamShare, 0)
+		}
+	}
+	if b.Method.FreesShare > 0 && b.Made.SolidsG > 0 && component == ingredient.Fat {
+		add("frees-learned", "", b.Method.FreesShare, 0)
 	}
 	if b.Made.Balance.Skimmed.MassG() > 0 {
 		add("skimmed", "", b.Made.Balance.Skimmed.MassG(), 0)

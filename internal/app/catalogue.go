@@ -70,7 +70,7 @@ func (s *Kitchen) readWays() (kitchen.Setup, error) {
 	}
 	ways.Prices, ways.Drinkers = pricesOf(larder.Prices), drinkersOf(larder.Drinkers)
 	ways.Catalogue = ingredient.Standard().In(settings.Language).With(ownRows(larder.Ingredients)...)
-	if ways.Held, err = s.learned(); err != nil {
+	if ways.Learned, err = s.learned(); err != nil {
 		return kitchen.Setup{}, err
 	}
 	drinks, err := s.Store.Drinks()

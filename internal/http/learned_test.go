@@ -1,11 +1,12 @@
 package http
 
 import (
+	"fmt"
 	"strings"
 	"testing"
+	"time"
 
 	"github.com/stretchr/testify/assert"
-	"github.com/stretchr/testify/require"
 
 	"plushladle/internal/app"
 	"plushladle/internal/app/bench"
@@ -50,19 +51,12 @@ func TestThreeMeasuredBatchesMoveTheForecast(t *testing.T) {
 		assert.Contains(t, strings.Join(why.Constants, " "), "from your own batches")
 		assert.InDelta(t, sievedBefore.DrinkML, yield(sieved).DrinkML, 1e-9)
 
-		for id := range batches { // as a kitchen kept them before anything was learned
-			require.NoError(t, c.store.KeepHeld(int64(id+1), "", 0))
-		}
-		call[[]app.LearnedFigure](c, "POST", "/api/learned/forget", app.Forgotten{Key: "none"})
-		if batches == 1 { // what was forecast of it was not learned either
-			assert.InDelta(t, after.DrinkML, yield(recipe).DrinkML, 1e-6, "worked back of an older kitchen")
-		}
-
 		learned := call[[]app.LearnedFigure](c, "GET", "/api/learned", nil)
 		assert.Equal(t, "almond/bag", learned[0].Key)
+		assert.Contains(t, learned[0].Text, "The pulp keeps 1")
 		assert.Greater(t, learned[0].UsualPct, 100.)
 		assert.Less(t, learned[0].SpreadPct, 25.)
-		assert.Empty(t, call[[]app.LearnedFigure](c, "POST", "/api/learned/forget", app.Forgotten{Key: "almond/bag"}))
+		assert.Empty(t, call[[]app.LearnedFigure](c, "POST", "/api/learned/forget", app.Forgotten{What: "held", Key: "almond/bag"}))
 		assert.InDelta(t, before.DrinkML, yield(recipe).DrinkML, 1e-9)
 	}
 }
@@ -80,4 +74,31 @@ func TestNothingIsLearnedOfWhatIsNotCounted(t *testing.T) {
 		MadeOn: "2026-11-23", MeasuredML: &measured, Anyway: true, Bottles: []shelf.NewBottle{{VolumeML: 500, Place: "fridge"}},
 	})
 	assert.Empty(t, call[[]app.LearnedFigure](c, "GET", "/api/learned", nil))
+}
+
+// A bottle that soured with half of its life to go shortens what is forecast of the drink, with the
+// reason beside it; one that was not drunk shortens nothing, and the usual can be had back.
+func TestWhatSouredEarlyShortensTheForecast(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	drink, bottles := tastedMilk(t, c)
+	keeps := func() bench.Keeps {
+		return call[bench.Reckoning](c, "POST", "/api/reckonings", bench.ToReckon{Name: drink.Name, Recipe: drink.Draft}).Keeps
+	}
+	before := keeps()
+	c.now = c.now.Add(36 * time.Hour)
+	call[shelf.Bottle](c, "POST", fmt.Sprintf("/api/bottles/%d/throw-out", bottles[1].ID), shelf.Why{Why: "no time", Cause: "not-drunk"})
+	c.now = c.now.Add(-36 * time.Hour)
+	assert.Equal(t, before.CautiousDays, keeps().CautiousDays)
+	c.now = c.now.Add(36 * time.Hour)
+	call[shelf.Bottle](c, "POST", fmt.Sprintf("/api/bottles/%d/throw-out", bottles[0].ID), shelf.Why{Why: "smelled sour", Cause: "soured"})
+	c.now = c.now.Add(-36 * time.Hour)
+	after := keeps()
+	assert.Less(t, after.CautiousDays, before.CautiousDays)
+	assert.Contains(t, strings.Join(after.Reasons, " "), "turned sour early here before")
+	learned := call[[]app.LearnedFigure](c, "GET", "/api/learned", nil)
+	life := learned[len(learned)-1]
+	assert.Equal(t, []any{"life", "Almond milk", 1}, []any{life.What, life.Key, life.Batches})
+	call[[]app.LearnedFigure](c, "POST", "/api/learned/forget", app.Forgotten{What: "life", Key: "Almond milk"})
+	assert.Equal(t, before.CautiousDays, keeps().CautiousDays)
 }

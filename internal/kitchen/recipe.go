@@ -125,7 +125,7 @@ type Setup struct {
 	Drawer    *quantity.Drawer
 	Prices    reckon.Prices
 	Drinkers  []caution.Drinker
-	Held      map[string]record.Learned // what pulp keeps here, by record.Key
+	Learned   map[string]record.Learned // what its batches taught, by record.FigureKey
 }
 
 // Lines reads lines with the names and measures of the kitchen.
@@ -165,9 +165,7 @@ func (f Recipe) Drink(name string, ways Setup) (reckon.Drink, []error, error) {
 	for n, l := range f.Lines {
 		d.Lines[n], lineErrors[n] = l.read(ways)
 	}
-	if l, ok := ways.Held[record.Key(&d)]; ok {
-		d.Method.HeldShare, d.Method.HeldRange = l.Share, l.Spread()
-	}
+	record.Use(&d, ways.Learned)
 	return d, lineErrors, nil
 }
 

@@ -300,6 +300,23 @@ var migrations = []*gormigrate.Migration{
 		`CREATE INDEX trials_by_batch ON trials (batch_id)`,
 		`CREATE INDEX IF NOT EXISTS batches_by_drink ON batches (drink_id, made_on)`,
 	)},
+	{ID: "0017-lessons", Migrate: statements(
+		`CREATE TABLE lessons (
+			batch_id INTEGER NOT NULL REFERENCES batches(id),
+			what TEXT NOT NULL,
+			key TEXT NOT NULL,
+			share REAL NOT NULL CHECK (share > 0),
+			forgotten BOOLEAN NOT NULL DEFAULT FALSE,
+			PRIMARY KEY (batch_id, what, key))`,
+		`CREATE INDEX lessons_by_figure ON lessons (what, key)`,
+		`INSERT INTO lessons (batch_id, what, key, share) SELECT id, 'held', held_key, held_share FROM batches WHERE held_key <> '' AND held_share > 0`,
+		`ALTER TABLE batches ADD COLUMN studied BOOLEAN NOT NULL DEFAULT FALSE`,
+		`UPDATE batches SET studied = held_share <> 0 OR measured_ml IS NULL`,
+		`ALTER TABLE batches ADD COLUMN dried_pulp_g REAL`,
+		`DROP INDEX batches_held`,
+		`ALTER TABLE batches DROP COLUMN held_key`,
+		`ALTER TABLE batches DROP COLUMN held_share`,
+	)},
 }
 
 func inTurn(all ...gormigrate.MigrateFunc) gormigrate.MigrateFunc {

@@ -42,8 +42,8 @@ type Batch struct {
 	ForecastML float64
 	MeasuredML *float64
 	PulpG      *float64            // wet, where it was weighed
-	HeldKey    string              // base and strainer, as core/record has them; empty where nothing is learned of it
-	HeldShare  float64             // of the usual liquid that its pulp kept; 0 where it is not known
+	DriedPulpG *float64            // the same, dried
+	Studied    bool                // what it teaches is worked back
 	Used       []kitchen.UsedLine  `gorm:"serializer:json"` // empty where it was not cooked step by step
 	Times      []kitchen.StepTaken `gorm:"serializer:json"`
 	Notes      string              // the cook's own
@@ -54,6 +54,15 @@ type Batch struct {
 	CreatedAt  time.Time
 	Bottles    []Bottle
 	Tastings   []Tasting
+}
+
+// Lesson is what a batch teaches of one figure. Of a life the key is empty: it is the drink's.
+type Lesson struct {
+	BatchID   int64  `gorm:"primaryKey"`
+	What      string `gorm:"primaryKey"`
+	Key       string `gorm:"primaryKey"`
+	Share     float64
+	Forgotten bool // it counts no more
 }
 
 // Tasting is what one taster said of a batch; the sliders are in notches from just right.

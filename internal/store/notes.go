@@ -6,6 +6,7 @@ import (
 
 	"gorm.io/gorm"
 
+	"plushladle/core/record"
 	"plushladle/internal/kitchen"
 )
 
@@ -17,7 +18,7 @@ type MadeBatch struct {
 	MadeOn                            string
 	ForecastML                        float64
 	MeasuredML                        *float64
-	HeldKey                           string
+	HeldKey                           string // what was learned of its pulp goes by; empty where nothing was
 	PerL, ShopPerL, Sweetness         float64
 	MadeML, ThrownML, DrunkML, LeftML float64
 	InUse                             int
@@ -30,7 +31,7 @@ type MadeBatch struct {
 }
 
 // madeBatches adds up what became of each batch: one look at each table, however many there are.
-const madeBatches = `SELECT b.id, b.drink_id, b.drink_name, v.number AS version, b.made_on, b.forecast_ml, b.measured_ml, b.held_key,
+const madeBatches = `SELECT b.id, b.drink_id, b.drink_name, v.number AS version, b.made_on, b.forecast_ml, b.measured_ml, COALESCE(l.key, '') AS held_key,
 	b.per_l, b.shop_per_l, b.sweetness, b.notes,
 	COALESCE(x.made_ml, 0) AS made_ml, COALESCE(x.thrown_ml, 0) AS thrown_ml, COALESCE(x.left_ml, 0) AS left_ml, COALESCE(x.in_use, 0) AS in_use,
 	COALESCE(p.drunk_ml, 0) AS drunk_ml, COALESCE(x.soured, 0) OR COALESCE(t.soured, 0) AS soured,
@@ -39,6 +40,7 @@ const madeBatches = `SELECT b.id, b.drink_id, b.drink_name, v.number AS version,
 	LEFT JOIN (SELECT batch_id, SUM(volume_ml) AS made_ml, SUM(CASE state WHEN 'thrown out' THEN left_ml ELSE 0 END) AS thrown_ml,
 		SUM(CASE state WHEN 'in use' THEN left_ml ELSE 0 END) AS left_ml, SUM(state = 'in use') AS in_use, MAX(ended_cause = 'soured') AS soured
 		FROM bottles GROUP BY batch_id) x ON x.batch_id = b.id
+	LEFT JOIN lessons l ON l.batch_id = b.id AND l.what = 'held'
 	LEFT JOIN (SELECT bottles.batch_id, SUM(pours.ml) AS drunk_ml FROM pours JOIN bottles ON bottles.id = pours.bottle_id GROUP BY bottles.batch_id) p ON p.batch_id = b.id
 	LEFT JOIN (SELECT batch_id, COUNT(*) AS tasted, AVG(NULLIF(stars, 0)) AS stars, AVG(sweet) AS sweet, MAX(flags LIKE '%"sour-early"%') AS soured,
 		GROUP_CONCAT(NULLIF(words, ''), ' ') AS words, GROUP_CONCAT(flags, '') AS flags FROM tastings GROUP BY batch_id) t ON t.batch_id = b.id`
@@ -75,20 +77,29 @@ type Correction struct {
 	MadeOn     string
 	MeasuredML *float64
 	PulpG      *float64
+	DriedPulpG *float64
 	Notes      string
-	HeldKey    string
-	HeldShare  float64
+	Lessons    []record.Lesson
 }
 
 // CorrectBatch writes a batch's own figures anew.
 func (s *Store) CorrectBatch(id int64, c Correction) error {
-	result := s.db.Model(&Batch{}).Where("id = ?", id).Updates(map[string]any{
-		"made_on": c.MadeOn, "measured_ml": c.MeasuredML, "pulp_g": c.PulpG, "notes": c.Notes, "held_key": c.HeldKey, "held_share": c.HeldShare,
+	return s.db.Transaction(func(tx *gorm.DB) error {
+		result := tx.Model(&Batch{}).Where("id = ?", id).Updates(map[string]any{
+			"made_on": c.MadeOn, "measured_ml": c.MeasuredML, "pulp_g": c.PulpG, "dried_pulp_g": c.DriedPulpG, "notes": c.Notes,
+		})
+		if result.Error == nil && result.RowsAffected == 0 {
+			return ErrNotFound
+		}
+		if result.Error != nil {
+			return result.Error
+		}
+		measured := []record.What{record.Held, record.Frees, record.Steam}
+		if err := tx.Where("batch_id = ? AND what IN ?", id, measured).Delete(&Lesson{}).Error; err != nil {
+			return err
+		}
+		return keepLessons(tx, id, c.Lessons)
 	})
-	if result.Error == nil && result.RowsAffected == 0 {
-		return ErrNotFound
-	}
-	return result.Error
 }
 
 // DeleteBatch takes a batch out of the record with all that hangs on it: bottles and pours, its
@@ -99,7 +110,7 @@ func (s *Store) DeleteBatch(id int64) error {
 		for _, d := range []struct {
 			model any
 			where string
-		}{{&Pour{}, of}, {&Move{}, of}, {&Bottle{}, "batch_id = ?"}, {&Pulp{}, "batch_id = ?"}, {&Tasting{}, "batch_id = ?"}, {&Trial{}, "batch_id = ?"},
+		}{{&Pour{}, of}, {&Move{}, of}, {&Bottle{}, "batch_id = ?"}, {&Pulp{}, "batch_id = ?"}, {&Tasting{}, "batch_id = ?"}, {&Trial{}, "batch_id = ?"}, {&Lesson{}, "batch_id = ?"},
 			{&Weighing{}, "item_id IN (SELECT id FROM plan_items WHERE batch_id = ?)"}, {&PlanItem{}, "batch_id = ?"}} {
 			if err := tx.Where(d.where, id).Delete(d.model).Error; err != nil {
 				return err

@@ -8,6 +8,7 @@ import (
 	"gorm.io/gorm"
 
 	"plushladle/core/plan"
+	"plushladle/core/record"
 	"plushladle/internal/kitchen"
 )
 
@@ -20,8 +21,7 @@ type NewBatch struct {
 	Bottles    []Bottle
 	Pulp       *kitchen.Pulp // nil where nothing was strained
 	Figures    BatchFigures
-	HeldKey    string // see Batch
-	HeldShare  float64
+	Lessons    []record.Lesson
 	Cooked     *Cooked // where it was cooked step by step
 }
 
@@ -58,7 +58,7 @@ func (s *Store) MakeBatch(made NewBatch) (*Batch, error) {
 		}
 		batch = Batch{
 			DrinkID: d.ID, VersionID: version.ID, DrinkName: d.Name, MadeOn: made.MadeOn,
-			ForecastML: made.ForecastML, MeasuredML: made.MeasuredML, HeldKey: made.HeldKey, HeldShare: made.HeldShare, CreatedAt: s.now(), Bottles: made.Bottles,
+			ForecastML: made.ForecastML, MeasuredML: made.MeasuredML, Studied: true, CreatedAt: s.now(), Bottles: made.Bottles,
 			PerL: made.Figures.PerL, ShopPerL: made.Figures.ShopPerL, Sweetness: made.Figures.Sweetness, Figured: true,
 			Used: []kitchen.UsedLine{}, Times: []kitchen.StepTaken{},
 		}
@@ -70,6 +70,9 @@ func (s *Store) MakeBatch(made NewBatch) (*Batch, error) {
 			batch.PulpG, batch.Used, batch.Times = made.Cooked.PulpG, made.Cooked.Used, made.Cooked.Times
 		}
 		if err := tx.Omit("Tastings").Create(&batch).Error; err != nil {
+			return err
+		}
+		if err := keepLessons(tx, batch.ID, made.Lessons); err != nil {
 			return err
 		}
 		if made.Pulp != nil && made.MadeOn == s.now().Format(time.DateOnly) { // that of a batch written down later is long used

@@ -36,7 +36,7 @@ func (s *Store) lookThrough() error {
 		each(s.db, "timers", (*Timer).wrong), each(s.db, "stock", (*Stock).wrong), each(s.db, "own_ingredients", (*OwnIngredient).wrong),
 		each(s.db, "prices", (*Price).wrong), each(s.db, "own_measures", (*OwnMeasure).wrong), each(s.db, "drinkers", (*Drinker).wrong),
 		each(s.db, "packs", (*Pack).wrong), each(s.db, "rhythms", (*Rhythm).wrong), each(s.db, "taught_names", (*TaughtName).wrong),
-		each(s.db, "tastings", (*Tasting).wrong), each(s.db, "trials", (*Trial).wrong),
+		each(s.db, "tastings", (*Tasting).wrong), each(s.db, "trials", (*Trial).wrong), each(s.db, "lessons", (*Lesson).wrong),
 	)
 }
 
@@ -145,6 +145,10 @@ func (t *Tasting) wrong() string {
 		within("sweet", t.Sweet, -record.MostNotches, record.MostNotches), within("body", t.Body, -record.MostNotches, record.MostNotches),
 		within("spice", t.Spice, -record.MostNotches, record.MostNotches), within("salt", t.Salt, -record.MostNotches, record.MostNotches), within("stars", t.Stars, 0, 5),
 	)
+}
+
+func (l *Lesson) wrong() string {
+	return first(text("what", l.What), within("share", l.Share, math.SmallestNonzeroFloat32, 100))
 }
 
 func (t *Trial) wrong() string {

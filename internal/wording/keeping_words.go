@@ -17,6 +17,7 @@ var keeping = map[string]string{
 	"unsettled-line":       "a line that is not counted may shorten it",
 	"no-known-life":        "nothing in it has a known shelf life",
 	"least-life":           "%[1]s: %[2]s days, %[3]s by the traditional rule",
+	"soured-before":        "it turned sour early here before: %[1]s days, %[2]s by the traditional rule",
 	"boiled-day-more":      "boiled and cooled fast in a sterilised bottle: one day more by the traditional rule, none by the cautious rule",
 	"sugar-shortens":       "added sugar makes it %.1[1]f by the cautious rule; the traditional rule is not affected",
 	"life-cut-by":          "%[1]s shortens it: %[2]s days, %[3]s by the traditional rule",

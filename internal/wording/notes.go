@@ -2,6 +2,7 @@ package wording
 
 import (
 	"math"
+	"strings"
 
 	"plushladle/core/process"
 	"plushladle/core/record"
@@ -86,6 +87,23 @@ var notes = map[string]string{
 	"insight-best":            "%[1]s is your favourite.",
 	"insight-best-cheaper":    "%[1]s is your favourite, and costs %.0[2]f %% of the shop's price.",
 	"insight-best-evidence":   "%.1[1]f of 5 stars over %.0[2]f batches",
+}
+
+// Learned is what batches taught of a figure, in words: of what it is, and how it lies to the
+// default. of and by are the two parts of its key, the first by its name.
+func Learned(what, of, by string, l record.Learned) (name, text string) {
+	name = of
+	switch record.What(what) {
+	case record.Held:
+		name = phrase("learned-of", of, Strainer(by))
+	case record.Frees:
+		name = phrase("learned-of", of, phrase("blender-"+by))
+	case record.Steam:
+		name = phrase("pan-"+by, of)
+	case record.Minutes:
+		name = phrase("learned-step", phrase("step-kind-"+strings.ReplaceAll(of, " ", "-")))
+	}
+	return name, phrase("learned-"+what, 100*l.Share, 100*l.Spread(), l.Batches)
 }
 
 // Flag is what a taster noticed, in words.

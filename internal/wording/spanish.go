@@ -187,6 +187,7 @@ var spanishKeeping = map[string]string{
 	"unsettled-line":       "una línea que no se cuenta puede acortarla",
 	"no-known-life":        "no se conoce la duración de nada de lo que lleva",
 	"least-life":           "%[1]s: %[2]s días, %[3]s según la regla tradicional",
+	"soured-before":        "aquí ya se agrió antes de tiempo: %[1]s días, %[2]s según la regla tradicional",
 	"boiled-day-more":      "hervida y enfriada deprisa en botella esterilizada: un día más según la regla tradicional, ninguno según la prudente",
 	"sugar-shortens":       "el azúcar añadido la deja en %.1[1]f según la regla prudente; la tradicional no cambia",
 	"life-cut-by":          "%[1]s la acorta: %[2]s días, %[3]s según la regla tradicional",

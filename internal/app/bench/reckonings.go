@@ -56,7 +56,7 @@ func (s Service) ReckonRecipe(name string, f kitchen.Recipe, madeOn time.Time) (
 		return Reckoning{}, err
 	}
 	out.ask(f, r, ways)
-	out.FromBatches = ways.Held[record.Key(&d)].Batches
+	out.FromBatches = ways.Learned[record.FigureKey(record.Held, record.Key(&d))].Batches
 	return out, nil
 }
 

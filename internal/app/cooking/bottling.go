@@ -5,6 +5,7 @@ import (
 
 	"plushladle/core/plan"
 	"plushladle/core/reckon"
+	"plushladle/core/record"
 	"plushladle/core/solve"
 	"plushladle/internal/app"
 	"plushladle/internal/app/pantry"
@@ -61,7 +62,7 @@ func (s Service) BottleItem(id int64, in Bottling) (planning.Plan, error) {
 		batch.Bottles = append(batch.Bottles, shelf.Fill(b, m.reckoned, m.drink.School, begun))
 	}
 	batch.Pulp = shelf.PulpOf(m.reckoned, in.PulpG)
-	batch.HeldKey, batch.HeldShare = m.held(in.MeasuredML)
+	batch.Lessons = append(m.lessons(in), app.StepLessons(timesOf(steps))...)
 	batch.Figures = app.FiguresOf(m.reckoned, items[at].Recipe.ShopPrice)
 	batch.Cooked = &store.Cooked{
 		ItemID: id, Recipe: asPlanned(items[at]), PulpG: in.PulpG, Steps: steps,
@@ -99,13 +100,13 @@ func (s Service) asMade(item store.PlanItem, l planning.PlanView, in Bottling) (
 	return m, err
 }
 
-// held is app.Held. What was worked back from the yield rests on what the pulp is held to keep,
-// and can teach nothing of it.
-func (m asMade) held(measuredML *float64) (key string, share float64) {
+// lessons are app.LessonsOf. What was worked back from the yield rests on what the pulp is held to
+// keep, and can teach nothing of it.
+func (m asMade) lessons(in Bottling) []record.Lesson {
 	if len(m.worked) > 0 {
-		return "", -1
+		return nil
 	}
-	return app.Held(&m.drink, m.reckoned, measuredML)
+	return app.LessonsOf(&m.drink, m.reckoned, app.MeasuredOf(in.MeasuredML, in.PulpG, nil))
 }
 
 // used is what went in, line by line, and how that is known.

@@ -15,16 +15,17 @@ import (
 // BatchPage is all there is of one batch.
 type BatchPage struct {
 	BatchLine
-	PulpG     *float64             `json:"pulpG,omitempty" doc:"wet, where it was weighed"`
-	Notes     string               `json:"notes" doc:"the cook's own"`
-	Currency  string               `json:"currency"`
-	Used      []kitchen.UsedLine   `json:"used" doc:"empty where it was not cooked step by step"`
-	Times     []planning.StepTaken `json:"times"`
-	Bottles   []Became             `json:"bottles"`
-	Spells    []TooWarm            `json:"spells" doc:"when the fridge was too warm while it stood there"`
-	Tastings  []Tasted             `json:"tastings" doc:"the earliest first"`
-	Trials    []BlindTrial         `json:"trials"`
-	CreatedAt time.Time            `json:"createdAt"`
+	PulpG      *float64             `json:"pulpG,omitempty" doc:"wet, where it was weighed"`
+	DriedPulpG *float64             `json:"driedPulpG,omitempty" doc:"the same, dried"`
+	Notes      string               `json:"notes" doc:"the cook's own"`
+	Currency   string               `json:"currency"`
+	Used       []kitchen.UsedLine   `json:"used" doc:"empty where it was not cooked step by step"`
+	Times      []planning.StepTaken `json:"times"`
+	Bottles    []Became             `json:"bottles"`
+	Spells     []TooWarm            `json:"spells" doc:"when the fridge was too warm while it stood there"`
+	Tastings   []Tasted             `json:"tastings" doc:"the earliest first"`
+	Trials     []BlindTrial         `json:"trials"`
+	CreatedAt  time.Time            `json:"createdAt"`
 }
 
 // Became is a bottle and what became of it.
@@ -63,7 +64,7 @@ func (s Service) BatchPage(id int64) (BatchPage, error) {
 		return BatchPage{}, err
 	}
 	out := BatchPage{
-		PulpG: b.PulpG, Notes: b.Notes, Currency: settings.Currency, Used: app.OrEmpty(b.Used), Times: planning.TakenInWords(b.Times),
+		PulpG: b.PulpG, DriedPulpG: b.DriedPulpG, Notes: b.Notes, Currency: settings.Currency, Used: app.OrEmpty(b.Used), Times: planning.TakenInWords(b.Times),
 		Bottles: []Became{}, Spells: []TooWarm{}, Tastings: []Tasted{}, CreatedAt: b.CreatedAt,
 	}
 	made := summed(b, poured)
@@ -146,6 +147,7 @@ type BatchCorrection struct {
 	MadeOn     string   `json:"madeOn" maxLength:"10"`
 	MeasuredML *float64 `json:"measuredML,omitempty" minimum:"1" maximum:"1000000" doc:"absent where it was not measured"`
 	PulpG      *float64 `json:"pulpG,omitempty" minimum:"1" maximum:"1000000"`
+	DriedPulpG *float64 `json:"driedPulpG,omitempty" minimum:"1" maximum:"1000000" doc:"the same pulp, dried: it tells what the blender freed"`
 	Notes      string   `json:"notes,omitempty" maxLength:"2000"`
 }
 
@@ -159,11 +161,9 @@ func (s Service) CorrectBatch(id int64, in BatchCorrection) (BatchPage, error) {
 	if err != nil {
 		return BatchPage{}, err
 	}
-	c := store.Correction{MadeOn: madeOn.Format(app.DateLayout), MeasuredML: in.MeasuredML, PulpG: in.PulpG, Notes: strings.TrimSpace(in.Notes), HeldKey: b.HeldKey, HeldShare: b.HeldShare}
-	if !same(b.MeasuredML, in.MeasuredML) {
-		if c.HeldKey, c.HeldShare, err = s.HeldAnew(*b, in.MeasuredML); err != nil {
-			return BatchPage{}, err
-		}
+	c := store.Correction{MadeOn: madeOn.Format(app.DateLayout), MeasuredML: in.MeasuredML, PulpG: in.PulpG, DriedPulpG: in.DriedPulpG, Notes: strings.TrimSpace(in.Notes)}
+	if c.Lessons, err = s.LessonsAnew(*b, app.MeasuredOf(in.MeasuredML, in.PulpG, in.DriedPulpG)); err != nil {
+		return BatchPage{}, err
 	}
 	if err := s.store.CorrectBatch(id, c); err != nil {
 		return BatchPage{}, err
@@ -171,8 +171,6 @@ func (s Service) CorrectBatch(id int64, in BatchCorrection) (BatchPage, error) {
 	s.Changed()
 	return s.BatchPage(id)
 }
-
-func same(a, b *float64) bool { return a == b || a != nil && b != nil && *a == *b }
 
 // DeleteBatch takes a batch out of the record, with its bottles.
 func (s Service) DeleteBatch(id int64) (app.Nothing, error) {

@@ -13,6 +13,7 @@ import (
 // Store is the little this area needs of what is kept.
 type Store interface {
 	Batch(id int64) (*store.Batch, error)
+	Bottle(id int64) (*store.Bottle, error)
 	CorrectBatch(id int64, c store.Correction) error
 	DeleteBatch(id int64) error
 	DeleteTasting(id int64) error

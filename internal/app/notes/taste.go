@@ -12,6 +12,7 @@ import (
 	"plushladle/core/reckon"
 	"plushladle/core/record"
 	"plushladle/internal/app"
+	"plushladle/internal/app/shelf"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
 	"plushladle/internal/wording"
@@ -85,7 +86,35 @@ func (s Service) keepTaste(batchID int64, in Taste) (record.Tasting, error) {
 		Stars: t.Stars, Flags: t.Flags, Words: kitchen.OneLine(in.Words),
 	}
 	defer s.Changed() // what soured early shortens what is forecast
-	return t, s.store.Taste(&kept)
+	if err := s.store.Taste(&kept); err != nil || !slices.Contains(t.Flags, record.SourEarly) {
+		return t, err
+	}
+	return t, s.soured(batchID, in.BottleID)
+}
+
+// soured keeps that a bottle soured before its time: the one that was tasted, or the first of
+// the batch that still stands there.
+func (s Service) soured(batchID, bottleID int64) error {
+	b, err := s.store.WholeBatch(batchID)
+	if err != nil {
+		return err
+	}
+	for _, x := range b.Bottles {
+		if x.ID != bottleID && (bottleID != 0 || x.State != store.InUse) {
+			continue
+		}
+		kept, err := s.store.Bottle(x.ID)
+		if err != nil {
+			return err
+		}
+		life, err := shelf.Of(s.Kitchen).LifeLook([]store.Bottle{*kept})
+		if err != nil {
+			return err
+		}
+		shown := life.Present(kept)
+		return s.Soured(batchID, b.DrinkName, shown.LeftDays, shown.AllDays)
+	}
+	return nil
 }
 
 // DeleteTasting takes a tasting out of the record.

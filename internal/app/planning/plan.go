@@ -6,6 +6,7 @@ import (
 
 	"plushladle/core/plan"
 	"plushladle/core/reckon"
+	"plushladle/core/record"
 	"plushladle/internal/app"
 	"plushladle/internal/app/bench"
 	"plushladle/internal/app/pantry"
@@ -108,10 +109,11 @@ func (s Service) PlanView() (PlanView, error) {
 	if err != nil {
 		return PlanView{}, err
 	}
-	l := PlanView{Now: s.Now(), Room: roomOf(settings)}
+	l := PlanView{Now: s.Now()}
 	if l.Ways, err = s.Setup(); err != nil {
 		return l, err
 	}
+	l.Room = plan.Room{TempC: settings.KitchenC, ScaleG: settings.ScaleG, Minutes: record.StepShares(l.Ways.Learned)}
 	if l.stock, err = s.store.Stock(); err != nil {
 		return l, err
 	}
@@ -120,10 +122,6 @@ func (s Service) PlanView() (PlanView, error) {
 	}
 	l.bowls, err = s.store.Bowls()
 	return l, err
-}
-
-func roomOf(settings store.Settings) plan.Room {
-	return plan.Room{TempC: settings.KitchenC, ScaleG: settings.ScaleG}
 }
 
 func (s Service) presentPlan(items []store.PlanItem) (Plan, error) {

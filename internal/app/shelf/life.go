@@ -99,7 +99,7 @@ func (l LifeLook) Present(b *store.Bottle) Bottle {
 		UseByAt: mine.UseBy, UseByWords: wording.PartOfDay(mine.UseBy),
 		Earliest: lastDay(kept, mine.Earliest), Latest: lastDay(kept, mine.Latest),
 		School: string(l.School), OtherSchool: string(l.School.Other()), Reasons: append(weighed(mine.Reasons), wording.Texts(b.Reasons)...),
-		Allergens: wording.Allergens(b.Allergens), State: b.State, EndedWhy: wording.EndedWhy(b.EndedWhy), Out: wording.Text(mine.Out), Longer: wording.Texts(mine.Longer), LeftDays: mine.LeftDays,
+		Allergens: wording.Allergens(b.Allergens), State: b.State, EndedWhy: wording.EndedWhy(b.EndedWhy), Out: wording.Text(mine.Out), Longer: wording.Texts(mine.Longer), LeftDays: mine.LeftDays, AllDays: kept.Days[l.School],
 		ForWhom: []bench.ForWhom{}, Pigment: pigmentMilk, Tasted: len(b.Batch.Tastings),
 		CanFreeze: keep.CanFreeze(placesOf(kept.Stays)...),
 	}

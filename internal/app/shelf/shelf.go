@@ -55,7 +55,7 @@ func (s Service) MakeBatch(id int64, in NewBatch) ([]Bottle, error) {
 		made.Bottles = append(made.Bottles, Fill(b, r, d.School, madeOn))
 	}
 	made.Pulp = PulpOf(r, nil)
-	made.HeldKey, made.HeldShare = app.Held(&d, r, in.MeasuredML)
+	made.Lessons = app.LessonsOf(&d, r, app.MeasuredOf(in.MeasuredML, nil, nil))
 	made.Figures = app.FiguresOf(r, drink.Draft.ShopPrice)
 	defer s.Changed()
 	batch, err := s.store.MakeBatch(made)
@@ -147,6 +147,7 @@ type Bottle struct {
 	Out         string    `json:"out" doc:"why it is to be thrown out whatever the date; empty where it is not"`
 	Longer      []string  `json:"longer" doc:"what would lengthen it"`
 	LeftDays    float64   `json:"leftDays" doc:"of its life, in days at 4 °C"`
+	AllDays     float64   `json:"allDays" doc:"that it had at first, at 4 °C"`
 	CanFreeze   bool      `json:"canFreeze" doc:"false once it was frozen"`
 	Thawing     string    `json:"thawing" doc:"until when it thaws; empty where it does not"`
 	// ForWhom are the kitchen's drinkers, and why it is not for some.
@@ -264,7 +265,16 @@ func (s Service) ThrowOut(id int64, in Why) (Bottle, error) {
 	if why == "" && in.Cause == "" {
 		return Bottle{}, fault.New("why", "", "reason-needed")
 	}
-	return s.bottle(s.store.ThrowOut(id, why, in.Cause))
+	before, err := s.bottle(s.store.Bottle(id))
+	if err != nil {
+		return Bottle{}, err
+	}
+	out, err := s.bottle(s.store.ThrowOut(id, why, in.Cause))
+	if err != nil || in.Cause != store.Soured {
+		return out, err
+	}
+	defer s.Changed()
+	return out, s.Soured(before.BatchID, before.DrinkName, before.LeftDays, before.AllDays)
 }
 
 func (s Service) bottle(b *store.Bottle, err error) (Bottle, error) {

@@ -1,6 +1,11 @@
 // Written by web/tools/limits.mjs from openapi.json; change that, not this.
 
 export const BatchCorrection = {
+  "driedPulpG": {
+    "type": "number",
+    "minimum": 1,
+    "maximum": 1000000
+  },
   "madeOn": {
     "type": "string",
     "maxLength": 10

@@ -2024,6 +2024,11 @@ export interface components {
             wish: components["schemas"]["Wish"];
         };
         BatchCorrection: {
+            /**
+             * Format: double
+             * @description the same pulp, dried: it tells what the blender freed
+             */
+            driedPulpG?: number;
             madeOn: string;
             /**
              * Format: double
@@ -2092,6 +2097,11 @@ export interface components {
             /** Format: date-time */
             createdAt: string;
             currency: string;
+            /**
+             * Format: double
+             * @description the same, dried
+             */
+            driedPulpG?: number;
             /** Format: int64 */
             drinkID: number;
             drinkName: string;
@@ -2235,6 +2245,11 @@ export interface components {
             at: string;
         };
         Bottle: {
+            /**
+             * Format: double
+             * @description that it had at first, at 4 °C
+             */
+            allDays: number;
             allergens: string[];
             /** Format: int64 */
             batchID: number;
@@ -2931,6 +2946,8 @@ export interface components {
         };
         Forgotten: {
             key: string;
+            /** @enum {string} */
+            what: "held" | "frees" | "steam" | "minutes" | "life";
         };
         FridgeDrive: {
             /** Format: int64 */
@@ -3263,22 +3280,29 @@ export interface components {
             second?: components["schemas"]["Second"];
         };
         LearnedFigure: {
-            base: string;
             /** Format: int64 */
             batches: number;
-            /** @description base and strainer */
+            /** @description of what it is: base and strainer, base and blender, pan and lid, kind of step, name of the drink */
             key: string;
+            /** @description the same in words */
+            name: string;
             /**
              * Format: double
              * @description how far the next batch may be off either way; that of the default is 25
              */
             spreadPct: number;
-            strainer: string;
+            /** @description what was learned, beside the default */
+            text: string;
             /**
              * Format: double
              * @description of what we usually expect; 100 is as expected
              */
             usualPct: number;
+            /**
+             * @description drinking goes by what is poured, and is set on the Shelf
+             * @enum {string}
+             */
+            what: "held" | "frees" | "steam" | "minutes" | "life" | "drinking";
         };
         LibraryDrink: {
             /** @description it is out of the lists one chooses from */

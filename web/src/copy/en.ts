@@ -1073,9 +1073,9 @@ export const en = {
     learned: 'What your batches taught',
     nothingLearned:
       'Measure how much milk comes out when you bottle a batch. From then on the yield on the Bench goes by your own straining.',
-    howLearned: 'Milk that stays in the pulp, against what we usually expect. The yield on the Bench goes by it.',
-    learnedHeld: (pct: Said, spread: Said, n: number) =>
-      `${pct} % of the usual, give or take ${spread} % (${counted(n, 'batch', 'batches')})`,
+    howLearned:
+      'What your batches show, against what we usually expect. The figures on the Bench and the plan go by it.',
+    fromBatches: (n: number) => counted(n, 'batch', 'batches'),
     forget: 'Back to the usual',
     forgetTitle: (base: Said) => `Go back to the usual figure for ${base}?`,
     forgetText: 'The batches so far no longer count for this. They stay in your records, and new ones count again.',
@@ -1464,6 +1464,8 @@ export const en = {
     dateMade: 'Date made',
     milkMeasured: 'Yield, if measured',
     pulpWeighed: 'Wet pulp, if weighed',
+    pulpDried: 'Dried pulp, if weighed',
+    pulpDriedHint: 'With the yield, this shows how much your blender brings out.',
     save: 'Save',
     cancel: 'Cancel',
     deleteBatch: 'Delete batch',

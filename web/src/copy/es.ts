@@ -1108,9 +1108,8 @@ export const es: typeof en = {
     nothingLearned:
       'Mide cuánta leche sale al embotellar una tanda. Desde entonces, el rendimiento en la Mesa sigue tu propia forma de colar.',
     howLearned:
-      'Leche que se queda en la pulpa, frente a lo que solemos esperar. El rendimiento en la Mesa se guía por esto.',
-    learnedHeld: (pct: Said, spread: Said, n: number) =>
-      `${pct} % de lo habitual, ±${spread} % (${counted(n, 'tanda', 'tandas')})`,
+      'Lo que muestran tus tandas, frente a lo que solemos esperar. Las cifras de la Mesa y el plan se guían por esto.',
+    fromBatches: (n: number) => counted(n, 'tanda', 'tandas'),
     forget: 'Volver a lo habitual',
     forgetTitle: (base: Said) => `¿Volver a la cifra habitual para ${base}?`,
     forgetText:
@@ -1402,7 +1401,7 @@ export const es: typeof en = {
     lessThanTheShop: (money: Said) => `${money} menos que en la tienda`,
     nothingYet: 'Todavía no hay nada hecho',
     nothingYetText: 'Aquí queda cada tanda que embotellas: cuánto dio, cuánto costó, a qué sabía y qué fue de ella.',
-    goToTheBench: 'Ir al banco',
+    goToTheBench: 'Ir a la Mesa',
     worthKnowing: 'Conviene saber',
     nothingWorthKnowing: 'Después de unas tres tandas de una bebida, aquí se lee lo que cuentan.',
     aWeek: (money: Said) => `${money} por semana`,
@@ -1471,7 +1470,7 @@ export const es: typeof en = {
     justKeepTheNotes: 'Guardar solo las notas',
     saved: 'Guardado.',
     savedAsVersion: (n: Said) => `Guardada como versión ${n}.`,
-    openOnTheBench: 'Abrir en el banco',
+    openOnTheBench: 'Abrir en la Mesa',
     tasteAgain: 'La probó alguien más',
     tastings: 'Catas',
     tastedOn: (who: Said, at: Said) => (who === '' ? `${at}` : `${who}, ${at}`),
@@ -1505,6 +1504,8 @@ export const es: typeof en = {
     dateMade: 'Fecha en que se hizo',
     milkMeasured: 'Rendimiento, si se midió',
     pulpWeighed: 'Pulpa húmeda, si se pesó',
+    pulpDried: 'Pulpa seca, si se pesó',
+    pulpDriedHint: 'Junto con el rendimiento, muestra cuánto saca tu batidora.',
     save: 'Guardar',
     cancel: 'Cancelar',
     deleteBatch: 'Eliminar tanda',

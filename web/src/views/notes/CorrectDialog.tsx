@@ -18,6 +18,7 @@ export function CorrectDialog({ b, onClose }: { b: BatchPage; onClose: () => voi
     madeOn: b.madeOn,
     measuredML: typed(b.measuredML),
     pulpG: typed(b.pulpG),
+    driedPulpG: typed(b.driedPulpG),
     notes: b.notes,
   })
   const submit = form.submit(async (said) => {
@@ -25,6 +26,7 @@ export function CorrectDialog({ b, onClose }: { b: BatchPage; onClose: () => voi
       madeOn: said.madeOn,
       measuredML: numberOf(said.measuredML, 'mL'),
       pulpG: numberOf(said.pulpG, 'g'),
+      driedPulpG: numberOf(said.driedPulpG, 'g'),
       notes: said.notes,
     }
     await answer(api.PUT('/api/batches/{id}', { params: { path: { id: b.id } }, body }))
@@ -37,6 +39,11 @@ export function CorrectDialog({ b, onClose }: { b: BatchPage; onClose: () => voi
         <Field label={copy.notes.dateMade} type="date" {...form.field('madeOn')} />
         <Field label={copy.notes.milkMeasured} {...form.field('measuredML', { unit: 'mL', optional: true })} />
         <Field label={copy.notes.pulpWeighed} {...form.field('pulpG', { unit: 'g', optional: true })} />
+        <Field
+          label={copy.notes.pulpDried}
+          hint={copy.notes.pulpDriedHint}
+          {...form.field('driedPulpG', { unit: 'g', optional: true })}
+        />
         <TextArea
           label={copy.notes.ownNotes}
           value={form.value('notes')}

@@ -7,10 +7,9 @@ import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { Confirm } from '../../ui/Confirm'
 import { ErrorText } from '../../ui/Field'
-import { toWhole } from '../../ui/format'
 import { Tray } from '../../ui/Tray'
 
-/** Learned is what measured batches taught of the milk that stays in the pulp, and the way back to the usual. */
+/** Learned is what batches taught, each beside its default, and the way back to the usual. */
 export function Learned() {
   const client = useQueryClient()
   const learned = query.useQuery('get', '/api/learned').data ?? []
@@ -26,30 +25,27 @@ export function Learned() {
       </p>
       <ul className="grid gap-2">
         {learned.map((l) => (
-          <li key={l.key} className="flex items-center gap-3 text-note">
+          <li key={`${l.what} ${l.key}`} className="flex items-center gap-3 text-note">
             <span className="grow">
-              <b>
-                {l.base}, {l.strainer}
-              </b>
-              : {copy.settings.learnedHeld(toWhole(l.usualPct), toWhole(l.spreadPct), l.batches)}
+              <b>{l.name}</b>: {l.text}{' '}
+              <span className="text-mute">{l.batches > 0 && copy.settings.fromBatches(l.batches)}</span>
             </span>
-            <Button onClick={() => ask(l)} disabled={forget.isPending}>
-              {copy.settings.forget}
-              <span className="sr-only">
-                {' '}
-                {l.base}, {l.strainer}
-              </span>
-            </Button>
+            {l.what !== 'drinking' && (
+              <Button onClick={() => ask(l)} disabled={forget.isPending}>
+                {copy.settings.forget}
+                <span className="sr-only"> {l.name}</span>
+              </Button>
+            )}
           </li>
         ))}
       </ul>
       <ErrorText id="learned-error">{forget.error?.detail}</ErrorText>
       {asked && (
         <Confirm
-          title={copy.settings.forgetTitle(asked.base)}
+          title={copy.settings.forgetTitle(asked.name)}
           text={copy.settings.forgetText}
           confirm={copy.settings.forget}
-          onConfirm={() => forget.mutate({ body: { key: asked.key } })}
+          onConfirm={() => asked.what !== 'drinking' && forget.mutate({ body: { what: asked.what, key: asked.key } })}
           onClose={() => ask(undefined)}
         />
       )}
