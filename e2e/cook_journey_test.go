@@ -97,8 +97,8 @@ func TestFromThePlanToTheBottle(t *testing.T) {
 	p.sees("All done")
 	p.click("link", "Shelf")
 	p.click("button", "Walnut cream for porridge, 400 mL of 400 mL")
-	p.click("button", "batch")
-	p.sees("weighed, 150 g planned", "typed in, ", "Taste and adjust (skipped)", "420 mL measured", "150 g of wet pulp")
+	p.click("link", "batch")
+	p.sees("weighed, 150 g planned", "typed in, ", "Taste and adjust", "skipped", "420 mL", "Wet pulp", "150 g")
 }
 
 // The server is killed in the middle of a cook and started again: what was

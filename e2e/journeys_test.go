@@ -206,7 +206,7 @@ func TestItFitsAPhone(t *testing.T) {
 	p := visit(t, demoKitchen(t))
 	for _, width := range []int64{320, 390} {
 		p.size(width, 844)
-		for view, sees := range map[string]string{"/": "Method options", "/start": "Open on the Bench", "/shelf": "Pecan flask creamer", "/pantry": "Spoons and cups", "/plan": "Put the pecans in water to soak", "/cook": "step 1 of", "/plan/shopping": "Total "} {
+		for view, sees := range map[string]string{"/": "Method options", "/start": "Open on the Bench", "/shelf": "Pecan flask creamer", "/pantry": "Spoons and cups", "/plan": "Put the pecans in water to soak", "/cook": "step 1 of", "/plan/shopping": "Total ", "/notes": "24 of 24 batches", "/notes/batch/23": "Blind tasting", "/notes/drink/8": "Vitamin B12"} {
 			p.open(view)
 			p.sees(sees)
 			wide := evaluate[float64](p, "(() => document.documentElement.scrollWidth)")
@@ -288,11 +288,20 @@ func TestNoSeriousAccessibilityFault(t *testing.T) {
 				p.sees("to go")
 				p.click("button", "Disconnect")
 			},
-			"bowl":   func() { p.open("/plan"); p.click("button", "Start a bowl"); p.sees("In the fridge") },
-			"labels": func() { p.open("/labels?bottles=1,2"); p.sees("Print", "use by") },
-			"story":  func() { p.open("/shelf"); p.click("button", "history"); p.sees("filled with") },
-			"made":   func() { p.open("/shelf"); p.click("button", "batch"); p.sees("expected") },
-			"Plan":   func() { p.open("/plan"); p.sees("Next", "Shopping list") },
+			"bowl":  func() { p.open("/plan"); p.click("button", "Start a bowl"); p.sees("In the fridge") },
+			"notes": func() { p.open("/notes"); p.sees("Worth knowing", "24 of 24 batches", "How was it?") },
+			"batch": func() {
+				p.open("/notes/batch/23")
+				p.sees("a bit gritty at the end")
+				p.click("button", "slimy")
+				p.sees("let it drain")
+			},
+			"correct": func() { p.open("/notes/batch/23"); p.click("button", "Correct"); p.sees("Date made") },
+			"history": func() { p.open("/notes/drink/8"); p.sees("Vitamin B12", "Versions") },
+			"labels":  func() { p.open("/labels?bottles=1,2"); p.sees("Print", "use by") },
+			"story":   func() { p.open("/shelf"); p.click("button", "history"); p.sees("filled with") },
+			"made":    func() { p.open("/shelf"); p.click("link", "batch"); p.sees("How was it?") },
+			"Plan":    func() { p.open("/plan"); p.sees("Next", "Shopping list") },
 			"card": func() {
 				p.open("/")
 				p.work("Print or export", "Recipe card to print")

@@ -2,7 +2,9 @@ package ingredient
 
 import (
 	"fmt"
+	"maps"
 	"math"
+	"slices"
 	"strings"
 
 	"plushladle/core/fault"
@@ -121,4 +123,76 @@ func (c OwnContent) fill(i *Ingredient) error {
 		i.PerGram[AddedSugars] = c.SugarsG / 100
 	}
 	return nil
+}
+
+// Adjusted is a row that ships with what a kitchen knows better of it: a weight, a life that is
+// shorter, what the label says. A life is never lengthened, and what cautions go by stays: who
+// copies a label does not know of them.
+func (i *Ingredient) Adjusted(o Own) (*Ingredient, error) {
+	out := *i
+	out.PieceG = maps.Clone(i.PieceG)
+	if out.PieceG == nil {
+		out.PieceG = map[quantity.Unit]float64{}
+	}
+	if err := o.measures(&out); err != nil {
+		return nil, err
+	}
+	if o.LifeDays != nil {
+		out.Life = Life{shorter(i.Life.CautiousDays, *o.LifeDays), shorter(i.Life.CustomaryDays, *o.LifeDays)}
+	}
+	if o.Per100G == nil {
+		return &out, nil
+	}
+	if err := o.Per100G.fill(&out); err != nil {
+		return nil, err
+	}
+	for _, c := range []Component{SeleniumUg, IodineUg, CoumarinMg} {
+		out.PerGram[c] = i.PerGram[c]
+	}
+	return &out, nil
+}
+
+// shorter is the less of two lives; 0 is none that is known.
+func shorter(ships, here float64) float64 {
+	if ships == 0 {
+		return here
+	}
+	return math.Min(ships, here)
+}
+
+// Instead is a catalogue in which rows stand in the place of those with their identifiers, under
+// the same names.
+func (c *Catalogue) Instead(rows ...*Ingredient) *Catalogue {
+	if len(rows) == 0 {
+		return c
+	}
+	out := c.copied()
+	by := map[*Ingredient]*Ingredient{}
+	for _, row := range rows {
+		if was, ok := c.ByID(row.ID); ok {
+			by[was] = row
+		}
+	}
+	for n, i := range out.rows {
+		if row, ok := by[i]; ok {
+			out.rows[n] = row
+		}
+	}
+	for _, names := range []map[string]*Ingredient{out.byName, out.exact} {
+		for name, i := range names {
+			if row, ok := by[i]; ok {
+				names[name] = row
+			}
+		}
+	}
+	for word, names := range out.names {
+		for n, name := range names {
+			if row, ok := by[name.Of]; ok {
+				names = slices.Clone(names)
+				names[n].Of = row
+				out.names[word] = names
+			}
+		}
+	}
+	return out
 }

@@ -8,6 +8,7 @@ import (
 	"plushladle/core/ingredient"
 	"plushladle/core/quantity"
 	"plushladle/core/reckon"
+	"plushladle/core/stock"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
 	"plushladle/internal/wording"
@@ -68,8 +69,17 @@ func (s *Kitchen) readWays() (kitchen.Setup, error) {
 	if ways.Drawer, err = drawerOf(ways.Reader, settings); err != nil {
 		return kitchen.Setup{}, err
 	}
-	ways.Prices, ways.Drinkers = pricesOf(larder.Prices), drinkersOf(larder.Drinkers)
-	ways.Catalogue = ingredient.Standard().In(settings.Language).With(ownRows(larder.Ingredients)...)
+	lots, err := s.Store.Lots("")
+	if err != nil {
+		return kitchen.Setup{}, err
+	}
+	ways.Prices, ways.Drinkers = pricesOf(larder.Prices, lots), drinkersOf(larder.Drinkers)
+	ships := ingredient.Standard().In(settings.Language)
+	adjusted, err := s.adjusted(ships)
+	if err != nil {
+		return kitchen.Setup{}, err
+	}
+	ways.Catalogue = ships.Instead(adjusted...).With(ownRows(larder.Ingredients)...)
 	if ways.Learned, err = s.learned(); err != nil {
 		return kitchen.Setup{}, err
 	}
@@ -122,12 +132,38 @@ func drawerOf(reader quantity.Reader, settings store.Settings) (*quantity.Drawer
 	return &drawer, err
 }
 
-func pricesOf(kept []store.Price) reckon.Prices {
+// pricesOf are what a gram costs: what was really paid of what there is, where it was written
+// down, and else what the pack costs.
+func pricesOf(kept []store.Price, lots []store.Lot) reckon.Prices {
 	prices := reckon.Prices{}
 	for _, p := range kept {
 		prices[p.Ingredient] = reckon.PerGram(p.Price, p.PackG, p.EdibleShare)
 	}
+	for ingredient, of := range store.CoreLots(lots) {
+		if perG, ok := stock.PaidPerG(of); ok {
+			prices[ingredient] = perG
+		}
+	}
 	return prices
+}
+
+// adjusted are the rows that ship with what the kitchen knows better of them.
+func (s *Kitchen) adjusted(ships *ingredient.Catalogue) ([]*ingredient.Ingredient, error) {
+	kept, err := s.Store.Adjustments()
+	if err != nil {
+		return nil, err
+	}
+	var rows []*ingredient.Ingredient
+	for id, a := range kept {
+		i, ok := ships.ByID(id)
+		if !ok {
+			continue
+		}
+		if row, err := a.Adjusted(i); err == nil { // what was kept was checked
+			rows = append(rows, row)
+		}
+	}
+	return rows, nil
 }
 
 func drinkersOf(kept []store.Drinker) []caution.Drinker {

@@ -43,6 +43,7 @@ func Fill(s *store.Store, now time.Time) error {
 	for n := len(drinks) - 1; n >= 0; n-- { // the first drink is the one worked on last
 		c.add(drinks[n], now)
 	}
+	c.fillUp()
 	c.fridgeTrace()
 	c.soakBowls()
 	c.planAhead()
@@ -98,13 +99,17 @@ func (c *cook) try(method, path string, in, out any) error {
 	return json.Unmarshal(answer, out)
 }
 
+// fillUp has the pantry as it is today: what the batches took is gone.
+func (c *cook) fillUp() {
+	for ingredient, g := range stock {
+		c.call(http.MethodPut, "/api/pantry/stock/"+ingredient, pantry.StockOf{MassG: g}, nil)
+	}
+}
+
 // stock fills the pantry: what things cost, a mug, and who drinks here.
 func (c *cook) stock() {
 	for _, p := range prices {
 		c.call(http.MethodPut, "/api/pantry/prices/"+p.ingredient, pantry.PackPrice{Price: p.price, Pack: p.pack}, nil)
-	}
-	for ingredient, g := range stock {
-		c.call(http.MethodPut, "/api/pantry/stock/"+ingredient, pantry.StockOf{MassG: g}, nil)
 	}
 	c.call(http.MethodPost, "/api/pantry/ingredients", ownSyrup, nil)
 	c.call(http.MethodPost, "/api/pantry/measures", pantry.OwnMeasure{Name: "mug", WaterG: 310}, nil)

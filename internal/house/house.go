@@ -26,7 +26,7 @@ type Floor struct {
 
 // Floors are all of them.
 var Floors = []Floor{
-	{"the craft: pure, nothing but itself", []Room{"core/say", "core/fault", "core/quantity", "core/ingredient", "core/process", "core/keep", "core/recipe", "core/reading", "core/caution", "core/reckon", "core/solve", "core/serve", "core/record", "core/reckon/reckontest", "core/plan", "core"}},
+	{"the craft: pure, nothing but itself", []Room{"core/say", "core/fault", "core/stock", "core/quantity", "core/ingredient", "core/process", "core/keep", "core/recipe", "core/reading", "core/caution", "core/reckon", "core/solve", "core/serve", "core/record", "core/reckon/reckontest", "core/plan", "core"}},
 	{"what the craft needs around it", []Room{"internal/device", "internal/passphrase", "internal/authority", "internal/notices", "internal/wording"}},
 	{"what a cook does and keeps", []Room{"internal/kitchen", "internal/exchange", "internal/store", "internal/app/"}},
 	{"how it is reached", []Room{"internal/http", "internal/demo", "web"}},
@@ -37,6 +37,7 @@ var Floors = []Floor{
 var leans = map[Room][]Room{
 	"core/say":                 {},
 	"core/fault":               {"core/say"},
+	"core/stock":               {},
 	"core/quantity":            {"core/fault", "core/say"},
 	"core/ingredient":          {"core/quantity", "core/fault", "core/say"},
 	"core/process":             {"core/ingredient", "core/quantity", "core/fault", "core/say"},

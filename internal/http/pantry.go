@@ -4,6 +4,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"plushladle/internal/app/pantry"
+	"plushladle/internal/kitchen"
 )
 
 type changedRowInput struct {
@@ -54,6 +55,21 @@ func (s *server) pantryOperations(api huma.API) {
 	})
 	act(s, api, put, "/api/pantry/prices/{ingredient}", "set-price", "Say what a pack costs", undoable, pantry.Of, func(p pantry.Service, in *ofIngredient[pantry.PackPrice]) (pantry.Pantry, error) {
 		return p.SetPrice(in.Ingredient, in.Body)
+	})
+	operation(s, api, get, "/api/pantry/stock/{ingredient}", "stock", "All there is of an ingredient", pantry.Of, func(p pantry.Service, in *byIngredient) (pantry.StockPage, error) { return p.StockPage(in.Ingredient) })
+	act(s, api, post, "/api/pantry/stock/{ingredient}/lots", "buy", "Put what was bought into the pantry", undoable, pantry.Of, func(p pantry.Service, in *ofIngredient[pantry.Purchase]) (pantry.StockPage, error) {
+		return p.Buy(in.Ingredient, in.Body)
+	})
+	act(s, api, remove, "/api/pantry/lots/{id}", "remove-lot", "Take a lot out of the pantry", undoable, pantry.Of, byID(pantry.Service.RemoveLot))
+	act(s, api, put, "/api/pantry/stock/{ingredient}/low", "set-low", "Say from how much down it runs low", undoable, pantry.Of, func(p pantry.Service, in *ofIngredient[pantry.LowAt]) (pantry.StockPage, error) {
+		return p.SetLow(in.Ingredient, in.Body)
+	})
+	act(s, api, post, "/api/pantry/stock/{ingredient}/packs", "add-pack", "Keep a pack of another size", undoable, pantry.Of, func(p pantry.Service, in *ofIngredient[pantry.NewPack]) (pantry.StockPage, error) {
+		return p.AddPack(in.Ingredient, in.Body)
+	})
+	act(s, api, remove, "/api/pantry/packs/{id}", "remove-pack", "Forget a pack of another size", undoable, pantry.Of, byID(pantry.Service.RemovePack))
+	act(s, api, put, "/api/pantry/stock/{ingredient}/adjustment", "adjust", "Keep what the kitchen knows better of a row that ships", undoable, pantry.Of, func(p pantry.Service, in *ofIngredient[kitchen.Adjustment]) (pantry.StockPage, error) {
+		return p.Adjust(in.Ingredient, in.Body)
 	})
 	act(s, api, remove, "/api/pantry/prices/{ingredient}", "remove-price", "Forget a price", undoable, pantry.Of, func(p pantry.Service, in *byIngredient) (pantry.Pantry, error) { return p.RemovePrice(in.Ingredient) })
 	act(s, api, post, "/api/pantry/measures", "keep-measure", "Calibrate a measure of the cook's own by weight", undoable, pantry.Of, bodied(pantry.Service.KeepMeasure))

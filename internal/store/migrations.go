@@ -317,6 +317,28 @@ var migrations = []*gormigrate.Migration{
 		`ALTER TABLE batches DROP COLUMN held_key`,
 		`ALTER TABLE batches DROP COLUMN held_share`,
 	)},
+	{ID: "0018-lots", Migrate: statements(
+		`CREATE TABLE lots (
+			id INTEGER PRIMARY KEY AUTOINCREMENT,
+			ingredient TEXT NOT NULL,
+			pack TEXT NOT NULL,
+			bought_g REAL NOT NULL CHECK (bought_g > 0),
+			left_g REAL NOT NULL CHECK (left_g >= 0),
+			price REAL NOT NULL CHECK (price >= 0),
+			bought_on TEXT NOT NULL,
+			best_before TEXT NOT NULL DEFAULT '')`,
+		`CREATE INDEX lots_by_ingredient ON lots (ingredient)`,
+		`CREATE TABLE more_packs (
+			id INTEGER PRIMARY KEY AUTOINCREMENT,
+			ingredient TEXT NOT NULL,
+			pack TEXT NOT NULL,
+			pack_g REAL NOT NULL CHECK (pack_g > 0),
+			price REAL NOT NULL CHECK (price > 0))`,
+		`CREATE TABLE adjustments (
+			ingredient TEXT PRIMARY KEY,
+			row TEXT NOT NULL)`,
+		`ALTER TABLE stock ADD COLUMN low_g REAL NOT NULL DEFAULT 0`,
+	)},
 }
 
 func inTurn(all ...gormigrate.MigrateFunc) gormigrate.MigrateFunc {

@@ -277,10 +277,38 @@ type Timer struct {
 type Stock struct {
 	Ingredient string `gorm:"primaryKey"`
 	MassG      float64
+	LowG       float64 // from here down it runs low; 0 where nobody cares
 }
 
 // TableName is in the singular: it is a stock, and not several.
 func (Stock) TableName() string { return "stock" }
+
+// Lot is what was bought of an ingredient at one time. It is part of the stock.
+type Lot struct {
+	ID         int64 `gorm:"primaryKey"`
+	Ingredient string
+	Pack       string // as the cook wrote it: "2 × 500 g"
+	BoughtG    float64
+	LeftG      float64
+	Price      float64 // paid for all of it; 0 where nobody wrote it down
+	BoughtOn   string  // a date
+	BestBefore string  // a date; empty for none
+}
+
+// MorePack is a pack of another size than the usual one.
+type MorePack struct {
+	ID         int64 `gorm:"primaryKey"`
+	Ingredient string
+	Pack       string
+	PackG      float64
+	Price      float64
+}
+
+// Adjustment is what the kitchen knows better of a row that ships.
+type Adjustment struct {
+	Ingredient string             `gorm:"primaryKey"`
+	Row        kitchen.Adjustment `gorm:"serializer:json"`
+}
 
 // OwnIngredient is a row the cook added to the catalogue.
 type OwnIngredient struct {

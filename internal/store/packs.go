@@ -12,14 +12,16 @@ func (s *Store) Packs() ([]Pack, error) {
 // OpenPack puts an open pack on the shelf. What is in it is part of the stock,
 // which grows to that where less was known of.
 func (s *Store) OpenPack(p Pack) error {
+	return s.db.Transaction(func(tx *gorm.DB) error { return openPack(tx, p) })
+}
+
+func openPack(tx *gorm.DB, p Pack) error {
 	p.State = InUse
-	return s.db.Transaction(func(tx *gorm.DB) error {
-		if err := tx.Create(&p).Error; err != nil {
-			return err
-		}
-		return tx.Exec(`INSERT INTO stock (ingredient, mass_g) SELECT ingredient, SUM(mass_g) FROM packs WHERE ingredient = ? AND state = ? GROUP BY ingredient
-			ON CONFLICT (ingredient) DO UPDATE SET mass_g = max(mass_g, excluded.mass_g)`, p.Ingredient, InUse).Error
-	})
+	if err := tx.Create(&p).Error; err != nil {
+		return err
+	}
+	return tx.Exec(`INSERT INTO stock (ingredient, mass_g) SELECT ingredient, SUM(mass_g) FROM packs WHERE ingredient = ? AND state = ? GROUP BY ingredient
+		ON CONFLICT (ingredient) DO UPDATE SET mass_g = max(mass_g, excluded.mass_g)`, p.Ingredient, InUse).Error
 }
 
 // UsePack takes something out of an open pack, and of the stock. An empty one
@@ -95,5 +97,8 @@ func takeStock(tx *gorm.DB, ingredient string, g float64) error {
 }
 
 func lessStock(tx *gorm.DB, ingredient string, g float64) error {
+	if err := takeFromLots(tx, ingredient, g); err != nil {
+		return err
+	}
 	return tx.Exec("UPDATE stock SET mass_g = max(0, mass_g - ?) WHERE ingredient = ?", g, ingredient).Error
 }

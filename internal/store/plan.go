@@ -2,7 +2,6 @@ package store
 
 import (
 	"gorm.io/gorm"
-	"gorm.io/gorm/clause"
 
 	"plushladle/core/plan"
 )
@@ -70,11 +69,22 @@ func (s *Store) Stock() (map[string]float64, error) {
 
 // SetStock says how much there is of an ingredient.
 func (s *Store) SetStock(ingredient string, massG float64) error {
-	return s.db.Clauses(clause.OnConflict{UpdateAll: true}).Create(&Stock{Ingredient: ingredient, MassG: massG}).Error
+	return s.db.Transaction(func(tx *gorm.DB) error {
+		err := tx.Exec(`INSERT INTO stock (ingredient, mass_g) VALUES (?, ?)
+			ON CONFLICT (ingredient) DO UPDATE SET mass_g = excluded.mass_g`, ingredient, massG).Error
+		if err != nil {
+			return err
+		}
+		return trimLots(tx, ingredient, massG)
+	})
 }
 
 // AddStock puts more of an ingredient into the pantry.
 func (s *Store) AddStock(ingredient string, massG float64) error {
-	return s.db.Exec(`INSERT INTO stock (ingredient, mass_g) VALUES (?, ?)
+	return addStock(s.db, ingredient, massG)
+}
+
+func addStock(db *gorm.DB, ingredient string, massG float64) error {
+	return db.Exec(`INSERT INTO stock (ingredient, mass_g) VALUES (?, ?)
 		ON CONFLICT (ingredient) DO UPDATE SET mass_g = mass_g + excluded.mass_g`, ingredient, massG).Error
 }

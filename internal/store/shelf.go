@@ -22,7 +22,9 @@ type NewBatch struct {
 	Pulp       *kitchen.Pulp // nil where nothing was strained
 	Figures    BatchFigures
 	Lessons    []record.Lesson
-	Cooked     *Cooked // where it was cooked step by step
+	StockG     map[string]float64 // what it took from the pantry
+	Opened     []Pack             // what is left open of packs that it took from
+	Cooked     *Cooked            // where it was cooked step by step
 }
 
 // Cooked is how a planned drink was really made.
@@ -32,8 +34,7 @@ type Cooked struct {
 	PulpG  *float64
 	Used   []kitchen.UsedLine
 	Times  []kitchen.StepTaken
-	StockG map[string]float64 // what it took from the stock
-	Steps  []plan.ItemStep    // of the plan, as they are now
+	Steps  []plan.ItemStep // of the plan, as they are now
 }
 
 // ErrBottled says that a planned drink is in bottles already.
@@ -75,6 +76,14 @@ func (s *Store) MakeBatch(made NewBatch) (*Batch, error) {
 		if err := keepLessons(tx, batch.ID, made.Lessons); err != nil {
 			return err
 		}
+		for ingredient, g := range made.StockG {
+			if err := takeStock(tx, ingredient, g); err != nil {
+				return err
+			}
+		}
+		if err := leaveOpen(tx, made.Opened); err != nil {
+			return err
+		}
 		if made.Pulp != nil && made.MadeOn == s.now().Format(time.DateOnly) { // that of a batch written down later is long used
 			pulp := Pulp{BatchID: batch.ID, Pulp: *made.Pulp, Place: Fridge, Since: s.now(), State: InUse}
 			if err := tx.Omit("Batch").Create(&pulp).Error; err != nil {
@@ -98,11 +107,6 @@ func (c *Cooked) settle(tx *gorm.DB, batchID int64) error {
 	}
 	if item.BatchID != 0 {
 		return ErrBottled
-	}
-	for ingredient, g := range c.StockG {
-		if err := takeStock(tx, ingredient, g); err != nil {
-			return err
-		}
 	}
 	item.BatchID, item.Steps = batchID, c.Steps
 	return tx.Save(&item).Error

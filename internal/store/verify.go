@@ -9,6 +9,7 @@ import (
 
 	"gorm.io/gorm"
 
+	"plushladle/core/ingredient"
 	"plushladle/core/keep"
 	"plushladle/core/quantity"
 	"plushladle/core/record"
@@ -37,6 +38,7 @@ func (s *Store) lookThrough() error {
 		each(s.db, "prices", (*Price).wrong), each(s.db, "own_measures", (*OwnMeasure).wrong), each(s.db, "drinkers", (*Drinker).wrong),
 		each(s.db, "packs", (*Pack).wrong), each(s.db, "rhythms", (*Rhythm).wrong), each(s.db, "taught_names", (*TaughtName).wrong),
 		each(s.db, "tastings", (*Tasting).wrong), each(s.db, "trials", (*Trial).wrong), each(s.db, "lessons", (*Lesson).wrong),
+		each(s.db, "lots", (*Lot).wrong), each(s.db, "more_packs", (*MorePack).wrong), each(s.db, "adjustments", (*Adjustment).wrong),
 	)
 }
 
@@ -145,6 +147,23 @@ func (t *Tasting) wrong() string {
 		within("sweet", t.Sweet, -record.MostNotches, record.MostNotches), within("body", t.Body, -record.MostNotches, record.MostNotches),
 		within("spice", t.Spice, -record.MostNotches, record.MostNotches), within("salt", t.Salt, -record.MostNotches, record.MostNotches), within("stars", t.Stars, 0, 5),
 	)
+}
+
+func (l *Lot) wrong() string {
+	return first(date("bought_on", l.BoughtOn), within("bought_g", l.BoughtG, 0, mostG), within("left_g", l.LeftG, 0, mostG), within("price", l.Price, 0, mostPrice))
+}
+
+func (p *MorePack) wrong() string {
+	return first(within("price", p.Price, 0, mostPrice), within("pack_g", p.PackG, math.SmallestNonzeroFloat32, mostG))
+}
+
+func (a *Adjustment) wrong() string {
+	i, ok := ingredient.Standard().ByID(a.Ingredient)
+	if !ok {
+		return "" // a row that ships no more is kept, and does nothing
+	}
+	_, err := a.Row.Adjusted(i)
+	return said(err)
 }
 
 func (l *Lesson) wrong() string {

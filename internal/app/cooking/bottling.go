@@ -66,9 +66,13 @@ func (s Service) BottleItem(id int64, in Bottling) (planning.Plan, error) {
 	batch.Figures = app.FiguresOf(m.reckoned, items[at].Recipe.ShopPrice)
 	batch.Cooked = &store.Cooked{
 		ItemID: id, Recipe: asPlanned(items[at]), PulpG: in.PulpG, Steps: steps,
-		Used: m.used(), Times: timesOf(steps), StockG: m.stockG(),
+		Used: m.used(), Times: timesOf(steps),
 	}
 
+	batch.StockG = m.stockG()
+	if batch.Opened, err = pantry.Of(s.Kitchen).LeftOpen(batch.StockG, m.reckoned.LeftoverML, batch.MadeOn); err != nil {
+		return planning.Plan{}, err
+	}
 	if _, err := s.store.MakeBatch(batch); err != nil {
 		return planning.Plan{}, err
 	}

@@ -43,6 +43,9 @@ type PantryRow struct {
 	InShell     bool            `json:"inShell" doc:"the pack is bought in shell or peel"`
 	PerKilogram float64         `json:"perKilogram" doc:"of what can be eaten; 0 where it is not known"`
 	StockG      float64         `json:"stockG" doc:"what there is"`
+	Low         bool            `json:"low" doc:"it runs low: as little is left as the cook wants to be told of"`
+	PastDate    bool            `json:"pastDate" doc:"some of what is left is past its date"`
+	Adjusted    bool            `json:"adjusted" doc:"a row that ships, with figures of the kitchen's own"`
 	OwnRevision int             `json:"ownRevision" doc:"of a row of the cook's own"`
 	Revision    int             `json:"priceRevision" doc:"of its price; 0 where there is none"`
 }
@@ -89,11 +92,37 @@ func (s Service) Pantry() (Pantry, error) {
 		out.Drinkers[n] = PantryDrinker{d.ID, d.Drinker, d.Revision}
 	}
 	out.Ingredients = pantryRows(larder, settings.Language)
+	return out, s.mark(out.Ingredients)
+}
+
+// mark says of each row how much there is, and what is to be said of that.
+func (s Service) mark(rows []PantryRow) error {
 	there, err := s.store.Stock()
-	for n := range out.Ingredients {
-		out.Ingredients[n].StockG = there[out.Ingredients[n].ID]
+	if err != nil {
+		return err
 	}
-	return out, err
+	low, err := s.store.Low()
+	if err != nil {
+		return err
+	}
+	adjusted, err := s.store.Adjustments()
+	if err != nil {
+		return err
+	}
+	lots, err := s.store.Lots("")
+	if err != nil {
+		return err
+	}
+	past, today := map[string]bool{}, s.Now().Format(app.DateLayout)
+	for _, l := range lots {
+		past[l.Ingredient] = past[l.Ingredient] || l.LeftG > 0 && l.BestBefore != "" && l.BestBefore < today
+	}
+	for n := range rows {
+		row := &rows[n]
+		_, row.Adjusted = adjusted[row.ID]
+		row.StockG, row.Low, row.PastDate = there[row.ID], low[row.ID] > 0 && there[row.ID] <= low[row.ID], past[row.ID]
+	}
+	return nil
 }
 
 func pantryRows(larder store.Larder, language string) []PantryRow {

@@ -1,14 +1,18 @@
 package pantry
 
 import (
+	"cmp"
+	"fmt"
 	"math"
 	"slices"
 
 	"plushladle/core/ingredient"
 	"plushladle/core/quantity"
 	"plushladle/core/reckon"
+	"plushladle/core/stock"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
+	"plushladle/internal/wording"
 )
 
 // ToBuy is an ingredient that the plan needs.
@@ -22,6 +26,7 @@ type ToBuy struct {
 	Packs  int     `json:"packs" doc:"0 where no pack is known"`
 	Pack   string  `json:"pack"`
 	PacksG float64 `json:"packsG" doc:"what those packs hold that can be eaten"`
+	Low    bool    `json:"low" doc:"it runs low, whatever the plan needs"`
 	Cost   float64 `json:"cost" doc:"of those packs; 0 where no price is known"`
 }
 
@@ -64,30 +69,67 @@ func (s Service) ToBuy(needs map[string]float64, ways kitchen.Setup) ([]ToBuy, e
 	if err != nil {
 		return nil, err
 	}
-	packs := map[string]store.Price{}
-	for _, p := range larder.Prices {
-		packs[p.Ingredient] = p
+	more, err := s.store.MorePacks()
+	if err != nil {
+		return nil, err
 	}
+	low, err := s.store.Low()
+	if err != nil {
+		return nil, err
+	}
+	sizes := sizesOf(larder.Prices, more)
 	list := []ToBuy{}
 	for _, i := range ways.Catalogue.All() {
 		need := needs[i.ID]
-		if need <= 0 {
+		left := there[i.ID] - need
+		runsLow := low[i.ID] > 0 && left <= low[i.ID]
+		if need <= 0 && !runsLow {
 			continue
 		}
-		b := ToBuy{ID: i.ID, Name: i.Name, NeedG: need, HaveG: there[i.ID], BuyG: math.Max(0, need-there[i.ID])}
-		if i.BulkGPerML > 0 {
+		b := ToBuy{ID: i.ID, Name: i.Name, NeedG: need, HaveG: there[i.ID], BuyG: math.Max(0, -left), Low: runsLow}
+		if runsLow {
+			b.BuyG = math.Max(b.BuyG, low[i.ID]-left+leastMoreG) // to stand above its mark again
+		}
+		if i.BulkGPerML > 0 && need > 0 {
 			cups, _ := quantity.Kitchen(need/i.BulkGPerML, ways.System, shoppingTolerance)
 			b.Need = cups.String()
 		}
-		if pack, ok := packs[i.ID]; ok && b.BuyG > 0 {
-			each := pack.PackG * pack.EdibleShare
-			b.Packs, b.Pack = int(math.Ceil(b.BuyG/each-1e-9)), pack.Pack
-			b.PacksG, b.Cost = float64(b.Packs)*each, float64(b.Packs)*pack.Price
-		}
+		b.fill(stock.Cheapest(b.BuyG, sizes[i.ID]))
 		list = append(list, b)
 	}
 	slices.SortStableFunc(list, func(a, b ToBuy) int { return bought(a) - bought(b) })
 	return list, nil
+}
+
+// leastMoreG is how far above its mark an ingredient is bought at least.
+const leastMoreG = 1
+
+// sizesOf are the packs there are of each ingredient, by what of them can be eaten.
+func sizesOf(prices []store.Price, more []store.MorePack) map[string][]stock.Size {
+	out, edible := map[string][]stock.Size{}, map[string]float64{}
+	for _, p := range prices {
+		edible[p.Ingredient] = p.EdibleShare
+		out[p.Ingredient] = []stock.Size{{Pack: p.Pack, G: p.PackG * p.EdibleShare, Price: p.Price}}
+	}
+	for _, p := range more {
+		out[p.Ingredient] = append(out[p.Ingredient], stock.Size{Pack: p.Pack, G: p.PackG * cmp.Or(edible[p.Ingredient], 1), Price: p.Price})
+	}
+	return out
+}
+
+// fill says which packs are to be bought.
+func (b *ToBuy) fill(counts []stock.Count) {
+	var names []string
+	for _, c := range counts {
+		b.Packs += c.N
+		b.PacksG += float64(c.N) * c.Size.G
+		b.Cost += float64(c.N) * c.Size.Price
+		names = append(names, c.Size.Pack)
+		if len(counts) > 1 {
+			names[len(names)-1] = fmt.Sprintf("%d × %s", c.N, c.Size.Pack)
+		}
+	}
+	b.Pack = wording.And(names)
 }
 
 // shoppingTolerance is how near a measure on the shopping list has to be.

@@ -7,7 +7,18 @@ import (
 
 // Store is the little this area needs of what is kept.
 type Store interface {
+	AddPack(p store.MorePack) error
+	Adjust(ingredient string, row kitchen.Adjustment) error
+	Adjustments() (map[string]kitchen.Adjustment, error)
+	Buy(l store.Lot) error
 	Drinks() ([]store.Drink, error)
+	Lots(ingredient string) ([]store.Lot, error)
+	Low() (map[string]float64, error)
+	MorePacks() ([]store.MorePack, error)
+	OpenG() (map[string]float64, error)
+	RemoveLot(id int64) error
+	RemovePack(id int64) error
+	SetLow(ingredient string, lowG float64) error
 	KeepDrinker(id int64, d kitchen.Drinker, revision int) (int64, error)
 	KeepIngredient(id int64, row kitchen.OwnRow, revision int) (int64, error)
 	KeepMeasure(m store.OwnMeasure) error

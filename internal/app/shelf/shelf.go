@@ -9,6 +9,7 @@ import (
 	"plushladle/core/reckon"
 	"plushladle/internal/app"
 	"plushladle/internal/app/bench"
+	"plushladle/internal/app/pantry"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
 )
@@ -56,6 +57,11 @@ func (s Service) MakeBatch(id int64, in NewBatch) ([]Bottle, error) {
 	}
 	made.Pulp = PulpOf(r, nil)
 	made.Lessons = app.LessonsOf(&d, r, app.MeasuredOf(in.MeasuredML, nil, nil))
+	made.StockG = map[string]float64{}
+	pantry.AddNeeds(made.StockG, &d, r)
+	if made.Opened, err = pantry.Of(s.Kitchen).LeftOpen(made.StockG, r.LeftoverML, made.MadeOn); err != nil {
+		return nil, err
+	}
 	made.Figures = app.FiguresOf(r, drink.Draft.ShopPrice)
 	defer s.Changed()
 	batch, err := s.store.MakeBatch(made)
