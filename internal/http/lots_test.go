@@ -61,7 +61,7 @@ func TestTheListChoosesAmongPacks(t *testing.T) {
 	call[pantry.StockPage](c, "PUT", "/api/pantry/stock/almond/low", pantry.LowAt{LowG: 399})
 	list := call[planning.Plan](c, "GET", "/api/plan", nil).ToBuy
 	require.Len(t, list, 1)
-	assert.Equal(t, []any{2, "200 g", 6.8}, []any{list[0].Packs, list[0].Pack, list[0].Cost})
+	assert.Equal(t, []any{2, "2 × 200 g", 6.8}, []any{list[0].Packs, list[0].Pack, list[0].Cost})
 }
 
 // The rest of a can that a batch took from stands on the shelf by itself, and what was brewed and

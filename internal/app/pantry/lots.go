@@ -2,6 +2,7 @@ package pantry
 
 import (
 	"cmp"
+	"fmt"
 	"math"
 	"slices"
 	"time"
@@ -140,8 +141,12 @@ func (s Service) Buy(id string, in Purchase) (StockPage, error) {
 	if err != nil {
 		return StockPage{}, err
 	}
+	pack := kitchen.OneLine(in.Pack)
+	if in.Packs > 1 {
+		pack = fmt.Sprintf("%g × %s", in.Packs, pack)
+	}
 	lot := store.Lot{
-		Ingredient: id, Pack: kitchen.OneLine(in.Pack), BoughtG: g * share * cmp.Or(in.Packs, 1), Price: in.Price,
+		Ingredient: id, Pack: pack, BoughtG: g * share * cmp.Or(in.Packs, 1), Price: in.Price,
 		BoughtOn: s.Now().Format(app.DateLayout), BestBefore: in.BestBefore,
 	}
 	if err := s.store.Buy(lot); err != nil {

@@ -24,7 +24,7 @@ type ToBuy struct {
 	HaveG  float64 `json:"haveG"`
 	BuyG   float64 `json:"buyG" doc:"0 where there is enough"`
 	Packs  int     `json:"packs" doc:"0 where no pack is known"`
-	Pack   string  `json:"pack"`
+	Pack   string  `json:"pack" doc:"which packs, and how many of each: 2 × 200 g"`
 	PacksG float64 `json:"packsG" doc:"what those packs hold that can be eaten"`
 	Low    bool    `json:"low" doc:"it runs low, whatever the plan needs"`
 	Cost   float64 `json:"cost" doc:"of those packs; 0 where no price is known"`
@@ -124,10 +124,7 @@ func (b *ToBuy) fill(counts []stock.Count) {
 		b.Packs += c.N
 		b.PacksG += float64(c.N) * c.Size.G
 		b.Cost += float64(c.N) * c.Size.Price
-		names = append(names, c.Size.Pack)
-		if len(counts) > 1 {
-			names[len(names)-1] = fmt.Sprintf("%d × %s", c.N, c.Size.Pack)
-		}
+		names = append(names, fmt.Sprintf("%d × %s", c.N, c.Size.Pack))
 	}
 	b.Pack = wording.And(names)
 }

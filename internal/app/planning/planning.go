@@ -533,13 +533,19 @@ func (s Service) PlanAnew() (Plan, error) {
 type Bought struct {
 	Ingredient string  `json:"ingredient" maxLength:"60"`
 	MassG      float64 `json:"massG" minimum:"0.01" maximum:"1000000"`
+	Pack       string  `json:"pack,omitempty" maxLength:"120" doc:"what was bought, in words; empty for so many grams"`
+	Price      float64 `json:"price,omitempty" minimum:"0" maximum:"1000000" doc:"paid for all of it; 0 where it is not known"`
 }
 
 func (s Service) Bought(in Bought) (Plan, error) {
 	if _, err := pantry.Of(s.Kitchen).InCatalogue(in.Ingredient); err != nil {
 		return Plan{}, err
 	}
-	if err := s.store.AddStock(in.Ingredient, in.MassG); err != nil {
+	lot := store.Lot{
+		Ingredient: in.Ingredient, Pack: cmp.Or(kitchen.OneLine(in.Pack), fmt.Sprintf("%.0f g", in.MassG)), BoughtG: in.MassG, Price: in.Price,
+		BoughtOn: s.Now().Format(app.DateLayout),
+	}
+	if err := s.store.Buy(lot); err != nil {
 		return Plan{}, err
 	}
 	s.Changed()

@@ -8,7 +8,7 @@ import (
 
 // Store is the little this area needs of what is kept.
 type Store interface {
-	AddStock(ingredient string, massG float64) error
+	Buy(l store.Lot) error
 	Bowls() ([]store.Bowl, error)
 	ChangeBowl(id int64, freshWater, fridge bool) error
 	Drink(id int64) (*store.Drink, error)

@@ -1,5 +1,61 @@
 // Written by web/tools/limits.mjs from openapi.json; change that, not this.
 
+export const Purchase = {
+  "bestBefore": {
+    "type": "string",
+    "maxLength": 10
+  },
+  "pack": {
+    "type": "string",
+    "maxLength": 60
+  },
+  "packs": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 1000
+  },
+  "price": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 1000000
+  }
+} as const
+
+export const LowAt = {
+  "lowG": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 1000000
+  }
+} as const
+
+export const NewPack = {
+  "pack": {
+    "type": "string",
+    "maxLength": 60
+  },
+  "price": {
+    "type": "number"
+  }
+} as const
+
+export const Adjustment = {
+  "gPerCup": {
+    "type": "number"
+  },
+  "label": {},
+  "lifeDays": {
+    "type": "number",
+    "minimum": 0.5,
+    "maximum": 400
+  },
+  "pieceG": {
+    "type": "number",
+    "minimum": 0.001,
+    "maximum": 10000
+  }
+} as const
+
 export const BatchCorrection = {
   "driedPulpG": {
     "type": "number",

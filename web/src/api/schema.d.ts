@@ -896,6 +896,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pantry/lots/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a lot out of the pantry */
+        delete: operations["remove-lot"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/pantry/measures": {
         parameters: {
             query?: never;
@@ -964,6 +981,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pantry/packs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Forget a pack of another size */
+        delete: operations["remove-pack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/pantry/prices/{ingredient}": {
         parameters: {
             query?: never;
@@ -989,10 +1023,79 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        /** All there is of an ingredient */
+        get: operations["stock"];
         /** Say how much there is of an ingredient */
         put: operations["set-stock"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pantry/stock/{ingredient}/adjustment": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keep what the kitchen knows better of a row that ships */
+        put: operations["adjust"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pantry/stock/{ingredient}/lots": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put what was bought into the pantry */
+        post: operations["buy"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pantry/stock/{ingredient}/low": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say from how much down it runs low */
+        put: operations["set-low"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pantry/stock/{ingredient}/packs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep a pack of another size */
+        post: operations["add-pack"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1977,6 +2080,22 @@ export interface components {
             toRestG: number;
             wholeBatch: string;
         };
+        Adjustment: {
+            /**
+             * Format: double
+             * @description what a US cup of it weighs
+             */
+            gPerCup?: number;
+            /** @description per 100 g, from the pack */
+            label?: components["schemas"]["Label"];
+            /**
+             * Format: double
+             * @description opened, in the fridge; only where that is less than what ships
+             */
+            lifeDays?: number;
+            /** Format: double */
+            pieceG?: number;
+        };
         AllergenChoice: {
             code: string;
             /** @description it covers several */
@@ -2389,6 +2508,13 @@ export interface components {
             ingredient: string;
             /** Format: double */
             massG: number;
+            /** @description what was bought, in words; empty for so many grams */
+            pack?: string;
+            /**
+             * Format: double
+             * @description paid for all of it; 0 where it is not known
+             */
+            price?: number;
         };
         Bowl: {
             /**
@@ -3384,6 +3510,37 @@ export interface components {
             /** @description what the words of the line as written were read as */
             words?: components["schemas"]["WordsRead"][];
         };
+        LotRow: {
+            /** @description empty for none */
+            bestBefore: string;
+            /** Format: double */
+            boughtG: number;
+            boughtOn: string;
+            /** Format: int64 */
+            id: number;
+            /** Format: double */
+            leftG: number;
+            pack: string;
+            /** @description some of it is left, and its date is over */
+            past: boolean;
+            /**
+             * Format: double
+             * @description 0 where it was not written down
+             */
+            perKg: number;
+            /**
+             * Format: double
+             * @description paid for all of it; 0 where it was not written down
+             */
+            price: number;
+        };
+        LowAt: {
+            /**
+             * Format: double
+             * @description 0 for never
+             */
+            lowG: number;
+        };
         MakingFigure: {
             /** Format: double */
             batchML: number;
@@ -3481,6 +3638,12 @@ export interface components {
         };
         NewOwnItem: {
             text: string;
+        };
+        NewPack: {
+            /** @description what is in it: 200 g, 250 mL */
+            pack: string;
+            /** Format: double */
+            price: number;
         };
         NewPassphrase: {
             /** @description the one so far; not asked for at the machine itself */
@@ -3744,6 +3907,15 @@ export interface components {
              */
             revision?: number;
         };
+        PackSize: {
+            /** Format: int64 */
+            id: number;
+            pack: string;
+            /** Format: double */
+            packG: number;
+            /** Format: double */
+            price: number;
+        };
         PackUse: {
             /** Format: double */
             massG: number;
@@ -3783,6 +3955,8 @@ export interface components {
             weightKG: number;
         };
         PantryRow: {
+            /** @description a row that ships, with figures of the kitchen's own */
+            adjusted: boolean;
             allergens: string[];
             id: string;
             /** @description the pack is bought in shell or peel */
@@ -3794,6 +3968,8 @@ export interface components {
             inShellPct: number;
             /** @description what cannot be reckoned with it; empty for nothing */
             lacks: string;
+            /** @description it runs low: as little is left as the cook wants to be told of */
+            low: boolean;
             name: string;
             own?: components["schemas"]["OwnRow"];
             /**
@@ -3807,6 +3983,8 @@ export interface components {
              */
             ownRevision: number;
             pack: string;
+            /** @description some of what is left is past its date */
+            pastDate: boolean;
             /**
              * Format: double
              * @description of what can be eaten; 0 where it is not known
@@ -4053,6 +4231,22 @@ export interface components {
             useBy: string;
             /** Format: double */
             wetG: number;
+        };
+        Purchase: {
+            /** @description a date; empty for none */
+            bestBefore?: string;
+            /** @description what is in one: 500 g, 1 L, 1 piece */
+            pack: string;
+            /**
+             * Format: double
+             * @description how many; 0 for one
+             */
+            packs?: number;
+            /**
+             * Format: double
+             * @description paid for all of them; 0 where it is not written down
+             */
+            price?: number;
         };
         RatioFigure: {
             /** Format: double */
@@ -4722,6 +4916,31 @@ export interface components {
             /** Format: double */
             massG: number;
         };
+        StockPage: {
+            /** @description what the kitchen knows better of a row that ships */
+            adjusted?: components["schemas"]["Adjustment"];
+            /** @description it ships; a row of the cook's own is edited instead */
+            canAdjust: boolean;
+            currency: string;
+            id: string;
+            /** @description the newest first */
+            lots: components["schemas"]["LotRow"][];
+            /**
+             * Format: double
+             * @description from here down it runs low; 0 where nobody asked
+             */
+            lowG: number;
+            /** Format: double */
+            massG: number;
+            name: string;
+            /** @description of other sizes than the usual one */
+            packs: components["schemas"]["PackSize"][];
+            /**
+             * Format: double
+             * @description what a kilogram really cost, of what there is; 0 where no purchase has a price
+             */
+            paidPerKg: number;
+        };
         Story: {
             bottle: components["schemas"]["Bottle"];
             /** @description the earliest first */
@@ -4967,11 +5186,14 @@ export interface components {
             /** Format: double */
             haveG: number;
             id: string;
+            /** @description it runs low, whatever the plan needs */
+            low: boolean;
             name: string;
             /** @description in cups and spoons; empty where its density is not known */
             need: string;
             /** Format: double */
             needG: number;
+            /** @description which packs, and how many of each: 2 × 200 g */
             pack: string;
             /**
              * Format: int64
@@ -5307,6 +5529,7 @@ export interface components {
 }
 export type Accepted = components['schemas']['Accepted'];
 export type Addition = components['schemas']['Addition'];
+export type Adjustment = components['schemas']['Adjustment'];
 export type AllergenChoice = components['schemas']['AllergenChoice'];
 export type AmountChange = components['schemas']['AmountChange'];
 export type Archiving = components['schemas']['Archiving'];
@@ -5383,6 +5606,8 @@ export type LearnedFigure = components['schemas']['LearnedFigure'];
 export type LibraryDrink = components['schemas']['LibraryDrink'];
 export type Line = components['schemas']['Line'];
 export type LineFigure = components['schemas']['LineFigure'];
+export type LotRow = components['schemas']['LotRow'];
+export type LowAt = components['schemas']['LowAt'];
 export type MakingFigure = components['schemas']['MakingFigure'];
 export type Matched = components['schemas']['Matched'];
 export type MergeInto = components['schemas']['MergeInto'];
@@ -5395,6 +5620,7 @@ export type NewBowl = components['schemas']['NewBowl'];
 export type NewDrink = components['schemas']['NewDrink'];
 export type NewItem = components['schemas']['NewItem'];
 export type NewOwnItem = components['schemas']['NewOwnItem'];
+export type NewPack = components['schemas']['NewPack'];
 export type NewPassphrase = components['schemas']['NewPassphrase'];
 export type NewTimer = components['schemas']['NewTimer'];
 export type NewTrial = components['schemas']['NewTrial'];
@@ -5417,6 +5643,7 @@ export type OwnRow = components['schemas']['OwnRow'];
 export type PackEnd = components['schemas']['PackEnd'];
 export type PackFigure = components['schemas']['PackFigure'];
 export type PackPrice = components['schemas']['PackPrice'];
+export type PackSize = components['schemas']['PackSize'];
 export type PackUse = components['schemas']['PackUse'];
 export type Pantry = components['schemas']['Pantry'];
 export type PantryDrinker = components['schemas']['PantryDrinker'];
@@ -5432,6 +5659,7 @@ export type PouredDay = components['schemas']['PouredDay'];
 export type ProcessStep = components['schemas']['ProcessStep'];
 export type PulpEnd = components['schemas']['PulpEnd'];
 export type PulpFigure = components['schemas']['PulpFigure'];
+export type Purchase = components['schemas']['Purchase'];
 export type RatioFigure = components['schemas']['RatioFigure'];
 export type RawFigure = components['schemas']['RawFigure'];
 export type ReadLine = components['schemas']['ReadLine'];
@@ -5461,6 +5689,7 @@ export type StepAt = components['schemas']['StepAt'];
 export type StepChange = components['schemas']['StepChange'];
 export type StepTaken = components['schemas']['StepTaken'];
 export type StockOf = components['schemas']['StockOf'];
+export type StockPage = components['schemas']['StockPage'];
 export type Story = components['schemas']['Story'];
 export type StoryEvent = components['schemas']['StoryEvent'];
 export type Stretch = components['schemas']['Stretch'];
@@ -7503,6 +7732,38 @@ export interface operations {
             };
         };
     };
+    "remove-lot": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    Undo?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Nothing"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "keep-measure": {
         parameters: {
             query?: never;
@@ -7638,6 +7899,38 @@ export interface operations {
             };
         };
     };
+    "remove-pack": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    Undo?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Nothing"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "set-price": {
         parameters: {
             query?: never;
@@ -7706,6 +7999,37 @@ export interface operations {
             };
         };
     };
+    stock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ingredient: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockPage"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "set-stock": {
         parameters: {
             query?: never;
@@ -7729,6 +8053,150 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Pantry"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    adjust: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ingredient: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Adjustment"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    Undo?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockPage"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    buy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ingredient: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Purchase"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    Undo?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockPage"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "set-low": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ingredient: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LowAt"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    Undo?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockPage"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "add-pack": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                ingredient: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPack"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    Undo?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockPage"];
                 };
             };
             /** @description Error */

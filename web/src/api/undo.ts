@@ -23,6 +23,8 @@ const undoable: [method: string, path: RegExp, words: string][] = [
   ['POST', /^\/api\/packs\/\d+\/(end|use)$/, copy.api.packUpdated],
   ['DELETE', /^\/api\/bowls\/\d+$/, copy.api.bowlRemoved],
   ['DELETE', /^\/api\/pantry\/ingredients\/\d+$/, copy.api.ingredientDeleted],
+  ['POST', /^\/api\/pantry\/stock\/[^/]+\/lots$/, copy.api.addedToThePantry],
+  ['DELETE', /^\/api\/pantry\/(lots|packs)\/\d+$/, copy.api.removedFromTheList],
   ['DELETE', /^\/api\/pantry\/prices\//, copy.api.priceDeleted],
   ['DELETE', /^\/api\/pantry\/measures\//, copy.api.measureDeleted],
   ['DELETE', /^\/api\/pantry\/names\//, copy.api.wordDeleted],

@@ -52,6 +52,9 @@ export function Ingredients({ pantry, find, onFind }: Props) {
                   roleOf(i),
                   i.allergens.length > 0 && copy.pantry.contains(i.allergens.join(', ')),
                   i.stockG > 0 && copy.pantry.inStock(toGrams(i.stockG)),
+                  i.low && copy.pantry.runsLow,
+                  i.pastDate && copy.pantry.pastItsDate,
+                  i.adjusted && copy.pantry.yourFigures.toLowerCase(),
                   i.lacks,
                 ]
                   .filter(Boolean)

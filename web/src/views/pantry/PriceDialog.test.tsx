@@ -17,9 +17,22 @@ const pecans = {
   priceRevision: 2,
 } as unknown as PantryRow // prettier-ignore
 
+const stock = {
+  id: 'pecan',
+  name: 'Pecans',
+  massG: 100,
+  lowG: 0,
+  paidPerKg: 0,
+  currency: 'GBP',
+  lots: [],
+  packs: [],
+  canAdjust: true,
+}
+
 const open = (kitchen = {}) => {
   const onClose = vi.fn()
-  return { onClose, ...shown(<PriceDialog row={pecans} currency="GBP" onClose={onClose} />, kitchen) }
+  const all = { 'GET /api/pantry/stock/pecan': () => stock, ...kitchen }
+  return { onClose, ...shown(<PriceDialog row={pecans} currency="GBP" onClose={onClose} />, all) }
 }
 
 test('a price and what is in stock are kept, each where it changed', async () => {
@@ -47,4 +60,19 @@ test('a price that is refused leaves the stock as it was, and all that was typed
   expect(screen.getByRole('alert').textContent).toBe('is not a pack size')
   expect(changes()).toHaveLength(1)
   expect(onClose).not.toHaveBeenCalled()
+})
+
+test('what was bought goes into the pantry with its price and its date; a refusal leaves all that was typed', async () => {
+  const { hands, changes } = open({
+    'POST /api/pantry/stock/pecan/lots': () => new Said(422, { pack: 'is not a pack size' }),
+  })
+  await hands.type(await screen.findByLabelText('Pack bought'), '500 g')
+  await hands.type(screen.getByLabelText('How many'), '2')
+  await hands.type(screen.getByLabelText('Paid in all'), '14.50')
+  await hands.click(screen.getByRole('button', { name: 'Add to stock' }))
+  expect(changes()).toEqual([
+    ['POST /api/pantry/stock/pecan/lots', { pack: '500 g', packs: 2, price: 14.5, bestBefore: '' }],
+  ])
+  expect((await screen.findByRole('alert')).textContent).toBe('is not a pack size')
+  expect(screen.getByLabelText<HTMLInputElement>('Paid in all').value).toBe('14.50')
 })

@@ -9,6 +9,7 @@ import { Dialog } from '../../ui/Dialog'
 import { ErrorText, Field } from '../../ui/Field'
 import { numberOf, useFields } from '../../ui/form'
 import { toWhole } from '../../ui/format'
+import { StockSections } from './StockSections'
 
 type Props = { row: PantryRow; currency: string; onClose: () => void }
 
@@ -71,6 +72,7 @@ export function PriceDialog({ row, currency, onClose }: Props) {
           </Button>
         </div>
       </form>
+      <StockSections id={row.id} />
     </Dialog>
   )
 }

@@ -17,9 +17,13 @@ type TypedLabel = Record<keyof Label, string>
 
 const textOf = (v?: number) => (v === undefined ? '' : String(v))
 
+/** typedLabel is a label as a form holds it. */
+export const typedLabel = (label?: Label) =>
+  Object.fromEntries(labelFields.map(({ field }) => [field, textOf(label?.[field])])) as TypedLabel
+
 /** typedOf is a row as its form holds it; its allergens are looked up by their codes, and undefined until one is changed. */
 export const typedOf = (row?: PantryRow) => ({
-  ...(Object.fromEntries(labelFields.map(({ field }) => [field, textOf(row?.own?.label?.[field])])) as TypedLabel),
+  ...typedLabel(row?.own?.label),
   name: row?.name ?? '',
   role: row?.own?.role ?? ('sweetener' as OwnRow['role']),
   vegan: row?.vegan ?? true,

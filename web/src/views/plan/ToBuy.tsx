@@ -1,7 +1,7 @@
 import { Link } from 'wouter'
 import { answer, api } from '../../api/client'
 import { useKitchen, usePlanChange } from '../../api/hooks'
-import type { ToBuy as Item, Plan } from '../../api/schema'
+import type { Bought, ToBuy as Item, Plan } from '../../api/schema'
 import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { toGrams, toMoney } from '../../ui/format'
@@ -9,9 +9,7 @@ import { Tray } from '../../ui/Tray'
 
 /** ToBuy is what the plan needs less what the pantry has. What is bought is ticked off into the pantry. */
 export function ToBuy({ plan }: { plan: Plan }) {
-  const bought = usePlanChange((body: { ingredient: string; massG: number }) =>
-    answer(api.POST('/api/plan/bought', { body })),
-  )
+  const bought = usePlanChange((body: Bought) => answer(api.POST('/api/plan/bought', { body })))
   const wanted = plan.toBuy.filter((b) => b.buyG > 0)
   const enough = plan.toBuy.filter((b) => b.buyG === 0)
   return (
@@ -26,14 +24,12 @@ export function ToBuy({ plan }: { plan: Plan }) {
               <p className="text-detail text-mute">
                 {copy.plan.needed(toGrams(b.needG))}
                 {b.need && `, ${b.need}`}
+                {b.low && copy.plan.runsLow}
                 {b.haveG > 0 && copy.plan.inStock(toGrams(b.haveG))}
               </p>
             </div>
             <p className="font-bold">{packWords(b)}</p>
-            <Button
-              aria-label={copy.plan.boughtWhat(b.name)}
-              onClick={() => bought.mutate({ ingredient: b.id, massG: b.packs > 0 ? b.packsG : b.buyG })}
-            >
+            <Button aria-label={copy.plan.boughtWhat(b.name)} onClick={() => bought.mutate(boughtOf(b))}>
               {copy.plan.bought}
             </Button>
           </li>
@@ -66,5 +62,9 @@ function Total({ plan }: { plan: Plan }) {
   )
 }
 
+/** boughtOf is an item as it was bought: in packs, at their price, where those are known. */
+export const boughtOf = (b: Item): Bought =>
+  b.packs > 0 ? { ingredient: b.id, massG: b.packsG, pack: b.pack, price: b.cost } : { ingredient: b.id, massG: b.buyG }
+
 /** packWords are how much to buy: packs where they are known. */
-export const packWords = (b: Item) => (b.packs > 0 ? `${b.packs} × ${b.pack}` : toGrams(b.buyG))
+export const packWords = (b: Item) => (b.packs > 0 ? b.pack : toGrams(b.buyG))
