@@ -10,13 +10,14 @@ import (
 	"plushladle/internal/kitchen"
 )
 
-// Task is a stretch of work in the calendar.
+// Task is a stretch of work in the calendar, or something to think of on a day.
 type Task struct {
 	UID        string // stays the same while the task moves
 	Sequence   int    // grows each time it does
 	Title      string
 	Steps      []string
 	Start, End time.Time
+	AllDay     bool // the day of Start, without an hour and without an alarm
 }
 
 // alarmBefore is how long before a task its alarm goes.
@@ -31,11 +32,16 @@ func Calendar(tasks []Task, stamp time.Time) string {
 	for _, t := range tasks {
 		e := c.AddEvent(t.UID)
 		e.SetDtStampTime(stamp)
-		e.SetStartAt(t.Start)
-		e.SetEndAt(t.End)
 		e.SetSequence(t.Sequence)
 		e.SetSummary(kitchen.OneLine(t.Title))
 		e.SetDescription(strings.Join(oneLines(t.Steps), "\n"))
+		if t.AllDay {
+			e.SetAllDayStartAt(t.Start)
+			e.SetAllDayEndAt(t.Start.AddDate(0, 0, 1))
+			continue
+		}
+		e.SetStartAt(t.Start)
+		e.SetEndAt(t.End)
 		alarm := e.AddAlarm()
 		alarm.SetAction(ics.ActionDisplay)
 		alarm.SetTrigger(fmt.Sprintf("-PT%dM", int(alarmBefore.Minutes())))

@@ -67,6 +67,7 @@ var leans = map[Room][]Room{
 	"internal/app/shelf":       {"core/", "internal/kitchen", "internal/store", "internal/exchange", "internal/wording", "internal/device", "internal/app", "internal/app/bench", "internal/app/pantry"},
 	"internal/app/planning":    {"core/", "internal/kitchen", "internal/store", "internal/exchange", "internal/wording", "internal/app", "internal/app/bench", "internal/app/pantry", "internal/app/shelf"},
 	"internal/app/notes":       {"core/", "internal/kitchen", "internal/store", "internal/wording", "internal/app", "internal/app/bench", "internal/app/pantry", "internal/app/shelf", "internal/app/planning"},
+	"internal/app/files":       {"core/", "internal/kitchen", "internal/store", "internal/exchange", "internal/wording", "internal/app", "internal/app/pantry", "internal/app/shelf", "internal/app/notes"},
 	"internal/app/cooking":     {"core/", "internal/kitchen", "internal/store", "internal/wording", "internal/app", "internal/app/weighing", "internal/app/bench", "internal/app/pantry", "internal/app/shelf", "internal/app/planning"},
 	"internal/app/access":      {"internal/kitchen", "internal/store", "internal/passphrase", "internal/app"},
 	"internal/app/check":       {"core/", "internal/kitchen", "internal/store", "internal/app/", "internal/app"},

@@ -4,13 +4,18 @@ import (
 	"bytes"
 	"fmt"
 	"image/png"
+	"io"
+	"slices"
 	"strconv"
 
+	"plushladle/internal/app"
+	"plushladle/internal/app/files"
 	"plushladle/internal/app/planning"
 	"plushladle/internal/app/shelf"
 
 	"github.com/boombuler/barcode"
 	"github.com/boombuler/barcode/qr"
+	"github.com/danielgtaylor/huma/v2"
 	"github.com/gofiber/fiber/v3"
 )
 
@@ -58,6 +63,40 @@ func (s *server) sendCalendar(c fiber.Ctx) error {
 	c.Set("Content-Type", "text/calendar; charset=utf-8")
 	c.Set("Cache-Control", "no-cache")
 	return c.SendString(text)
+}
+
+// tableCSV answers a table of the record as a file.
+func (s *server) tableCSV(c fiber.Ctx) error {
+	name := c.Params("table")
+	if !slices.Contains(files.Names(), name) {
+		return fiber.ErrNotFound
+	}
+	return sendWritten(c, name+".csv", "text/csv; charset=utf-8", func(w io.Writer) error { return files.Of(s.Kitchen).Write(name, w) })
+}
+
+// recipesJSONLD answers all drinks as one document.
+func (s *server) recipesJSONLD(c fiber.Ctx) error {
+	return sendWritten(c, "drinks.jsonld", "application/ld+json", files.Of(s.Kitchen).WriteRecipes)
+}
+
+// archive answers everything readable as one file.
+func (s *server) archive(c fiber.Ctx) error {
+	name := fmt.Sprintf("plush-ladle-%s.zip", s.Now().Format(app.DateLayout))
+	return sendWritten(c, name, "application/zip", func(w io.Writer) error {
+		return files.Of(s.Kitchen).WriteArchive(w, shelf.Of(s.Kitchen).WriteTemperatures)
+	})
+}
+
+type tableInput struct {
+	Table string `path:"table" enum:"pantry,batches,tastings,bottles,pours"`
+	Body  files.Table
+}
+
+// filesOperations are those of the record as files.
+func (s *server) filesOperations(api huma.API) {
+	act(s, api, post, "/api/import/{table}", "import-table", "Take a table of the record in, whole or not at all", undoable, files.Of, func(f files.Service, in *tableInput) (files.Taken, error) {
+		return f.Read(in.Table, in.Body)
+	})
 }
 
 // temperaturesCSV answers all readings as a file.

@@ -156,4 +156,5 @@ func (s *server) register(api huma.API) {
 	s.cookingOperations(api)
 	s.shelfOperations(api)
 	s.notesOperations(api)
+	s.filesOperations(api)
 }

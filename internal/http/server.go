@@ -98,6 +98,9 @@ func New(c Config) *fiber.App {
 	fiberApp.Add(asked, "/api/changes", s.events.stream)
 	fiberApp.Add(asked, "/api/thermometer.csv", s.temperaturesCSV)
 	fiberApp.Add(asked, "/api/backup.json", s.backup)
+	fiberApp.Add(asked, "/api/export/drinks.jsonld", s.recipesJSONLD)
+	fiberApp.Add(asked, "/api/export/everything.zip", s.archive)
+	fiberApp.Add(asked, "/api/export/:table.csv", s.tableCSV)
 	fiberApp.Post(restorePath, s.restore)
 	fiberApp.Add(asked, "/api/bottles/:id/qr.png", s.qr)
 	fiberApp.Add(asked, "/licences.txt", func(c fiber.Ctx) error {

@@ -76,14 +76,23 @@ func (s Service) Taste(batchID int64, in Taste) (BatchPage, error) {
 	return s.BatchPage(batchID)
 }
 
+// Kept is what is said of a batch, as it is kept.
+func (t Taste) Kept(batchID int64) (store.Tasting, error) {
+	said, err := t.tasting()
+	return store.Tasting{
+		BatchID: batchID, BottleID: t.BottleID, Who: kitchen.OneLine(t.Who), Sweet: said.Sweet, Body: said.Body, Spice: said.Spice, Salt: said.Salt,
+		Stars: said.Stars, Flags: said.Flags, Words: kitchen.OneLine(t.Words),
+	}, err
+}
+
 func (s Service) keepTaste(batchID int64, in Taste) (record.Tasting, error) {
 	t, err := in.tasting()
 	if err != nil {
 		return t, err
 	}
-	kept := store.Tasting{
-		BatchID: batchID, BottleID: in.BottleID, Who: kitchen.OneLine(in.Who), Sweet: t.Sweet, Body: t.Body, Spice: t.Spice, Salt: t.Salt,
-		Stars: t.Stars, Flags: t.Flags, Words: kitchen.OneLine(in.Words),
+	kept, err := in.Kept(batchID)
+	if err != nil {
+		return t, err
 	}
 	defer s.Changed() // what soured early shortens what is forecast
 	if err := s.store.Taste(&kept); err != nil || !slices.Contains(t.Flags, record.SourEarly) {

@@ -5,6 +5,7 @@ import (
 	"strings"
 	"time"
 
+	"plushladle/internal/app/shelf"
 	"plushladle/internal/exchange"
 	"plushladle/internal/store"
 	"plushladle/internal/wording"
@@ -31,8 +32,35 @@ func (s Service) Calendar() (string, error) {
 			Start: b.ChangeBy, End: b.ChangeBy.Add(bowlMinutes * time.Minute),
 		})
 	}
-	return exchange.Calendar(tasks, s.Now()), nil
+	useBy, err := s.useByDates()
+	if err != nil {
+		return "", err
+	}
+	return exchange.Calendar(append(tasks, useBy...), s.Now()), nil
 }
+
+// useByDates are the last good days of the bottles that there are. They move with what the
+// fridge sees, and with where a bottle stands.
+func (s Service) useByDates() ([]exchange.Task, error) {
+	there, err := shelf.Of(s.Kitchen).Shelf()
+	if err != nil {
+		return nil, err
+	}
+	var tasks []exchange.Task
+	for _, b := range there.Bottles {
+		day := shelf.ParseDate(b.UseBy)
+		if day.IsZero() {
+			continue
+		}
+		tasks = append(tasks, exchange.Task{
+			UID: fmt.Sprintf("bottle-%d@plush-ladle", b.ID), Sequence: int(day.Unix() / secondsADay), AllDay: true, Start: day,
+			Title: wording.Say("use-by-of", b.DrinkName), Steps: []string{wording.Say("use-by-note", fmt.Sprint(b.ID), b.LeftML)},
+		})
+	}
+	return tasks, nil
+}
+
+const secondsADay = 24 * 60 * 60
 
 // tasksOf are an item's stretches of work; what is done is left out.
 func tasksOf(item store.PlanItem) []exchange.Task {
