@@ -36,6 +36,7 @@ func cookScript(t *testing.T, url string) (drink, bottle, item int) {
 	var bottles []map[string]any
 	askFor(t, url, "POST", fmt.Sprintf("/api/drinks/%d/batches", drink), map[string]any{"anyway": true, "madeOn": "", "bottles": []any{map[string]any{"volumeML": 300, "place": "fridge"}, map[string]any{"volumeML": 200, "place": "fridge"}}}, &bottles)
 	bottle = number(bottles[0])
+	ask(t, url, "POST", fmt.Sprintf("/api/batches/%d/tastings", int(bottles[0]["batchID"].(float64))), map[string]any{"who": "mate " + script, "words": "taste " + script})
 	ask(t, url, "POST", fmt.Sprintf("/api/bottles/%d/throw-out", number(bottles[1])), map[string]any{"why": "sour " + script})
 	ask(t, url, "PUT", "/api/rhythm", map[string]any{"drinkIDs": []int{drink}, "perDayML": 50, "days": []bool{true, true, true, true, true, true, true}})
 	ask(t, url, "POST", "/api/packs", map[string]any{"what": "40 g elder " + script, "openedOn": "", "printed": ""})
@@ -68,7 +69,7 @@ func TestScriptInTextIsShownAndNeverRun(t *testing.T) {
 		{"/plan", "Nog " + script, nil},
 		{fmt.Sprintf("/cook/%d", item), "soak " + script, nil},
 		{fmt.Sprintf("/shelf/%d", bottle), "cox " + script, []string{"history"}},
-		{fmt.Sprintf("/shelf/%d", bottle), "sour " + script, []string{"batch"}},
+		{"/notes", "taste " + script, nil},
 		{fmt.Sprintf("/labels?bottles=%d", bottle), "Nog " + script, nil},
 		{"/pantry", "Elder " + script, nil},
 	} {

@@ -34,7 +34,8 @@ import (
 // seen from now.
 func Fill(s *store.Store, now time.Time) error {
 	c := &cook{now: now, drinkIDs: map[string]int64{}}
-	c.app = kitchenhttp.New(kitchenhttp.Config{Store: s, Now: func() time.Time { return c.now }, Web: fstest.MapFS{}, Log: slog.New(slog.DiscardHandler)})
+	clock := func() time.Time { return c.now }
+	c.app = kitchenhttp.New(kitchenhttp.Config{Store: s.ByClock(clock), Now: clock, Web: fstest.MapFS{}, Log: slog.New(slog.DiscardHandler)})
 	c.call(http.MethodPut, "/api/kitchen", app.Settings{
 		System: "us", School: "cautious", FridgeC: 4, JugML: 1600, Theme: "system", Currency: "GBP", ScaleG: 1, Measures: drawer,
 		KitchenC: 20, HandsQuiet: "22:30-06:30", NoiseQuiet: "21:00-07:30",

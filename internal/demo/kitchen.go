@@ -134,7 +134,7 @@ var drinks = []drink{
 			{"a touch of salt", []string{"1 cup pumpkin seeds, soaked", "4 cups water", "1/3 cup date syrup", "1/4 tsp ground mace after straining", "1/8 tsp salt"}},
 		},
 		batches: []batch{
-			{9, nil, []bottle{{ml: 450, place: fridge, pours: 2, thrownOut: "smelled sour after the warm afternoon", cause: "soured"}}, nil},
+			{9, nil, []bottle{{ml: 450, place: fridge, pours: 2, thrownOut: "smelled sour after the warm afternoon"}}, nil},
 			{0, nil, []bottle{{ml: 400, place: fridge, pours: 1}}, nil},
 		},
 	},

@@ -183,3 +183,22 @@ func TestABlindTrial(t *testing.T) {
 	require.Len(t, h.Trials, 1)
 	assert.True(t, strings.Contains(h.Trials[0].Changed, "salt"))
 }
+
+// A week begins on the kitchen's first day; the one that is to come cannot be asked for.
+func TestWhatTheWeekWasWorth(t *testing.T) {
+	t.Parallel()
+	c, bottles := recorded(t) // on a Tuesday
+	week := call[notes.Week](c, "GET", "/api/notes/week", nil)
+	assert.Equal(t, []any{"2026-11-23", "2026-11-29", "2026-11-16", ""}, []any{week.From, week.To, week.Before, week.After})
+	assert.Equal(t, []float64{800, 150, 400}, []float64{week.MadeML, week.DrunkML, week.ThrownML})
+	assert.Equal(t, 4.5, week.Stars)
+	require.Len(t, week.Drinks, 1)
+	assert.False(t, week.Drinks[0].Known, "nobody said what the shop asks")
+	assert.Equal(t, 1, week.Unpriced)
+	call[shelf.Bottle](c, "POST", fmt.Sprintf("/api/bottles/%d/pours", bottles[0].ID), shelf.Poured{ML: 50})
+	assert.Equal(t, 200., call[notes.Week](c, "GET", "/api/notes/week?of=2026-11-23", nil).DrunkML)
+	before := call[notes.Week](c, "GET", "/api/notes/week?of=2026-11-18", nil)
+	assert.Empty(t, before.Drinks)
+	assert.Equal(t, "2026-11-23", before.After)
+	c.refused("GET", "/api/notes/week?of=2026-12-24", nil)
+}

@@ -238,3 +238,47 @@ func (b *MadeBatch) Day() time.Time {
 	day, _ := time.ParseInLocation(time.DateOnly, b.MadeOn, time.UTC)
 	return day
 }
+
+// WeekLine is a sum of a stretch of days for a drink.
+type WeekLine struct {
+	DrinkID int64
+	Name    string
+	ML      float64
+	Cost    float64 // of what has both a cost and a price in the shop
+	Shop    float64
+	Stars   float64
+	Tasted  int
+}
+
+// MadeBetween is what went into bottles of each drink from a date on, and before another.
+func (s *Store) MadeBetween(from, before time.Time) ([]WeekLine, error) {
+	return s.weekLines(`SELECT b.drink_id, b.drink_name AS name, SUM(x.volume_ml) AS ml FROM batches b JOIN bottles x ON x.batch_id = b.id
+		WHERE b.made_on >= ? AND b.made_on < ? GROUP BY b.drink_id`, from.Format(time.DateOnly), before.Format(time.DateOnly))
+}
+
+// DrunkBetween is what was poured of each drink between two moments.
+func (s *Store) DrunkBetween(from, before time.Time) ([]WeekLine, error) {
+	return s.weekLines(`SELECT b.drink_id, b.drink_name AS name, SUM(p.ml) AS ml,
+		SUM(CASE WHEN b.per_l > 0 AND b.shop_per_l > 0 THEN p.ml * b.per_l / 1000 ELSE 0 END) AS cost,
+		SUM(CASE WHEN b.per_l > 0 AND b.shop_per_l > 0 THEN p.ml * b.shop_per_l / 1000 ELSE 0 END) AS shop
+		FROM pours p JOIN bottles x ON x.id = p.bottle_id JOIN batches b ON b.id = x.batch_id
+		WHERE p.poured_at >= ? AND p.poured_at < ? GROUP BY b.drink_id`, from, before)
+}
+
+// ThrownBetween is what was thrown away of each drink between two moments, and what that had cost.
+func (s *Store) ThrownBetween(from, before time.Time) ([]WeekLine, error) {
+	return s.weekLines(`SELECT b.drink_id, b.drink_name AS name, SUM(x.left_ml) AS ml, SUM(x.left_ml * b.per_l / 1000) AS cost
+		FROM bottles x JOIN batches b ON b.id = x.batch_id WHERE x.state = ? AND x.ended_at >= ? AND x.ended_at < ? GROUP BY b.drink_id`, Thrown, from, before)
+}
+
+// TastedBetween is how each drink was rated between two moments.
+func (s *Store) TastedBetween(from, before time.Time) ([]WeekLine, error) {
+	return s.weekLines(`SELECT b.drink_id, b.drink_name AS name, AVG(t.stars) AS stars, COUNT(*) AS tasted
+		FROM tastings t JOIN batches b ON b.id = t.batch_id WHERE t.stars > 0 AND t.at >= ? AND t.at < ? GROUP BY b.drink_id`, from, before)
+}
+
+func (s *Store) weekLines(query string, args ...any) ([]WeekLine, error) {
+	var out []WeekLine
+	err := s.db.Raw(query+" ORDER BY b.drink_id", args...).Scan(&out).Error
+	return out, err
+}

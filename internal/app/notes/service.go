@@ -16,6 +16,10 @@ type Store interface {
 	Bottle(id int64) (*store.Bottle, error)
 	CorrectBatch(id int64, c store.Correction) error
 	DeleteBatch(id int64) error
+	DrunkBetween(from, before time.Time) ([]store.WeekLine, error)
+	MadeBetween(from, before time.Time) ([]store.WeekLine, error)
+	TastedBetween(from, before time.Time) ([]store.WeekLine, error)
+	ThrownBetween(from, before time.Time) ([]store.WeekLine, error)
 	DeleteTasting(id int64) error
 	DeleteTrial(id int64) error
 	Drink(id int64) (*store.Drink, error)

@@ -22,6 +22,7 @@ export const shelfPaths: Path[] = [
 /** What hangs on the record of batches and tastings. */
 export const notesPaths: Path[] = [
   '/api/notes',
+  '/api/notes/week',
   '/api/drinks/{id}/history',
   '/api/batches/{id}',
   '/api/batches/{id}/proposals',

@@ -553,6 +553,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/import/{table}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take a table of the record in, whole or not at all */
+        post: operations["import-table"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/ingredients": {
         parameters: {
             query?: never;
@@ -733,6 +750,23 @@ export interface paths {
         };
         /** The record at a glance */
         get: operations["notes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/notes/week": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a week was worth */
+        get: operations["week"];
         put?: never;
         post?: never;
         delete?: never;
@@ -4994,6 +5028,14 @@ export interface components {
             /** @description what can stay equal between these two */
             ways: string[];
         };
+        Table: {
+            /** @description the first line names the columns; see the guide */
+            csv: string;
+        };
+        Taken: {
+            /** Format: int64 */
+            rows: number;
+        };
         TakenIn: {
             /** Format: int64 */
             readings: number;
@@ -5385,6 +5427,59 @@ export interface components {
             to: string;
             words: string;
         };
+        Week: {
+            /** @description a day of the week after; empty where that is to come */
+            after: string;
+            /** @description a day of the week before */
+            before: string;
+            currency: string;
+            /** @description what was drunk most first */
+            drinks: components["schemas"]["WeekLine"][];
+            /** Format: double */
+            drunkML: number;
+            /** @description its first day */
+            from: string;
+            /** Format: double */
+            madeML: number;
+            /**
+             * Format: double
+             * @description against the shop, with what was thrown away paid for; negative where it cost more
+             */
+            saved: number;
+            /**
+             * Format: double
+             * @description the mean; 0 where nothing was rated
+             */
+            stars: number;
+            /** Format: int64 */
+            tasted: number;
+            /** Format: double */
+            thrownML: number;
+            /** @description its last day */
+            to: string;
+            /**
+             * Format: int64
+             * @description drinks that were drunk and are not in it, as a price of theirs is not known
+             */
+            unpriced: number;
+        };
+        WeekLine: {
+            /** Format: int64 */
+            drinkID: number;
+            /** Format: double */
+            drunkML: number;
+            /** @description what it costs, here and in the shop */
+            known: boolean;
+            /** Format: double */
+            madeML: number;
+            name: string;
+            /** Format: double */
+            saved: number;
+            /** Format: double */
+            stars: number;
+            /** Format: double */
+            thrownML: number;
+        };
         Weighed: {
             /** Format: date-time */
             at: string;
@@ -5697,6 +5792,8 @@ export type StripTemp = components['schemas']['StripTemp'];
 export type Suggestion = components['schemas']['Suggestion'];
 export type Swap = components['schemas']['Swap'];
 export type Swapped = components['schemas']['Swapped'];
+export type Table = components['schemas']['Table'];
+export type Taken = components['schemas']['Taken'];
 export type TakenIn = components['schemas']['TakenIn'];
 export type Tally = components['schemas']['Tally'];
 export type Taste = components['schemas']['Taste'];
@@ -5727,6 +5824,8 @@ export type UsesUp = components['schemas']['UsesUp'];
 export type Version = components['schemas']['Version'];
 export type VersionNote = components['schemas']['VersionNote'];
 export type WarmSpell = components['schemas']['WarmSpell'];
+export type Week = components['schemas']['Week'];
+export type WeekLine = components['schemas']['WeekLine'];
 export type Weighed = components['schemas']['Weighed'];
 export type WeighedChange = components['schemas']['WeighedChange'];
 export type WeighedNow = components['schemas']['WeighedNow'];
@@ -6973,6 +7072,42 @@ export interface operations {
             };
         };
     };
+    "import-table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                table: "pantry" | "batches" | "tastings" | "bottles" | "pours";
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Table"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    Undo?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Taken"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "find-ingredients": {
         parameters: {
             query?: {
@@ -7341,6 +7476,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Notes"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    week: {
+        parameters: {
+            query?: {
+                /** @description a date in it; empty for this week */
+                of?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Week"];
                 };
             };
             /** @description Error */

@@ -34,6 +34,7 @@ const undoable: [method: string, path: RegExp, words: string][] = [
   ['DELETE', /^\/api\/tastings\/\d+$/, copy.api.tastingDeleted],
   ['DELETE', /^\/api\/trials\/\d+$/, copy.api.trialDeleted],
   ['POST', /^\/api\/batches\/\d+\/next-version$/, copy.api.nextVersionSaved],
+  ['POST', /^\/api\/import\//, copy.api.tableImported],
   ['POST', /^\/api\/thermometer\/readings$/, copy.api.readingsImported],
 ]
 

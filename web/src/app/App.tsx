@@ -28,6 +28,7 @@ import {
   SettingsView,
   ShoppingList,
   Start,
+  Week,
   Welcome,
 } from './views'
 import { Waiting } from './Waiting'
@@ -120,6 +121,7 @@ export function App() {
             {({ id }) => view(copy.app.shelf, <Shelf id={id ? Number(id) : undefined} />)}
           </Route>
           <Route path="/notes">{view(copy.app.notes, <Notes />)}</Route>
+          <Route path="/notes/week">{view(copy.notes.whatTheWeekWasWorth, <Week />)}</Route>
           <Route path="/notes/batch/:id">
             {({ id }) => view(copy.app.notes, <BatchView key={id} id={Number(id)} />)}
           </Route>

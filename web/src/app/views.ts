@@ -9,6 +9,7 @@ const fetched = {
   Cook: () => import('../views/cook/Cook').then((m) => ({ default: m.Cook })),
   SettingsView: () => import('../views/settings/Settings').then((m) => ({ default: m.SettingsView })),
   Notes: () => import('../views/notes/Notes').then((m) => ({ default: m.Notes })),
+  Week: () => import('../views/notes/Week').then((m) => ({ default: m.Week })),
   BatchView: () => import('../views/notes/BatchView').then((m) => ({ default: m.BatchView })),
   DrinkHistory: () => import('../views/notes/DrinkHistory').then((m) => ({ default: m.DrinkHistory })),
   Drinks: () => import('../views/drinks/Drinks').then((m) => ({ default: m.Drinks })),
@@ -24,6 +25,7 @@ export const PlanView = lazy(fetched.PlanView)
 export const Cook = lazy(fetched.Cook)
 export const SettingsView = lazy(fetched.SettingsView)
 export const Notes = lazy(fetched.Notes)
+export const Week = lazy(fetched.Week)
 export const BatchView = lazy(fetched.BatchView)
 export const DrinkHistory = lazy(fetched.DrinkHistory)
 export const Drinks = lazy(fetched.Drinks)

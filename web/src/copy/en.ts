@@ -7,6 +7,7 @@ const counted = (n: number, one: string, many: string) => `${n} ${n === 1 ? one 
 /** The words of the page, by view: what only the page says. What the kitchen computes and says comes in words of its own from the server. */
 export const en = {
   api: {
+    tableImported: 'Table imported.',
     theKitchenDidNotAnswer: 'The kitchen did not answer. Try again.',
     plushLadleCannotBeReached: 'Plush Ladle cannot be reached. What you typed is still here.',
     drinkDeleted: 'Drink deleted.',
@@ -1051,6 +1052,23 @@ export const en = {
     skip: 'Skip all',
   },
   settings: {
+    files: 'Export and import',
+    filesIntro:
+      'Your record as files that other programs read. The first line of a CSV file names its columns; the guide lists them. Change it in a spreadsheet and import it again: rows with a number change what is there, rows without one are added.',
+    everythingReadable: 'Everything readable (zip)',
+    allDrinks: 'All drinks (JSON-LD)',
+    temperatures: 'Temperatures (CSV)',
+    tables: {
+      pantry: 'Pantry (CSV)',
+      batches: 'Batches (CSV)',
+      tastings: 'Tastings (CSV)',
+      bottles: 'Bottles (CSV)',
+      pours: 'Pours (CSV)',
+    } as Record<string, string>,
+    importTable: 'Import a table',
+    whichTable: 'Table',
+    csvFile: 'CSV file',
+    rowsImported: (n: number) => `${counted(n, 'row', 'rows')} imported.`,
     unitsAndLanguage: 'Units and language',
     storing: 'Storing and quiet hours',
     equipment: 'Equipment',
@@ -1382,6 +1400,15 @@ export const en = {
     copyOf: (name: Said) => `${name}, copy`,
   },
   notes: {
+    whatTheWeekWasWorth: 'What the week was worth',
+    weekOf: (from: Said, to: Said) => `${from} to ${to}`,
+    weekBefore: 'The week before',
+    weekAfter: 'The week after',
+    print: 'Print',
+    weekDrinks: 'Drinks of the week',
+    quietWeek: 'Nothing was made, drunk or thrown away this week.',
+    unpriced: (n: number) => `Without ${counted(n, 'drink', 'drinks')} whose cost or price in the shop is not known.`,
+    exportCSV: 'Export CSV',
     notes: 'Notes',
     sinceThen: (batches: number, day: Said, litres: Said) =>
       `${counted(batches, 'batch', 'batches')} since ${day} · ${litres} made`,
@@ -1533,6 +1560,7 @@ export const en = {
     allOf: (name: Said) => `All about ${name}`,
     versions: 'Versions',
     heads: {
+      drink: 'Drink',
       version: 'Version',
       batches: 'Batches',
       made: 'Made',

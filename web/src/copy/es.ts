@@ -9,6 +9,7 @@ const counted = (n: number, one: string, many: string) => `${n} ${n === 1 ? one 
 /** The words of the page in Spanish, one for each of the English ones. */
 export const es: typeof en = {
   api: {
+    tableImported: 'Tabla importada.',
     theKitchenDidNotAnswer: 'La cocina no ha respondido. Inténtalo otra vez.',
     plushLadleCannotBeReached: 'No se puede conectar con Plush Ladle. Lo que has escrito sigue aquí.',
     drinkDeleted: 'Bebida borrada.',
@@ -1088,6 +1089,23 @@ export const es: typeof en = {
     skip: 'Saltar todo',
   },
   settings: {
+    files: 'Exportar e importar',
+    filesIntro:
+      'Tu registro en archivos que leen otros programas. La primera línea de un CSV nombra sus columnas; la guía las explica. Cámbialo en una hoja de cálculo y vuelve a importarlo: las filas con número cambian lo que hay, las que no lo tienen se añaden.',
+    everythingReadable: 'Todo lo legible (zip)',
+    allDrinks: 'Todas las bebidas (JSON-LD)',
+    temperatures: 'Temperaturas (CSV)',
+    tables: {
+      pantry: 'Despensa (CSV)',
+      batches: 'Tandas (CSV)',
+      tastings: 'Catas (CSV)',
+      bottles: 'Botellas (CSV)',
+      pours: 'Servidas (CSV)',
+    } as Record<string, string>,
+    importTable: 'Importar una tabla',
+    whichTable: 'Tabla',
+    csvFile: 'Archivo CSV',
+    rowsImported: (n: number) => `${counted(n, 'fila importada', 'filas importadas')}.`,
     unitsAndLanguage: 'Unidades e idioma',
     storing: 'Conservación y horas de silencio',
     equipment: 'Utensilios',
@@ -1423,6 +1441,15 @@ export const es: typeof en = {
     copyOf: (name: Said) => `${name}, copia`,
   },
   notes: {
+    whatTheWeekWasWorth: 'Lo que valió la semana',
+    weekOf: (from: Said, to: Said) => `${from} a ${to}`,
+    weekBefore: 'La semana anterior',
+    weekAfter: 'La semana siguiente',
+    print: 'Imprimir',
+    weekDrinks: 'Bebidas de la semana',
+    quietWeek: 'Esta semana no se ha hecho, bebido ni tirado nada.',
+    unpriced: (n: number) => `Sin ${counted(n, 'bebida', 'bebidas')} cuyo coste o precio en la tienda no se conoce.`,
+    exportCSV: 'Exportar CSV',
     notes: 'Notas',
     sinceThen: (batches: number, day: Said, litres: Said) =>
       `${counted(batches, 'tanda', 'tandas')} desde el ${day} · ${litres} en total`,
@@ -1573,6 +1600,7 @@ export const es: typeof en = {
     allOf: (name: Said) => `Todo sobre ${name}`,
     versions: 'Versiones',
     heads: {
+      drink: 'Bebida',
       version: 'Versión',
       batches: 'Tandas',
       made: 'Hecha',

@@ -4,6 +4,7 @@ import { query } from '../../api/client'
 import type { Notes as Record } from '../../api/schema'
 import { copy } from '../../copy'
 import { toDayAndMonth, toMillilitres, toMoney } from '../../ui/format'
+import { LinkButton, linkButton } from '../../ui/LinkButton'
 import { Notice } from '../../ui/Notice'
 import { Tray } from '../../ui/Tray'
 import { BatchList } from './BatchList'
@@ -20,9 +21,17 @@ export function Notes() {
   if (notes.data.batches === 0) return <NothingYet />
   return (
     <main className="flex flex-col gap-3">
-      <div>
-        <h1 className="text-title leading-tight">{copy.notes.notes}</h1>
-        <p className="text-mute">{summary(notes.data)}</p>
+      <div className="flex flex-wrap items-end justify-between gap-2">
+        <div>
+          <h1 className="text-title leading-tight">{copy.notes.notes}</h1>
+          <p className="text-mute">{summary(notes.data)}</p>
+        </div>
+        <div className="flex flex-wrap gap-2">
+          <LinkButton href="/notes/week">{copy.notes.whatTheWeekWasWorth}</LinkButton>
+          <a href="/api/export/batches.csv" download className={linkButton}>
+            {copy.notes.exportCSV}
+          </a>
+        </div>
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_29rem]">
         <div className="grid grid-cols-[minmax(0,1fr)] gap-4">

@@ -7,7 +7,7 @@ import { Table } from '../../ui/Table'
 const { heads } = copy.notes
 
 /** orDash writes a figure where there is one. */
-const orDash = (v: number, write: (v: number) => string) => (v > 0 ? write(v) : '–')
+export const orDash = (v: number, write: (v: number) => string) => (v > 0 ? write(v) : '–')
 
 /** VersionTable is how each version did, over its batches. */
 export function VersionTable({ h }: { h: History }) {

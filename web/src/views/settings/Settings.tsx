@@ -3,6 +3,7 @@ import { copy } from '../../copy'
 import { Tray } from '../../ui/Tray'
 import { Devices } from './Devices'
 import { Everything } from './Everything'
+import { Files } from './Files'
 import { Learned } from './Learned'
 import { Phone } from './Phone'
 import { SettingsForm } from './SettingsForm'
@@ -26,6 +27,7 @@ export function SettingsView() {
           <Learned />
           <Phone />
           <Everything />
+          <Files />
         </div>
       </div>
       <p className="text-note text-mute">
