@@ -47,7 +47,7 @@ func TestTheCalendarIsReadByAnother(t *testing.T) {
 			return {
 				UID: e.uid, Summary: e.summary, Description: e.description, Sequence: e.sequence,
 				Start: e.startDate.toJSDate().getTime(), End: e.endDate.toJSDate().getTime(),
-				Alarms: alarms.length, AlarmBeforeS: -alarms[0].getFirstPropertyValue('trigger').toSeconds(),
+				Alarms: alarms.length, AlarmBeforeS: alarms.length ? -alarms[0].getFirstPropertyValue('trigger').toSeconds() : 0,
 			}
 		})
 	})`
@@ -55,15 +55,22 @@ func TestTheCalendarIsReadByAnother(t *testing.T) {
 	require.NoError(t, err)
 	blocks := evaluate[[]string](p, "(() => [...document.querySelectorAll('[role=slider]:not([aria-label$=\"ready by\"])')].map((e) => e.ariaLabel + '|' + e.ariaValueNow))")
 	require.NotEmpty(t, tasks)
-	seen := map[string]bool{}
+	seen, bottles := map[string]bool{}, 0
 	for _, task := range tasks {
 		assert.False(t, seen[task.UID], "a UID names one task: %s", task.UID)
 		seen[task.UID] = true
 		assert.Less(t, task.Start, task.End)
+		if strings.HasPrefix(task.UID, "bottle-") { // a use-by date, of a whole day
+			assert.Equal(t, (24 * time.Hour).Milliseconds(), int64(task.End-task.Start))
+			assert.Zero(t, task.Alarms)
+			bottles++
+			continue
+		}
 		assert.Equal(t, 1, task.Alarms)
 		assert.InDelta(t, (10 * time.Minute).Seconds(), task.AlarmBeforeS, .1)
 		assert.NotEmpty(t, task.Description)
 	}
+	assert.Equal(t, 12, bottles)
 	for _, block := range blocks {
 		words, at, _ := strings.Cut(block, "|")
 		found := false

@@ -64,7 +64,7 @@ func (c *restoreCommand) run(_ flags, s streams) int {
 		return s.refuse("restore", err)
 	}
 	defer func() { _ = kitchen.Close() }()
-	kept, err := kitchen.Restore(in, check.Kitchen)
+	kept, err := kitchen.RestoreFile(in, check.Kitchen)
 	if err != nil {
 		return s.refuse("restore", fmt.Errorf("%s was not restored, and nothing was changed: %w", c.File, err))
 	}

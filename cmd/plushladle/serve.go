@@ -86,6 +86,9 @@ func copyDaily(ctx context.Context, s *store.Store) {
 		if err != nil {
 			slog.Warn("the daily copy could not be written", "error", err)
 		}
+		if err := s.TidyPhotos(); err != nil {
+			slog.Warn("old photos could not be thrown away", "error", err)
+		}
 		select {
 		case <-ctx.Done():
 			return

@@ -44,6 +44,7 @@ func Fill(s *store.Store, now time.Time) error {
 	for n := len(drinks) - 1; n >= 0; n-- { // the first drink is the one worked on last
 		c.add(drinks[n], now)
 	}
+	c.lookThrough()
 	c.fillUp()
 	c.fridgeTrace()
 	c.soakBowls()
@@ -98,6 +99,16 @@ func (c *cook) try(method, path string, in, out any) error {
 		return nil
 	}
 	return json.Unmarshal(answer, out)
+}
+
+// lookThrough opens each drink once more today, the one worked on last last.
+func (c *cook) lookThrough() {
+	for n := len(drinks) - 1; n >= 0; n-- {
+		path := fmt.Sprintf("/api/drinks/%d", c.drinkIDs[drinks[n].name])
+		var kept bench.Drink
+		c.call(http.MethodGet, path, nil, &kept)
+		c.call(http.MethodPut, path+"/draft", bench.Draft{Name: kept.Name, Recipe: kept.Draft, Revision: kept.Revision}, nil)
+	}
 }
 
 // fillUp has the pantry as it is today: what the batches took is gone.

@@ -27,7 +27,7 @@ type Floor struct {
 // Floors are all of them.
 var Floors = []Floor{
 	{"the craft: pure, nothing but itself", []Room{"core/say", "core/fault", "core/stock", "core/quantity", "core/ingredient", "core/process", "core/keep", "core/recipe", "core/reading", "core/caution", "core/reckon", "core/solve", "core/serve", "core/record", "core/reckon/reckontest", "core/plan", "core"}},
-	{"what the craft needs around it", []Room{"internal/device", "internal/passphrase", "internal/authority", "internal/notices", "internal/wording"}},
+	{"what the craft needs around it", []Room{"internal/device", "internal/passphrase", "internal/picture", "internal/authority", "internal/notices", "internal/wording"}},
 	{"what a cook does and keeps", []Room{"internal/kitchen", "internal/exchange", "internal/store", "internal/app/"}},
 	{"how it is reached", []Room{"internal/http", "internal/demo", "web"}},
 	{"the program, and its tools", []Room{"cmd/plushladle", "internal/store/storetest", "internal/tools/", "internal/house", "e2e"}},
@@ -54,6 +54,7 @@ var leans = map[Room][]Room{
 	"core":                     {},
 	"internal/device":          {},
 	"internal/passphrase":      {"core/"},
+	"internal/picture":         {},
 	"internal/authority":       {},
 	"internal/notices":         {},
 	"internal/wording":         {"core/"},
@@ -71,7 +72,7 @@ var leans = map[Room][]Room{
 	"internal/app/cooking":     {"core/", "internal/kitchen", "internal/store", "internal/wording", "internal/app", "internal/app/weighing", "internal/app/bench", "internal/app/pantry", "internal/app/shelf", "internal/app/planning"},
 	"internal/app/access":      {"internal/kitchen", "internal/store", "internal/passphrase", "internal/app"},
 	"internal/app/check":       {"core/", "internal/kitchen", "internal/store", "internal/app/", "internal/app"},
-	"internal/http":            {"core/", "internal/kitchen", "internal/exchange", "internal/store", "internal/wording", "internal/device", "internal/passphrase", "internal/authority", "internal/notices", "internal/app/"},
+	"internal/http":            {"core/", "internal/kitchen", "internal/exchange", "internal/store", "internal/wording", "internal/device", "internal/passphrase", "internal/picture", "internal/authority", "internal/notices", "internal/app/"},
 	"internal/demo":            {"core/", "internal/kitchen", "internal/exchange", "internal/store", "internal/http", "internal/app/", "internal/device"},
 	"web":                      {},
 	"cmd/plushladle":           {"core/", "internal/", "web"},

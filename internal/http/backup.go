@@ -31,6 +31,12 @@ func (s *server) backup(c fiber.Ctx) error {
 	return sendWritten(c, name, "application/json", s.Store.Backup)
 }
 
+// backupZip answers everything in the kitchen with its pictures, as one file.
+func (s *server) backupZip(c fiber.Ctx) error {
+	name := fmt.Sprintf("plush-ladle-%s-with-photos.zip", s.Now().Format(app.DateLayout))
+	return sendWritten(c, name, "application/zip", s.Store.BackupZip)
+}
+
 // sendWritten answers a file to be kept. It is written in full first, so that
 // no slow reader keeps the kitchen waiting.
 func sendWritten(c fiber.Ctx, name, kind string, write func(io.Writer) error) error {
@@ -78,7 +84,7 @@ func (s *server) restore(c fiber.Ctx) error {
 	if _, err := file.Seek(0, io.SeekStart); err != nil {
 		return err
 	}
-	kept, err := s.Store.Restore(file, check.Kitchen)
+	kept, err := s.Store.RestoreFile(file, check.Kitchen)
 	if errors.Is(err, store.ErrNotBackup) {
 		s.Log.Warn("a backup was not restored", "error", err)
 		return s.problem(fault.New("file", "", "not-restored", err.Error()))

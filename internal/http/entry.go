@@ -92,7 +92,7 @@ const longestKey = 100
 // same key never acts twice, nor for another request.
 func (who *caller) identify(c fiber.Ctx) error {
 	key := strings.Clone(c.Get("Idempotency-Key"))
-	if key == "" || c.Path() == restorePath {
+	if key == "" || isReceived(c.Path()) {
 		return nil
 	}
 	if len(key) > longestKey {

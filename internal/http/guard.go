@@ -17,6 +17,8 @@ import (
 	"github.com/gofiber/fiber/v3"
 	recoverer "github.com/gofiber/fiber/v3/middleware/recover"
 	"github.com/valyala/fasthttp"
+
+	"plushladle/internal/picture"
 )
 
 // guard keeps other web pages from driving a local kitchen: the Host must be
@@ -67,20 +69,30 @@ func within(c fiber.Ctx) error {
 		return closing(c, fiber.NewError(http.StatusLengthRequired, "the request does not say how long it is"))
 	case c.Get("Content-Encoding") != "":
 		return closing(c, fiber.NewError(http.StatusUnsupportedMediaType, "packed requests are not taken"))
-	case length > bodyLimit && c.Path() != restorePath:
+	case length > bodyLimit && !isReceived(c.Path()):
 		return closing(c, fiber.NewError(http.StatusRequestEntityTooLarge, "the request is larger than 1 MB"))
 	}
 	return c.Next()
+}
+
+// isReceived tells the paths whose bodies are larger, and written to a file as they come in: each
+// says itself how much it takes.
+func isReceived(path string) bool { return path == restorePath || isPhotos(path) }
+
+func isPhotos(path string) bool {
+	return strings.HasPrefix(path, "/api/batches/") && strings.HasSuffix(path, "/photos")
 }
 
 // beforeBody sets, by a request's head, how much of its body is read before it
 // is looked at: nothing of what within refuses, and little of what is taken as
 // it comes in. A backup may take its time.
 func beforeBody(head *fasthttp.RequestHeader) fasthttp.RequestConfig {
-	isRestore := string(head.Method()) == http.MethodPost && string(head.RequestURI()) == restorePath
+	path, isPost := string(head.RequestURI()), string(head.Method()) == http.MethodPost
 	switch {
-	case isRestore && head.ContentLength() <= restoreLimit:
+	case isPost && path == restorePath && head.ContentLength() <= restoreLimit:
 		return fasthttp.RequestConfig{MaxRequestBodySize: 1, ReadTimeout: restoreTime}
+	case isPost && isPhotos(path) && head.ContentLength() <= picture.MostBytes:
+		return fasthttp.RequestConfig{MaxRequestBodySize: 1}
 	case head.ContentLength() > bodyLimit:
 		return fasthttp.RequestConfig{MaxRequestBodySize: 1}
 	}

@@ -24,6 +24,7 @@ func (s *server) notesOperations(api huma.API) {
 	act(s, api, remove, "/api/batches/{id}", "delete-batch", "Take a batch out of the record, with its bottles", undoable, notes.Of, byID(notes.Service.DeleteBatch))
 	act(s, api, post, "/api/batches/{id}/tastings", "taste", "Say how a batch was", undoable, notes.Of, on(notes.Service.Taste))
 	act(s, api, remove, "/api/tastings/{id}", "delete-tasting", "Take a tasting out of the record", undoable, notes.Of, byID(notes.Service.DeleteTasting))
+	act(s, api, remove, "/api/photos/{id}", "delete-photo", "Take a picture of a batch out of the record", undoable, notes.Of, byID(notes.Service.DeletePhoto))
 	operation(s, api, post, "/api/batches/{id}/proposals", "proposals", "What a tasting asks of the next version; nothing is kept", notes.Of, on(notes.Service.Proposals))
 	act(s, api, post, "/api/batches/{id}/next-version", "next-version", "Keep a tasting, and a version with the changes accepted", undoable, notes.Of, on(notes.Service.NextVersion))
 	act(s, api, post, "/api/batches/{id}/trials", "start-trial", "Code jars for a blind tasting", undoable, notes.Of, on(notes.Service.StartTrial))

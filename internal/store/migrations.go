@@ -339,6 +339,16 @@ var migrations = []*gormigrate.Migration{
 			row TEXT NOT NULL)`,
 		`ALTER TABLE stock ADD COLUMN low_g REAL NOT NULL DEFAULT 0`,
 	)},
+	{ID: "0019-photos", Migrate: statements(
+		`CREATE TABLE photos (
+			id INTEGER PRIMARY KEY AUTOINCREMENT,
+			batch_id INTEGER NOT NULL REFERENCES batches(id),
+			file TEXT NOT NULL,
+			width INTEGER NOT NULL,
+			height INTEGER NOT NULL,
+			created_at DATETIME NOT NULL)`,
+		`CREATE INDEX photos_by_batch ON photos (batch_id)`,
+	)},
 }
 
 func inTurn(all ...gormigrate.MigrateFunc) gormigrate.MigrateFunc {

@@ -81,6 +81,16 @@ type Tasting struct {
 	At       time.Time
 }
 
+// Photo is a picture of a batch. It stands in the folder beside the kitchen's file.
+type Photo struct {
+	ID        int64 `gorm:"primaryKey"`
+	BatchID   int64
+	File      string // its name there: what is in it, hashed
+	Width     int    // pixels
+	Height    int
+	CreatedAt time.Time
+}
+
 // Trial is one change, tasted blind: jars by letter, and what was said of each.
 type Trial struct {
 	ID        int64 `gorm:"primaryKey"`

@@ -110,7 +110,7 @@ func (s *Store) DeleteBatch(id int64) error {
 		for _, d := range []struct {
 			model any
 			where string
-		}{{&Pour{}, of}, {&Move{}, of}, {&Bottle{}, "batch_id = ?"}, {&Pulp{}, "batch_id = ?"}, {&Tasting{}, "batch_id = ?"}, {&Trial{}, "batch_id = ?"}, {&Lesson{}, "batch_id = ?"},
+		}{{&Pour{}, of}, {&Move{}, of}, {&Bottle{}, "batch_id = ?"}, {&Pulp{}, "batch_id = ?"}, {&Tasting{}, "batch_id = ?"}, {&Trial{}, "batch_id = ?"}, {&Lesson{}, "batch_id = ?"}, {&Photo{}, "batch_id = ?"},
 			{&Weighing{}, "item_id IN (SELECT id FROM plan_items WHERE batch_id = ?)"}, {&PlanItem{}, "batch_id = ?"}} {
 			if err := tx.Where(d.where, id).Delete(d.model).Error; err != nil {
 				return err

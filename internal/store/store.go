@@ -254,7 +254,6 @@ func migrator(db *gorm.DB) *gormigrate.Gormigrate {
 // ByClock is the same kitchen by another clock, for what is written down of days gone by.
 func (s *Store) ByClock(now func() time.Time) *Store { return &Store{db: s.db, path: s.path, now: now} }
 
-
 // list finds all rows of a query. Where one of them is damaged, it costs that
 // row and not the others: it is left out, and said in the log.
 func list[T any](db *gorm.DB) ([]T, error) {

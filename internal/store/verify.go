@@ -38,7 +38,7 @@ func (s *Store) lookThrough() error {
 		each(s.db, "prices", (*Price).wrong), each(s.db, "own_measures", (*OwnMeasure).wrong), each(s.db, "drinkers", (*Drinker).wrong),
 		each(s.db, "packs", (*Pack).wrong), each(s.db, "rhythms", (*Rhythm).wrong), each(s.db, "taught_names", (*TaughtName).wrong),
 		each(s.db, "tastings", (*Tasting).wrong), each(s.db, "trials", (*Trial).wrong), each(s.db, "lessons", (*Lesson).wrong),
-		each(s.db, "lots", (*Lot).wrong), each(s.db, "more_packs", (*MorePack).wrong), each(s.db, "adjustments", (*Adjustment).wrong),
+		each(s.db, "photos", (*Photo).wrong), each(s.db, "lots", (*Lot).wrong), each(s.db, "more_packs", (*MorePack).wrong), each(s.db, "adjustments", (*Adjustment).wrong),
 	)
 }
 
@@ -147,6 +147,13 @@ func (t *Tasting) wrong() string {
 		within("sweet", t.Sweet, -record.MostNotches, record.MostNotches), within("body", t.Body, -record.MostNotches, record.MostNotches),
 		within("spice", t.Spice, -record.MostNotches, record.MostNotches), within("salt", t.Salt, -record.MostNotches, record.MostNotches), within("stars", t.Stars, 0, 5),
 	)
+}
+
+func (p *Photo) wrong() string {
+	if !photoName.MatchString(p.File) {
+		return "file is no photo's name"
+	}
+	return first(within("width", float64(p.Width), 1, mostML), within("height", float64(p.Height), 1, mostML))
 }
 
 func (l *Lot) wrong() string {

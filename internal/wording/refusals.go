@@ -6,6 +6,9 @@ type refusal struct{ problem, accepts string }
 
 // refusals are the faults by their codes.
 var refusals = map[string]refusal{
+	"picture-too-large":             {"the picture is too large", "use one of up to 8 MB and 16 million pixels"},
+	"not-a-picture":                 {"the file is not a picture that can be used", "use a JPEG or PNG of up to 16 million pixels"},
+	"many-photos":                   {"this batch has 12 photos already", "delete one first"},
 	"unknown-flag":                  {"is not something a taster can tick", "use gritty, slimy, separates, settles, sour-early, bitter or skin-forms"},
 	"not-proposed":                  {"is not proposed for this tasting", "choose one of the proposals"},
 	"change-needed":                 {"say what you changed", "such as: with a pinch of salt"},

@@ -1,6 +1,9 @@
 package wording
 
 var spanishRefusals = map[string]refusal{
+	"picture-too-large":             {"la foto es demasiado grande", "usa una de hasta 8 MB y 16 millones de píxeles"},
+	"not-a-picture":                 {"el archivo no es una foto que se pueda usar", "usa un JPEG o PNG de hasta 16 millones de píxeles"},
+	"many-photos":                   {"esta tanda ya tiene 12 fotos", "elimina una antes"},
 	"unknown-flag":                  {"no es algo que se pueda marcar", "usa gritty, slimy, separates, settles, sour-early, bitter o skin-forms"},
 	"not-proposed":                  {"no se propone para esta cata", "elige una de las propuestas"},
 	"change-needed":                 {"di qué has cambiado", "por ejemplo: con una pizca de sal"},

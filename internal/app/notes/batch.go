@@ -24,8 +24,16 @@ type BatchPage struct {
 	Bottles    []Became             `json:"bottles"`
 	Spells     []TooWarm            `json:"spells" doc:"when the fridge was too warm while it stood there"`
 	Tastings   []Tasted             `json:"tastings" doc:"the earliest first"`
+	Photos     []Photo              `json:"photos"`
 	Trials     []BlindTrial         `json:"trials"`
 	CreatedAt  time.Time            `json:"createdAt"`
+}
+
+// Photo is a picture of a batch, at /api/photos/{id}.jpg.
+type Photo struct {
+	ID     int64 `json:"id"`
+	Width  int   `json:"width" doc:"pixels"`
+	Height int   `json:"height"`
 }
 
 // Became is a bottle and what became of it.
@@ -65,7 +73,7 @@ func (s Service) BatchPage(id int64) (BatchPage, error) {
 	}
 	out := BatchPage{
 		PulpG: b.PulpG, DriedPulpG: b.DriedPulpG, Notes: b.Notes, Currency: settings.Currency, Used: app.OrEmpty(b.Used), Times: planning.TakenInWords(b.Times),
-		Bottles: []Became{}, Spells: []TooWarm{}, Tastings: []Tasted{}, CreatedAt: b.CreatedAt,
+		Bottles: []Became{}, Spells: []TooWarm{}, Tastings: []Tasted{}, Photos: []Photo{}, CreatedAt: b.CreatedAt,
 	}
 	made := summed(b, poured)
 	for _, x := range b.Bottles {
@@ -75,6 +83,13 @@ func (s Service) BatchPage(id int64) (BatchPage, error) {
 		out.Tastings = append(out.Tastings, tastedOf(t))
 	}
 	out.BatchLine = lineOf(&made)
+	photos, err := s.store.Photos(id)
+	if err != nil {
+		return out, err
+	}
+	for _, p := range photos {
+		out.Photos = append(out.Photos, Photo{p.ID, p.Width, p.Height})
+	}
 	if out.Spells, err = s.spells(b, settings); err != nil {
 		return out, err
 	}
@@ -108,6 +123,11 @@ func summed(b *store.Batch, poured map[int64]float64) store.MadeBatch {
 	}
 	out.Stars = stars.of()
 	return out
+}
+
+// DeletePhoto takes a picture out of the record.
+func (s Service) DeletePhoto(id int64) (app.Nothing, error) {
+	return app.Nothing{Done: true}, s.store.DeletePhoto(id)
 }
 
 func containsQuoted(kept, code string) bool { return strings.Contains(kept, `"`+code+`"`) }

@@ -20,7 +20,9 @@ type Store interface {
 	MadeBetween(from, before time.Time) ([]store.WeekLine, error)
 	TastedBetween(from, before time.Time) ([]store.WeekLine, error)
 	ThrownBetween(from, before time.Time) ([]store.WeekLine, error)
+	DeletePhoto(id int64) error
 	DeleteTasting(id int64) error
+	Photos(batchID int64) ([]store.Photo, error)
 	DeleteTrial(id int64) error
 	Drink(id int64) (*store.Drink, error)
 	KeepFigures(id int64, f store.BatchFigures) error

@@ -1170,6 +1170,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/photos/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a picture of a batch out of the record */
+        delete: operations["delete-photo"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plan": {
         parameters: {
             query?: never;
@@ -2283,6 +2300,7 @@ export interface components {
              * @description what a litre cost; 0 where it is not known
              */
             perL: number;
+            photos: components["schemas"]["Photo"][];
             /**
              * Format: double
              * @description wet, where it was weighed
@@ -4093,6 +4111,17 @@ export interface components {
             /** @description every word, and what it was read as */
             words: components["schemas"]["WordsRead"][];
         };
+        Photo: {
+            /** Format: int64 */
+            height: number;
+            /** Format: int64 */
+            id: number;
+            /**
+             * Format: int64
+             * @description pixels
+             */
+            width: number;
+        };
         Plan: {
             bill: components["schemas"]["Bill"];
             /** @description when it runs */
@@ -5746,6 +5775,7 @@ export type PantryRow = components['schemas']['PantryRow'];
 export type Paste = components['schemas']['Paste'];
 export type Pasted = components['schemas']['Pasted'];
 export type PastedLine = components['schemas']['PastedLine'];
+export type Photo = components['schemas']['Photo'];
 export type Plan = components['schemas']['Plan'];
 export type PlanItem = components['schemas']['PlanItem'];
 export type Portion = components['schemas']['Portion'];
@@ -8430,6 +8460,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Pasted"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "delete-photo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    Undo?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Nothing"];
                 };
             };
             /** @description Error */

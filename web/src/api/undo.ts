@@ -32,6 +32,7 @@ const undoable: [method: string, path: RegExp, words: string][] = [
   ['DELETE', /^\/api\/batches\/\d+$/, copy.api.batchDeleted],
   ['PUT', /^\/api\/batches\/\d+$/, copy.api.batchCorrected],
   ['DELETE', /^\/api\/tastings\/\d+$/, copy.api.tastingDeleted],
+  ['DELETE', /^\/api\/photos\/\d+$/, copy.api.photoDeleted],
   ['DELETE', /^\/api\/trials\/\d+$/, copy.api.trialDeleted],
   ['POST', /^\/api\/batches\/\d+\/next-version$/, copy.api.nextVersionSaved],
   ['POST', /^\/api\/import\//, copy.api.tableImported],

@@ -7,6 +7,7 @@ const counted = (n: number, one: string, many: string) => `${n} ${n === 1 ? one 
 /** The words of the page, by view: what only the page says. What the kitchen computes and says comes in words of its own from the server. */
 export const en = {
   api: {
+    photoDeleted: 'Photo deleted.',
     tableImported: 'Table imported.',
     theKitchenDidNotAnswer: 'The kitchen did not answer. Try again.',
     plushLadleCannotBeReached: 'Plush Ladle cannot be reached. What you typed is still here.',
@@ -778,6 +779,7 @@ export const en = {
     paused: (leftS: Said) => `${leftS}, paused`,
   },
   pantry: {
+    withPhotos: 'With photos (zip)',
     bought: 'Bought',
     packBought: 'Pack bought',
     howMany: 'How many',
@@ -1400,6 +1402,11 @@ export const en = {
     copyOf: (name: Said) => `${name}, copy`,
   },
   notes: {
+    photos: 'Photos',
+    photoOf: (n: number, name: Said) => `Photo ${n} of ${name}`,
+    deletePhoto: (n: number) => `Delete photo ${n}`,
+    addAPhoto: 'Add a photo',
+    photoHint: 'A JPEG or PNG. It is made small, and place and camera data are removed.',
     whatTheWeekWasWorth: 'What the week was worth',
     weekOf: (from: Said, to: Said) => `${from} to ${to}`,
     weekBefore: 'The week before',

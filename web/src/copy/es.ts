@@ -9,6 +9,7 @@ const counted = (n: number, one: string, many: string) => `${n} ${n === 1 ? one 
 /** The words of the page in Spanish, one for each of the English ones. */
 export const es: typeof en = {
   api: {
+    photoDeleted: 'Foto eliminada.',
     tableImported: 'Tabla importada.',
     theKitchenDidNotAnswer: 'La cocina no ha respondido. Inténtalo otra vez.',
     plushLadleCannotBeReached: 'No se puede conectar con Plush Ladle. Lo que has escrito sigue aquí.',
@@ -816,6 +817,7 @@ export const es: typeof en = {
     paused: (leftS: Said) => `${leftS}, en pausa`,
   },
   pantry: {
+    withPhotos: 'Con fotos (zip)',
     bought: 'Comprado',
     packBought: 'Envase comprado',
     howMany: 'Cuántos',
@@ -1441,6 +1443,11 @@ export const es: typeof en = {
     copyOf: (name: Said) => `${name}, copia`,
   },
   notes: {
+    photos: 'Fotos',
+    photoOf: (n: number, name: Said) => `Foto ${n} de ${name}`,
+    deletePhoto: (n: number) => `Eliminar la foto ${n}`,
+    addAPhoto: 'Añadir una foto',
+    photoHint: 'Un JPEG o PNG. Se reduce, y se quitan los datos del lugar y de la cámara.',
     whatTheWeekWasWorth: 'Lo que valió la semana',
     weekOf: (from: Said, to: Said) => `${from} a ${to}`,
     weekBefore: 'La semana anterior',

@@ -11,6 +11,7 @@ import { BatchFigures } from './BatchFigures'
 import { Blind } from './Blind'
 import { CorrectDialog } from './CorrectDialog'
 import { HowItWas } from './HowItWas'
+import { Photos } from './Photos'
 import { Tastings } from './Tastings'
 import { TastingTray } from './TastingTray'
 import { useRecordChanged } from './useNotes'
@@ -29,6 +30,7 @@ export function BatchView({ id }: { id: number }) {
           <BatchFigures b={b} />
           <Tastings b={b} />
           <HowItWas b={b} />
+          <Photos b={b} />
           <Blind b={b} />
         </div>
         <TastingTray batch={b} bottleID={Number(params.get('bottle')) || undefined} />

@@ -27,6 +27,9 @@ export function Everything() {
           <HardDriveDownload size={18} aria-hidden />
           {copy.pantry.downloadABackup}
         </a>
+        <a href="/api/backup.zip" download className="inline-flex min-h-11 items-center font-bold text-rim underline">
+          {copy.pantry.withPhotos}
+        </a>
         <div className="w-full min-w-0 sm:w-auto">
           <label htmlFor={id} className="mb-1 block text-sm font-bold">
             {copy.pantry.restoreABackup}
@@ -34,7 +37,7 @@ export function Everything() {
           <input
             id={id}
             type="file"
-            accept=".json,application/json"
+            accept=".json,.zip,application/json,application/zip"
             className="min-h-11 w-full min-w-0 text-note"
             onChange={(e) => {
               setFile(e.target.files?.[0])
