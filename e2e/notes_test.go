@@ -3,9 +3,15 @@
 package e2e
 
 import (
+	"image"
+	"image/jpeg"
+	"os"
+	"path/filepath"
+	"regexp"
 	"strings"
 	"testing"
 
+	"github.com/chromedp/chromedp"
 	"github.com/chromedp/chromedp/kb"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -121,4 +127,59 @@ func TestABlindTasting(t *testing.T) {
 	p.click("button", "Show the answer")
 	p.sees("Jar "+with+": with a pinch of salt.", "stars")
 	require.NotContains(t, p.region("Blind tasting"), "Show the answer")
+}
+
+// A photo is chosen, made small by the browser, shown upright and deleted; a table goes out and in
+// again; the week is on a page.
+func TestPhotosFilesAndTheWeek(t *testing.T) {
+	t.Parallel()
+	url := demoKitchen(t)
+	p := visit(t, url)
+	p.open("/notes/batch/24")
+	p.sees("Photos", "Add a photo")
+	p.attach("image/jpeg", picture(t))
+	p.until("the photo", func() bool {
+		return evaluate[bool](p, "(() => [...document.images].some((i) => i.alt.startsWith('Photo 1 of') && i.complete && i.naturalWidth === 1600))")
+	})
+	look(p, "photo")
+	p.click("button", "Delete photo 1")
+	p.sees("Photo deleted.")
+
+	table := filepath.Join(t.TempDir(), "tastings.csv")
+	require.NoError(t, os.WriteFile(table, []byte("batch,who,stars,words\n24,mate,5,from the spreadsheet\n"), 0o600))
+	p.open("/settings")
+	p.sees("Export and import", "Everything readable (zip)")
+	p.attach("csv", table)
+	p.sees("1 row imported.")
+	require.NoError(t, os.WriteFile(table, []byte("batch,stars\n24,eleven\n"), 0o600))
+	p.expects("/api/import")
+	p.attach("csv", table)
+	p.sees("Nothing was imported. Line 2")
+	p.open("/notes/batch/24")
+	p.sees("from the spreadsheet")
+
+	p.open("/notes")
+	p.click("link", "What the week was worth")
+	p.sees("Drinks of the week", "Pecan flask creamer", "The week before")
+	look(p, "week")
+	assert.Len(t, regexp.MustCompile(`/Type\s*/Page[^s]`).FindAll(p.printed(), -1), 1, "on one page")
+	p.click("link", "The week before")
+	p.sees("The week after")
+}
+
+// attach chooses a file in the field that takes its kind.
+func (p *page) attach(kind, path string) {
+	p.t.Helper()
+	p.do(chromedp.SetUploadFiles(chromedp.CSS("input[type=file][accept*='"+kind+"']"), []string{path}))
+}
+
+// picture is a photograph larger than what is kept.
+func picture(t *testing.T) string {
+	t.Helper()
+	path := filepath.Join(t.TempDir(), "jar.jpg")
+	file, err := os.Create(path)
+	require.NoError(t, err)
+	require.NoError(t, jpeg.Encode(file, image.NewGray(image.Rect(0, 0, 2400, 1200)), nil))
+	require.NoError(t, file.Close())
+	return path
 }

@@ -113,7 +113,7 @@ func TestARhythmLeadsToThePlan(t *testing.T) {
 	t.Parallel()
 	p := visit(t, demoKitchen(t))
 	p.open("/shelf")
-	p.sees("Every week", "from your drinkers", "The way you make it now", "will be past its date first")
+	p.sees("Every week", "from your drinkers", "The way you make it now", "What you have lasts")
 	p.click("button", "Remove Sesame and orange breakfast milk")
 	p.sees("Make it on")
 	p.click("combobox", "Drink")

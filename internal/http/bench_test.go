@@ -3,6 +3,7 @@ package http
 import (
 	"bytes"
 	"encoding/json"
+	"fmt"
 	"io"
 	"net"
 	"net/http"
@@ -15,6 +16,7 @@ import (
 
 	"plushladle/internal/app"
 	"plushladle/internal/app/bench"
+	"plushladle/internal/store/storetest"
 )
 
 // BenchmarkReckonAgainstEmptyHandlers gives a reckoning of twelve lines, an
@@ -88,4 +90,23 @@ func respond(b *testing.B, method, url string, body []byte) {
 	require.NoError(b, err)
 	_ = response.Body.Close()
 	require.Less(b, response.StatusCode, 300)
+}
+
+// After ten years of batches Notes opens, and a drink's history: beside an empty kitchen's, in one
+// run. Goal: 100 ms.
+func BenchmarkNotesAfterTenYears(b *testing.B) {
+	for _, years := range []int{0, 1, 10} {
+		c := newClient(b)
+		d := c.begun()
+		require.NoError(b, storetest.Years(c.store, d.ID, years, c.now))
+		for name, path := range map[string]string{"home": "/api/notes", "history": fmt.Sprintf("/api/drinks/%d/history", d.ID)} {
+			b.Run(fmt.Sprintf("%s/%d years", name, years), func(b *testing.B) {
+				for b.Loop() {
+					if status, answer, _ := c.send(request("GET", path, nil)); status != 200 {
+						b.Fatal(answer)
+					}
+				}
+			})
+		}
+	}
 }

@@ -108,7 +108,8 @@ func (s Service) Read(name string, in Table) (Taken, error) {
 }
 
 func refusedFile(words string) error {
-	return &app.Refused{Text: wording.Say("csv-refused", words), Field: "csv", Message: words}
+	said := wording.Say("csv-refused", words)
+	return &app.Refused{Text: said, Field: "csv", Message: said}
 }
 
 // toldOf is what is wrong with a row, in words.

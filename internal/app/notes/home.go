@@ -259,7 +259,9 @@ func (s Service) History(id int64) (History, error) {
 		out.Points, out.Version = append(out.Points, line), line.Version
 		out.MadeML, out.DrunkML, out.ThrownML, out.Saved = out.MadeML+line.MadeML, out.DrunkML+line.DrunkML, out.ThrownML+line.ThrownML, out.Saved+line.Saved
 	}
-	out.Charts, out.Versions = charts(out.Points), tallies(out.Points)
+	out.Versions = tallies(out.Points)
+	out.Points = out.Points[max(0, len(out.Points)-mostDots):] // all of them are in the CSV
+	out.Charts = charts(out.Points)
 	if out.Trials, err = s.trialsOf(all); err != nil {
 		return out, err
 	}
@@ -286,9 +288,8 @@ var charted = []struct {
 	}},
 }
 
-// charts draws each figure that two batches have; the eye needs no more than the last years'.
+// charts draws each figure that two batches have.
 func charts(points []BatchLine) []Chart {
-	points = points[max(0, len(points)-mostDots):]
 	out := []Chart{}
 	for _, c := range charted {
 		if chart, ok := chartOf(points, c.figure, c.of); ok {
@@ -298,7 +299,7 @@ func charts(points []BatchLine) []Chart {
 	return out
 }
 
-// mostDots fit beside one another.
+// mostDots batches are shown, the newest: no more dots fit beside one another.
 const mostDots = 100
 
 func chartOf(points []BatchLine, figure string, of func(BatchLine) (float64, bool)) (Chart, bool) {

@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query'
 import { X } from 'lucide-react'
 import { useId } from 'react'
-import { answer, query } from '../../api/client'
+import { query, Refused } from '../../api/client'
 import type { BatchPage } from '../../api/schema'
 import { copy } from '../../copy'
 import { IconButton } from '../../ui/Button'
@@ -13,8 +13,7 @@ import { useRecordChanged } from './useNotes'
 /** send sends a picture as it is: it is no JSON. */
 async function send(batchID: number, picture: Blob) {
   const response = await fetch(`/api/batches/${batchID}/photos`, { method: 'POST', body: picture })
-  const said = await response.json()
-  return answer(Promise.resolve(response.ok ? { data: said, response } : { error: said, response }))
+  if (!response.ok) throw new Refused(await response.json(), response.status)
 }
 
 /** Photos are the pictures of a batch; one is made small here before it is sent. */
