@@ -16,6 +16,7 @@ import (
 	"plushladle/core/quantity"
 	"plushladle/core/recipe"
 	"plushladle/core/reckon"
+	"plushladle/core/reckon/reckontest"
 	"plushladle/core/say"
 )
 
@@ -388,4 +389,25 @@ func TestAHotFillingIsHot(t *testing.T) {
 	assert.Equal(t, "hot-glass", steps[bottle].Caution.Code)
 	assert.Equal(t, Cool, steps[bottle+1].Kind)
 	assert.Contains(t, say.Strings(Tools(&d, r, Room{TempC: 20})), "tool-hot-bottles")
+}
+
+// What is done by hand takes as long as it does in this kitchen; what soaks and heats takes as long
+// as it does anywhere.
+func TestStepsGoAtTheirOwnPace(t *testing.T) {
+	t.Parallel()
+	d := reckontest.Drink(t, "1 cup soybeans", "6 cups water")
+	r := reckontest.Reckoned(t, d)
+	usual := Steps(&d, r, Room{TempC: 20}, OnTheBench)
+	own := Steps(&d, r, Room{TempC: 20, Minutes: map[string]float64{"strain": 1.5, "soak": 3, "heat": 2}}, OnTheBench)
+	require.Len(t, own, len(usual))
+	strained := false
+	for n, s := range own {
+		if s.Kind != Strain {
+			assert.Equal(t, usual[n].Length, s.Length, s.Kind)
+			continue
+		}
+		strained = true
+		assert.Equal(t, math.Ceil(1.5*usual[n].Length.Min.Minutes()), s.Length.Min.Minutes())
+	}
+	assert.True(t, strained)
 }

@@ -76,7 +76,7 @@ var leans = map[Room][]Room{
 	"internal/demo":            {"core/", "internal/kitchen", "internal/exchange", "internal/store", "internal/http", "internal/app/", "internal/device"},
 	"web":                      {},
 	"cmd/plushladle":           {"core/", "internal/", "web"},
-	"internal/store/storetest": {"internal/store"},
+	"internal/store/storetest": {"core/", "internal/store"},
 	"internal/tools/":          {"core/", "internal/"},
 	"internal/house":           {},
 	"e2e":                      {"core/", "internal/", "web"},

@@ -18,6 +18,7 @@ type weekInput struct {
 func (s *server) notesOperations(api huma.API) {
 	operation(s, api, get, "/api/notes", "notes", "The record at a glance", notes.Of, func(n notes.Service, in *batchesInput) (notes.Notes, error) { return n.Notes(in.Find) })
 	operation(s, api, get, "/api/notes/week", "week", "What a week was worth", notes.Of, func(n notes.Service, in *weekInput) (notes.Week, error) { return n.Week(in.Of) })
+	operation(s, api, get, "/api/notes/weeks", "weeks", "How the last weeks went", notes.Of, plain(notes.Service.KitchenHistory))
 	operation(s, api, get, "/api/drinks/{id}/history", "history", "How a drink went, batch by batch", notes.Of, byID(notes.Service.History))
 	operation(s, api, get, "/api/batches/{id}", "batch", "All there is of a batch", notes.Of, byID(notes.Service.BatchPage))
 	act(s, api, put, "/api/batches/{id}", "correct-batch", "Put a batch right", undoable, notes.Of, on(notes.Service.CorrectBatch))

@@ -202,3 +202,32 @@ func TestWhatTheWeekWasWorth(t *testing.T) {
 	assert.Equal(t, "2026-11-23", before.After)
 	c.refused("GET", "/api/notes/week?of=2026-12-24", nil)
 }
+
+// The kitchen's weeks stand beside one another from the first in which anything was made.
+func TestWeeksStandBesideOneAnother(t *testing.T) {
+	t.Parallel()
+	c, bottles := recorded(t)
+	assert.Empty(t, call[notes.KitchenHistory](c, "GET", "/api/notes/weeks", nil).Charts, "one week is no line")
+	c.now = c.now.AddDate(0, 0, 7)
+	call[shelf.Bottle](c, "POST", fmt.Sprintf("/api/bottles/%d/pours", bottles[0].ID), shelf.Poured{ML: 50})
+	h := call[notes.KitchenHistory](c, "GET", "/api/notes/weeks", nil)
+	require.Len(t, h.Weeks, 2)
+	assert.Equal(t, []float64{150, 50}, []float64{h.Weeks[0].DrunkML, h.Weeks[1].DrunkML})
+	require.GreaterOrEqual(t, len(h.Charts), 2)
+	assert.Equal(t, []notes.Dot{{X: 0, Y: 1}, {X: 1, Y: 50. / 150}}, h.Charts[1].Dots)
+}
+
+// What was tasted blind stays with both versions where the change is one of its own.
+func TestATrialStaysWithBothVersions(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	drink, bottles := tastedMilk(t, c)
+	batch := fmt.Sprintf("/api/batches/%d", bottles[0].BatchID)
+	call[notes.NextMade](c, "POST", batch+"/next-version", notes.Accepted{Taste: notes.Taste{Sweet: 1}, Accept: []string{"too-sweet/sweetness"}})
+	assert.Equal(t, []int{2}, call[notes.BatchPage](c, "GET", batch, nil).Others)
+	call[notes.JarsToFill](c, "POST", batch+"/trials", notes.NewTrial{Changed: "less maple", Jars: 3, Other: 2})
+	trials := call[notes.History](c, "GET", fmt.Sprintf("/api/drinks/%d/history", drink.ID), nil).Trials
+	require.Len(t, trials, 1)
+	assert.Equal(t, [2]int{1, 2}, [2]int{trials[0].Version, trials[0].Other})
+	c.refused("POST", batch+"/trials", notes.NewTrial{Changed: "less maple", Jars: 2, Other: 9})
+}

@@ -25,6 +25,7 @@ type BatchPage struct {
 	Spells     []TooWarm            `json:"spells" doc:"when the fridge was too warm while it stood there"`
 	Tastings   []Tasted             `json:"tastings" doc:"the earliest first"`
 	Photos     []Photo              `json:"photos"`
+	Others     []int                `json:"others" doc:"numbers of the drink's other versions, the newest first"`
 	Trials     []BlindTrial         `json:"trials"`
 	CreatedAt  time.Time            `json:"createdAt"`
 }
@@ -73,7 +74,7 @@ func (s Service) BatchPage(id int64) (BatchPage, error) {
 	}
 	out := BatchPage{
 		PulpG: b.PulpG, DriedPulpG: b.DriedPulpG, Notes: b.Notes, Currency: settings.Currency, Used: app.OrEmpty(b.Used), Times: planning.TakenInWords(b.Times),
-		Bottles: []Became{}, Spells: []TooWarm{}, Tastings: []Tasted{}, Photos: []Photo{}, CreatedAt: b.CreatedAt,
+		Bottles: []Became{}, Spells: []TooWarm{}, Tastings: []Tasted{}, Photos: []Photo{}, Others: []int{}, CreatedAt: b.CreatedAt,
 	}
 	made := summed(b, poured)
 	for _, x := range b.Bottles {
@@ -83,6 +84,15 @@ func (s Service) BatchPage(id int64) (BatchPage, error) {
 		out.Tastings = append(out.Tastings, tastedOf(t))
 	}
 	out.BatchLine = lineOf(&made)
+	drink, err := s.store.Drink(b.DrinkID)
+	if err != nil {
+		return out, err
+	}
+	for _, v := range drink.Versions {
+		if v.ID != b.VersionID {
+			out.Others = append(out.Others, v.Number)
+		}
+	}
 	photos, err := s.store.Photos(id)
 	if err != nil {
 		return out, err

@@ -221,7 +221,7 @@ type Tally struct {
 
 // Chart is one small chart: its values along the batches, 0 at the foot and 1 at the top.
 type Chart struct {
-	Figure string  `json:"figure" enum:"yield,stars,cost,sweetness,waste"`
+	Figure string  `json:"figure" enum:"yield,stars,cost,sweetness,waste,made,drunk,thrown,saved"`
 	Low    float64 `json:"low" doc:"at the foot"`
 	High   float64 `json:"high" doc:"at the top"`
 	Last   float64 `json:"last"`
@@ -229,7 +229,7 @@ type Chart struct {
 	Dots   []Dot   `json:"dots"`
 }
 
-// Dot is one batch on a chart.
+// Dot is one batch on a chart, or one week.
 type Dot struct {
 	X     float64 `json:"x" doc:"0 the first batch, 1 the last"`
 	Y     float64 `json:"y"`
@@ -336,7 +336,7 @@ const leastWide = .1
 
 func (c *Chart) widen() {
 	if c.Figure == "stars" {
-		c.Low, c.High = 0, 5
+		c.Low, c.High = 0, mostStars
 		return
 	}
 	middle := (c.Low + c.High) / 2

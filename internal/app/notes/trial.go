@@ -20,6 +20,7 @@ type BlindTrial struct {
 	BatchID  int64          `json:"batchID"`
 	Version  int            `json:"version" doc:"of the batch it was poured from"`
 	MadeOn   string         `json:"madeOn"`
+	Other    int            `json:"other" doc:"the version that has the change; 0 where none has"`
 	Changed  string         `json:"changed" doc:"what differs, in the cook's words"`
 	Letters  []string       `json:"letters" doc:"on the jars"`
 	Verdicts []TrialVerdict `json:"verdicts"`
@@ -46,6 +47,7 @@ type TrialAnswer struct {
 // NewTrial is a change to be tasted blind.
 type NewTrial struct {
 	Changed string `json:"changed" minLength:"1" maxLength:"200" doc:"what differs, such as: with a pinch of salt"`
+	Other   int    `json:"other,omitempty" minimum:"0" doc:"the number of the version that has the change; 0 where none has it yet"`
 	Jars    int    `json:"jars" enum:"2,3" doc:"two to compare, three to find the odd one"`
 }
 
@@ -67,11 +69,36 @@ func (s Service) StartTrial(batchID int64, in NewTrial) (JarsToFill, error) {
 	if changed == "" {
 		return JarsToFill{}, fault.New("changed", "", "change-needed")
 	}
-	t := store.Trial{BatchID: batchID, Changed: changed, Jars: record.Jars(in.Jars, rand.IntN), Verdicts: []record.Verdict{}}
+	other, err := s.otherVersion(batchID, in.Other)
+	if err != nil {
+		return JarsToFill{}, err
+	}
+	t := store.Trial{BatchID: batchID, VersionID: other, Changed: changed, Jars: record.Jars(in.Jars, rand.IntN), Verdicts: []record.Verdict{}}
 	if err := s.store.MakeTrial(&t); err != nil {
 		return JarsToFill{}, err
 	}
 	return s.filling(&t)
+}
+
+// otherVersion is the version of a batch's drink that has a number; 0 for none.
+func (s Service) otherVersion(batchID int64, number int) (id int64, err error) {
+	if number == 0 {
+		return 0, nil
+	}
+	b, err := s.store.Batch(batchID)
+	if err != nil {
+		return 0, err
+	}
+	drink, err := s.store.Drink(b.DrinkID)
+	if err != nil {
+		return 0, err
+	}
+	for _, v := range drink.Versions {
+		if v.Number == number {
+			return v.ID, nil
+		}
+	}
+	return 0, store.ErrNotFound
 }
 
 func (s Service) filling(t *store.Trial) (JarsToFill, error) {
@@ -183,6 +210,17 @@ func (s Service) presentTrial(t *store.Trial) (BlindTrial, error) {
 		return BlindTrial{}, err
 	}
 	out := BlindTrial{ID: t.ID, BatchID: t.BatchID, Version: b.Version.Number, MadeOn: b.MadeOn, Changed: t.Changed, Letters: []string{}, Verdicts: []TrialVerdict{}, Opened: t.OpenedAt != nil, At: t.CreatedAt}
+	if t.VersionID != 0 {
+		drink, err := s.store.Drink(b.DrinkID)
+		if err != nil {
+			return out, err
+		}
+		for _, v := range drink.Versions {
+			if v.ID == t.VersionID {
+				out.Other = v.Number
+			}
+		}
+	}
 	for _, j := range t.Jars {
 		out.Letters = append(out.Letters, j.Letter)
 	}

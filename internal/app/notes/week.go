@@ -110,3 +110,72 @@ func (s Service) weekDrinks(from, before time.Time) ([]record.WeekDrink, error) 
 	}
 	return out, nil
 }
+
+// weeksShown are the weeks of the kitchen's history.
+const weeksShown = 13
+
+// KitchenHistory is how the weeks went, the earliest first.
+type KitchenHistory struct {
+	Currency string  `json:"currency"`
+	Weeks    []Week  `json:"weeks"`
+	Charts   []Chart `json:"charts"`
+}
+
+// KitchenHistory is how the last weeks went.
+func (s Service) KitchenHistory() (KitchenHistory, error) {
+	this, err := s.Week("")
+	if err != nil {
+		return KitchenHistory{}, err
+	}
+	out := KitchenHistory{Currency: this.Currency, Weeks: []Week{this}, Charts: []Chart{}}
+	for len(out.Weeks) < weeksShown {
+		before, err := s.Week(out.Weeks[0].Before)
+		if err != nil {
+			return out, err
+		}
+		out.Weeks = append([]Week{before}, out.Weeks...)
+	}
+	for len(out.Weeks) > 1 && len(out.Weeks[0].Drinks) == 0 { // before anything was made
+		out.Weeks = out.Weeks[1:]
+	}
+	for _, c := range []struct {
+		figure string
+		of     func(Week) (float64, bool)
+	}{
+		{"made", func(w Week) (float64, bool) { return w.MadeML, true }},
+		{"drunk", func(w Week) (float64, bool) { return w.DrunkML, true }},
+		{"thrown", func(w Week) (float64, bool) { return w.ThrownML, true }},
+		{"saved", func(w Week) (float64, bool) { return w.Saved, true }},
+		{"stars", func(w Week) (float64, bool) { return w.Stars, w.Tasted > 0 }},
+	} {
+		if chart, ok := weekChart(out.Weeks, c.figure, c.of); ok {
+			out.Charts = append(out.Charts, chart)
+		}
+	}
+	return out, nil
+}
+
+// weekChart draws one figure over the weeks; those of amounts stand on nothing.
+func weekChart(weeks []Week, figure string, of func(Week) (float64, bool)) (Chart, bool) {
+	chart := Chart{Figure: figure, Aim: -1, Dots: []Dot{}}
+	for n, w := range weeks {
+		v, has := of(w)
+		if !has {
+			continue
+		}
+		chart.Low, chart.High, chart.Last = min(chart.Low, v), max(chart.High, v), v
+		chart.Dots = append(chart.Dots, Dot{X: float64(n) / float64(max(1, len(weeks)-1)), Y: v})
+	}
+	if len(chart.Dots) < 2 || chart.High == chart.Low {
+		return chart, false
+	}
+	if figure == "stars" {
+		chart.Low, chart.High = 0, mostStars
+	}
+	for n := range chart.Dots {
+		chart.Dots[n].Y = chart.at(chart.Dots[n].Y)
+	}
+	return chart, true
+}
+
+const mostStars = 5

@@ -35,6 +35,7 @@ type Plan struct {
 	Bowls    []Bowl         `json:"bowls" doc:"what soaks to be drawn from"`
 	Soakable []Named        `json:"soakable" doc:"what can stand in a bowl"`
 	Calendar string         `json:"calendar" doc:"the path of the calendar"`
+	OwnPace  bool           `json:"ownPace" doc:"times of work by hand go by the kitchen's own batches"`
 }
 
 // PlanItem is a drink on the plan.
@@ -161,6 +162,7 @@ func (s Service) presentPlan(items []store.PlanItem) (Plan, error) {
 	p.More = max(0, dueBy(p.Next, endOfDay(l.Now))-1)
 	p.To = p.To.Add(2 * time.Hour)
 	p.Quiet = s.quiet(quiet, p.From, p.To)
+	p.OwnPace = len(l.Room.Minutes) > 0
 	p.ToBuy, err = pantry.Of(s.Kitchen).ToBuy(needs, l.Ways)
 	p.Bill = pantry.BillOf(p.ToBuy)
 	return p, err

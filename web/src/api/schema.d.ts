@@ -775,6 +775,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/notes/weeks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How the last weeks went */
+        get: operations["weeks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/nudges": {
         parameters: {
             query?: never;
@@ -2295,6 +2312,8 @@ export interface components {
             measuredML?: number;
             /** @description the cook's own */
             notes: string;
+            /** @description numbers of the drink's other versions, the newest first */
+            others: number[];
             /**
              * Format: double
              * @description what a litre cost; 0 where it is not known
@@ -2393,6 +2412,11 @@ export interface components {
             letters: string[];
             madeOn: string;
             opened: boolean;
+            /**
+             * Format: int64
+             * @description the version that has the change; 0 where none has
+             */
+            other: number;
             verdicts: components["schemas"]["TrialVerdict"][];
             /**
              * Format: int64
@@ -2727,7 +2751,7 @@ export interface components {
             aim: number;
             dots: components["schemas"]["Dot"][];
             /** @enum {string} */
-            figure: "yield" | "stars" | "cost" | "sweetness" | "waste";
+            figure: "yield" | "stars" | "cost" | "sweetness" | "waste" | "made" | "drunk" | "thrown" | "saved";
             /**
              * Format: double
              * @description at the top
@@ -3437,6 +3461,11 @@ export interface components {
             /** Format: int64 */
             wholeDays: number;
         };
+        KitchenHistory: {
+            charts: components["schemas"]["Chart"][];
+            currency: string;
+            weeks: components["schemas"]["Week"][];
+        };
         Label: {
             /** Format: double */
             carbohydrateG: number;
@@ -3719,6 +3748,11 @@ export interface components {
              * @enum {integer}
              */
             jars: 2 | 3;
+            /**
+             * Format: int64
+             * @description the number of the version that has the change; 0 where none has it yet
+             */
+            other?: number;
         };
         Next: {
             findings: components["schemas"]["Finding"][];
@@ -4149,6 +4183,8 @@ export interface components {
             next: components["schemas"]["NextStep"][];
             /** Format: date-time */
             now: string;
+            /** @description times of work by hand go by the kitchen's own batches */
+            ownPace: boolean;
             /** @description no plan lies nearer to the ideal lengths; false where it is the best found in the time */
             proved: boolean;
             /** @description when nothing needs hands */
@@ -5724,6 +5760,7 @@ export type JarFill = components['schemas']['JarFill'];
 export type JarsToFill = components['schemas']['JarsToFill'];
 export type Jug = components['schemas']['Jug'];
 export type Keeps = components['schemas']['Keeps'];
+export type KitchenHistory = components['schemas']['KitchenHistory'];
 export type Label = components['schemas']['Label'];
 export type Ladder = components['schemas']['Ladder'];
 export type LearnedFigure = components['schemas']['LearnedFigure'];
@@ -7538,6 +7575,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Week"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    weeks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitchenHistory"];
                 };
             };
             /** @description Error */

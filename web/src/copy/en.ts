@@ -934,6 +934,7 @@ export const en = {
     deleteThePrice: 'Delete the price',
   },
   plan: {
+    ownPace: 'Times of work by hand go by your own batches.',
     runsLow: ' · running low',
     atASetTime: 'at a set time',
     asSoonAsPossibleStarting: 'as soon as possible, starting now',
@@ -1402,6 +1403,13 @@ export const en = {
     copyOf: (name: Said) => `${name}, copy`,
   },
   notes: {
+    lastWeeks: 'The last weeks',
+    weekByWeek: 'Week by week',
+    weeksLabel: (name: Said, count: number, low: Said, high: Said, last: Said) =>
+      `${name} over ${counted(count, 'week', 'weeks')}: from ${low} to ${high}, last ${last}`,
+    itIs: 'It is',
+    noVersionYet: 'no version yet',
+    versionNumber: (n: Said) => `version ${n}`,
     photos: 'Photos',
     photoOf: (n: number, name: Said) => `Photo ${n} of ${name}`,
     deletePhoto: (n: number) => `Delete photo ${n}`,
@@ -1554,6 +1562,10 @@ export const en = {
     holdsTheChange: (letters: Said, what: Said) => `${letters}: ${what}.`,
     deleteBlind: 'Delete this blind tasting',
     chartNames: {
+      made: 'made',
+      drunk: 'drunk',
+      thrown: 'thrown away',
+      saved: 'saved',
       yield: 'yield',
       stars: 'rating',
       cost: 'cost a litre',
@@ -1567,6 +1579,7 @@ export const en = {
     allOf: (name: Said) => `All about ${name}`,
     versions: 'Versions',
     heads: {
+      week: 'Week of',
       drink: 'Drink',
       version: 'Version',
       batches: 'Batches',

@@ -972,6 +972,7 @@ export const es: typeof en = {
     deleteThePrice: 'Borrar el precio',
   },
   plan: {
+    ownPace: 'Los tiempos de trabajo a mano siguen tus propias tandas.',
     runsLow: ' · queda poco',
     atASetTime: 'a una hora fija',
     asSoonAsPossibleStarting: 'cuanto antes, empezando ahora',
@@ -1443,6 +1444,13 @@ export const es: typeof en = {
     copyOf: (name: Said) => `${name}, copia`,
   },
   notes: {
+    lastWeeks: 'Las últimas semanas',
+    weekByWeek: 'Semana a semana',
+    weeksLabel: (name: Said, count: number, low: Said, high: Said, last: Said) =>
+      `${name} en ${counted(count, 'semana', 'semanas')}: de ${low} a ${high}, la última ${last}`,
+    itIs: 'Es',
+    noVersionYet: 'ninguna versión todavía',
+    versionNumber: (n: Said) => `la versión ${n}`,
     photos: 'Fotos',
     photoOf: (n: number, name: Said) => `Foto ${n} de ${name}`,
     deletePhoto: (n: number) => `Eliminar la foto ${n}`,
@@ -1594,6 +1602,10 @@ export const es: typeof en = {
     holdsTheChange: (letters: Said, what: Said) => `${letters}: ${what}.`,
     deleteBlind: 'Eliminar esta cata a ciegas',
     chartNames: {
+      made: 'hecho',
+      drunk: 'bebido',
+      thrown: 'tirado',
+      saved: 'ahorrado',
       yield: 'rendimiento',
       stars: 'nota',
       cost: 'coste por litro',
@@ -1607,6 +1619,7 @@ export const es: typeof en = {
     allOf: (name: Said) => `Todo sobre ${name}`,
     versions: 'Versiones',
     heads: {
+      week: 'Semana del',
       drink: 'Bebida',
       version: 'Versión',
       batches: 'Tandas',

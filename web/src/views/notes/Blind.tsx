@@ -6,6 +6,7 @@ import { copy } from '../../copy'
 import { Button, IconButton } from '../../ui/Button'
 import { ErrorText, Field } from '../../ui/Field'
 import { inWords } from '../../ui/format'
+import { Select } from '../../ui/Select'
 import { ToggleGroup } from '../../ui/ToggleGroup'
 import { Tray } from '../../ui/Tray'
 import { JudgeForm } from './JudgeForm'
@@ -20,7 +21,7 @@ export function Blind({ b }: { b: BatchPage }) {
         <h2 className="text-xl">{copy.notes.blind}</h2>
         <p className="text-note text-mute">{copy.notes.blindIntro}</p>
       </div>
-      {filling ? <FillJars jars={filling} onDone={() => fill(undefined)} /> : <Begin id={b.id} onBegun={fill} />}
+      {filling ? <FillJars jars={filling} onDone={() => fill(undefined)} /> : <Begin b={b} onBegun={fill} />}
       <ul className="grid gap-2">
         {b.trials
           .filter((t) => t.id !== filling?.trial.id)
@@ -32,9 +33,10 @@ export function Blind({ b }: { b: BatchPage }) {
   )
 }
 
-function Begin({ id, onBegun }: { id: number; onBegun: (jars: JarsToFill) => void }) {
+function Begin({ b, onBegun }: { b: BatchPage; onBegun: (jars: JarsToFill) => void }) {
   const [changed, setChanged] = useState('')
   const [jars, setJars] = useState('2')
+  const [other, setOther] = useState('0')
   const recordChanged = useRecordChanged()
   const start = query.useMutation('post', '/api/batches/{id}/trials', { onSuccess: recordChanged })
   return (
@@ -42,8 +44,8 @@ function Begin({ id, onBegun }: { id: number; onBegun: (jars: JarsToFill) => voi
       className="grid gap-2"
       onSubmit={(e) => {
         e.preventDefault()
-        const body = { changed, jars: Number(jars) as 2 | 3 }
-        start.mutate({ params: { path: { id } }, body }, { onSuccess: onBegun })
+        const body = { changed, jars: Number(jars) as 2 | 3, other: Number(other) }
+        start.mutate({ params: { path: { id: b.id } }, body }, { onSuccess: onBegun })
       }}
     >
       <Field
@@ -64,6 +66,17 @@ function Begin({ id, onBegun }: { id: number; onBegun: (jars: JarsToFill) => voi
           chosen={jars}
           onToggle={setJars}
         />
+        {b.others.length > 0 && (
+          <Select
+            label={copy.notes.itIs}
+            value={other}
+            choices={[
+              { value: '0', label: copy.notes.noVersionYet },
+              ...b.others.map((n) => ({ value: String(n), label: copy.notes.versionNumber(n) })),
+            ]}
+            onChange={setOther}
+          />
+        )}
         <Button type="submit" disabled={start.isPending}>
           {copy.notes.startBlind}
         </Button>

@@ -6,6 +6,7 @@ import { inWords, toMillilitres } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
 import { Tray } from '../../ui/Tray'
 import { Charts } from './Charts'
+import { Compare } from './Compare'
 import { Gap } from './Gap'
 import { BatchTable, VersionTable } from './tables'
 
@@ -40,6 +41,7 @@ export function DrinkHistory({ id }: { id: number }) {
         <Tray label={copy.notes.batches} className="overflow-x-auto">
           <BatchTable h={h} />
         </Tray>
+        <Compare h={h} />
         <div className="grid gap-4">
           <Gap lines={h.gap} />
           <Trials h={h} />
@@ -59,6 +61,7 @@ function Trials({ h }: { h: History }) {
           <li key={t.id} className="border-line border-t py-2 text-note first:mt-2">
             <Link href={`/notes/batch/${t.batchID}`} className="underline">
               <b>{t.changed}</b> · {copy.notes.version(t.version)}
+              {t.other > 0 && ` · ${copy.notes.version(t.other)}`}
             </Link>
             {t.answer
               ? ` ${copy.notes.holdsTheChange(inWords(t.answer.withChange.map(copy.notes.jar)), t.changed)} ${t.answer.text}`

@@ -9,6 +9,7 @@ import { Notice } from '../../ui/Notice'
 import { Table } from '../../ui/Table'
 import { Tray } from '../../ui/Tray'
 import { orDash } from './tables'
+import { Weeks } from './Weeks'
 
 /** Week is what a week was worth, to be read on the page and to be printed on one. */
 export function Week() {
@@ -39,6 +40,7 @@ export function Week() {
       <Tray label={copy.notes.weekDrinks} className="overflow-x-auto print:overflow-visible">
         {w.drinks.length === 0 ? <p>{copy.notes.quietWeek}</p> : <Drinks w={w} />}
       </Tray>
+      <Weeks />
     </main>
   )
 }

@@ -13,6 +13,12 @@ export function toFigure(figure: Chart['figure'], v: number, currency: string): 
       return copy.notes.perL(toMoney(v, currency))
     case 'sweetness':
       return copy.notes.gramsIn100(toTenth(v))
+    case 'made':
+    case 'drunk':
+    case 'thrown':
+      return toMillilitres(v)
+    case 'saved':
+      return toMoney(v, currency)
     case 'waste':
       return copy.notes.percent(toWhole(v))
   }

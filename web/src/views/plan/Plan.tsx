@@ -35,6 +35,7 @@ export function PlanView() {
           {shown.items.length > 0 && (
             <p className="text-note text-mute">
               {shown.proved ? copy.plan.thisIsTheBestPossible : copy.plan.thisIsTheBestPlan}
+              {shown.ownPace && ` ${copy.plan.ownPace}`}
             </p>
           )}
         </div>

@@ -4,6 +4,7 @@ import { useStory } from '../../api/hooks'
 import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { toDayAndMonth } from '../../ui/format'
+import { LinkButton } from '../../ui/LinkButton'
 import { Tray } from '../../ui/Tray'
 import { StoryDialog } from './StoryDialog'
 
@@ -35,7 +36,10 @@ export function GoneBottle({ id }: { id: number }) {
         {copy.shelf.ifYouStillHaveIt}
       </p>
       <div>
-        <Button onClick={() => setOpen(true)}>{copy.shelf.historyHeading}</Button>
+        <Button onClick={() => setOpen(true)}>{copy.shelf.historyHeading}</Button>{' '}
+        {b.tasted === 0 && b.state !== 'thrown out' && (
+          <LinkButton href={`/notes/batch/${b.batchID}?bottle=${b.id}`}>{copy.notes.howWasIt}</LinkButton>
+        )}
       </div>
       {open && <StoryDialog id={id} onClose={() => setOpen(false)} />}
     </Tray>
