@@ -45,7 +45,7 @@ type RowsProps = {
 /** ChartRows are a line a figure, its name before it and its last value behind. */
 export function ChartRows({ charts, currency, label, from, to }: RowsProps) {
   return (
-    <div>
+    <div className="max-w-3xl">
       <ul className="grid gap-1">
         {charts.map((c) => (
           <Row key={c.figure} c={c} currency={currency} label={label} />

@@ -31,20 +31,22 @@ export function DrinkHistory({ id }: { id: number }) {
         </p>
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-2">
-        <Tray label={copy.notes.history}>
-          <h2 className="text-xl">{copy.notes.history}</h2>
-          <Charts history={h} />
-        </Tray>
-        <Tray label={copy.notes.versions} className="overflow-x-auto">
-          <VersionTable h={h} />
-        </Tray>
-        <Tray label={copy.notes.batches} className="overflow-x-auto">
-          <BatchTable h={h} />
-        </Tray>
-        <Compare h={h} />
-        <div className="grid gap-4">
+        <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
+          <Tray label={copy.notes.history}>
+            <h2 className="text-xl">{copy.notes.history}</h2>
+            <Charts history={h} />
+          </Tray>
+          <Tray label={copy.notes.versions} className="overflow-x-auto">
+            <VersionTable h={h} />
+          </Tray>
+          <Tray label={copy.notes.batches} className="overflow-x-auto">
+            <BatchTable h={h} />
+          </Tray>
+        </div>
+        <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
           <Gap lines={h.gap} />
           <Trials h={h} />
+          <Compare h={h} />
         </div>
       </div>
     </main>
