@@ -235,7 +235,11 @@ func (w *Working) constants(b *Batch) {
 		add("skimmed", "", b.Made.Balance.Skimmed.MassG(), 0)
 	}
 	if w.Figure == YieldFigure && b.Made.SolidsG > 0 && b.Method.Strainer != process.None {
-		add("spread", "", b.Method.Spread()/b.Method.Held(), 0)
+		code := "spread"
+		if b.Method.HeldRange > 0 {
+			code = "spread-learned"
+		}
+		add(code, "", b.Method.Spread()/b.Method.Held(), 0)
 	}
 }
 

@@ -475,3 +475,23 @@ func TestWhatDrinksUseIsKeptWhole(t *testing.T) {
 	assert.InDelta(t, before.Per100mL.SugarsG, after.Per100mL.SugarsG, 1e-9)
 	assert.InDelta(t, before.Lines[2].MassG, after.Lines[2].MassG, 1e-9)
 }
+
+// A label names what the equipment was used for besides, of late.
+func TestALabelNamesWhatTheEquipmentWasUsedFor(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	_, bottles := tastedMilk(t, c)
+	labels := func() []shelf.BottleLabel {
+		return call[[]shelf.BottleLabel](c, "GET", fmt.Sprintf("/api/labels?ids=%d", bottles[0].ID), nil)
+	}
+	assert.Empty(t, labels()[0].Equipment)
+	other := call[bench.Drink](c, "POST", "/api/drinks", bench.NewDrink{Name: "Walnut milk"})
+	f := kitchen.New("us")
+	f.Lines = []kitchen.Line{{Key: "a", Ingredient: "Walnuts", Amount: "1 cup"}, {Key: "w", Ingredient: "Water", Amount: "4 cups"}}
+	call[bench.Drink](c, "PUT", fmt.Sprintf("/api/drinks/%d/draft", other.ID), bench.Draft{Name: other.Name, Recipe: f, Revision: other.Revision})
+	call[[]shelf.Bottle](c, "POST", fmt.Sprintf("/api/drinks/%d/batches", other.ID), shelf.NewBatch{Bottles: []shelf.NewBottle{{VolumeML: 300, Place: "fridge"}}})
+	assert.Equal(t, []string{"walnut"}, labels()[0].Equipment)
+	assert.Equal(t, []string{"almond"}, labels()[0].Allergens)
+	c.now = c.now.AddDate(0, 0, 90)
+	assert.Empty(t, labels()[0].Equipment)
+}

@@ -81,6 +81,27 @@ func TestWhatIsLeftOpenStandsOnTheShelf(t *testing.T) {
 	assert.InDelta(t, 100, packs[0].LeftG, 15)
 }
 
+// What was brewed and not used stands there as well.
+func TestADecoctionsLeftoverStandsOnTheShelf(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	drink := call[bench.Drink](c, "POST", "/api/drinks", bench.NewDrink{Name: "Root brew"})
+	f := kitchen.New("us")
+	f.BrewPct = 60
+	f.Lines = []kitchen.Line{
+		{Key: "a", Ingredient: "Almonds", Amount: "1 cup"}, {Key: "w", Ingredient: "Water", Amount: "3 cups"},
+		{Key: "h", Ingredient: "Herb powder for brewing", Amount: "20 g", Stage: "brew"}, {Key: "b", Ingredient: "Water", Amount: "500 mL", Stage: "brew"},
+	}
+	call[bench.Drink](c, "PUT", fmt.Sprintf("/api/drinks/%d/draft", drink.ID), bench.Draft{Name: drink.Name, Recipe: f, Revision: drink.Revision})
+	r := call[bench.Reckoning](c, "POST", "/api/reckonings", bench.ToReckon{Name: drink.Name, Recipe: f})
+	require.Greater(t, r.LeftoverML, 100.)
+	call[[]shelf.Bottle](c, "POST", fmt.Sprintf("/api/drinks/%d/batches", drink.ID), shelf.NewBatch{Anyway: true, Bottles: []shelf.NewBottle{{VolumeML: 500, Place: "fridge"}}})
+	packs := call[shelf.Shelf](c, "GET", "/api/shelf", nil).Packs
+	require.Len(t, packs, 1)
+	assert.Equal(t, "decoction", packs[0].Ingredient)
+	assert.InDelta(t, r.LeftoverML, packs[0].LeftG, 1)
+}
+
 // What a label says goes before the row that ships; a longer life does not.
 func TestARowThatShipsIsAdjusted(t *testing.T) {
 	t.Parallel()

@@ -1,6 +1,8 @@
 package store
 
 import (
+	"time"
+
 	"gorm.io/gorm"
 
 	"plushladle/core/keep"
@@ -72,4 +74,11 @@ func (s *Store) AddPour(p Pour) error {
 // ChangePour writes one anew; what its bottle holds stays as it is.
 func (s *Store) ChangePour(p Pour) error {
 	return removed(s.db.Model(&Pour{}).Where("id = ? AND bottle_id = ?", p.ID, p.BottleID).Updates(map[string]any{"ml": p.ML, "poured_at": p.PouredAt}))
+}
+
+// AllergensSince are the codes of all allergens that bottles held which were filled since a moment.
+func (s *Store) AllergensSince(since time.Time) ([]string, error) {
+	var out []string
+	err := s.db.Raw("SELECT DISTINCT a.value FROM bottles b, json_each(b.allergens) a WHERE b.created_at >= ? ORDER BY a.value", since).Scan(&out).Error
+	return out, err
 }

@@ -35,7 +35,7 @@ func Constant(c reckon.Constant) string {
 		return phrase("constant-held", upper(Strainer(c.Of)), c.Value)
 	case "held-learned":
 		return phrase("constant-held-learned", upper(Strainer(c.Of)), c.Value, c.With)
-	case "walls", "spread":
+	case "walls", "spread", "spread-learned":
 		return phrase("constant-"+c.Code, 100*c.Value)
 	case "evaporated":
 		return phrase("constant-evaporated", c.With, c.Value)

@@ -3,6 +3,7 @@ package shelf
 import (
 	"fmt"
 	"math"
+	"slices"
 	"strconv"
 	"strings"
 
@@ -26,16 +27,25 @@ type BottleLabel struct {
 	Dilution  string   `json:"dilution" doc:"how it is let down, and what goes into the glass; empty where it is drunk as it is"`
 	Shake     string   `json:"shake"`
 	Allergens []string `json:"allergens"`
+	Equipment []string `json:"equipment" doc:"allergens of other drinks made here of late, that this one does not contain"`
 	Missing   []string `json:"missing" doc:"lines of the drink that no figure counts"`
 	Path      string   `json:"path" doc:"of the bottle's page; its QR code holds it with the kitchen's own address"`
 	QR        string   `json:"qr" doc:"the path of the code's picture"`
 }
+
+// equipmentDays is how far back other drinks count of which something may cling to blender and
+// bag (a judgement: two months).
+const equipmentDays = 60
 
 // maxLabels is as many as are printed at once.
 const maxLabels = 60
 
 func (s Service) Labels(ids string) ([]BottleLabel, error) {
 	out := []BottleLabel{}
+	handled, err := s.store.AllergensSince(s.Now().AddDate(0, 0, -equipmentDays))
+	if err != nil {
+		return nil, err
+	}
 	for _, text := range strings.Split(ids, ",") {
 		id, err := strconv.ParseInt(strings.TrimSpace(text), 10, 64)
 		if err != nil || len(out) >= maxLabels {
@@ -49,6 +59,11 @@ func (s Service) Labels(ids string) ([]BottleLabel, error) {
 		if err != nil {
 			return nil, err
 		}
+		for _, a := range handled {
+			if !slices.Contains(kept.Allergens, a) {
+				label.Equipment = append(label.Equipment, wording.Allergen(a))
+			}
+		}
 		out = append(out, label)
 	}
 	return out, nil
@@ -61,7 +76,7 @@ func (s Service) label(kept *store.Bottle) (BottleLabel, error) {
 	}
 	out := BottleLabel{
 		BottleID: b.ID, Name: b.DrinkName, MadeOn: b.MadeOn, UseBy: b.UseBy, VolumeML: b.LeftML,
-		Servings: servingWords(b.Servings, b.ServingML), Shake: wording.Say("shake"), Allergens: b.Allergens, Missing: []string{},
+		Servings: servingWords(b.Servings, b.ServingML), Shake: wording.Say("shake"), Allergens: b.Allergens, Equipment: []string{}, Missing: []string{},
 		Path: fmt.Sprintf("/shelf/%d", b.ID), QR: fmt.Sprintf("/api/bottles/%d/qr.png", b.ID),
 	}
 	d, _, err := s.Read(b.DrinkName, kept.Batch.Version.Recipe)

@@ -8,6 +8,7 @@ import (
 
 // Store is the little this area needs of what is kept.
 type Store interface {
+	AllergensSince(since time.Time) ([]string, error)
 	Bottle(id int64) (*store.Bottle, error)
 	Drink(id int64) (*store.Drink, error)
 	EachTemperature(take func(store.Temperature) bool) error

@@ -2549,6 +2549,8 @@ export interface components {
             bottleID: number;
             /** @description how it is let down, and what goes into the glass; empty where it is drunk as it is */
             dilution: string;
+            /** @description allergens of other drinks made here of late, that this one does not contain */
+            equipment: string[];
             madeOn: string;
             /** @description lines of the drink that no figure counts */
             missing: string[];

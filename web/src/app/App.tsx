@@ -103,8 +103,8 @@ export function App() {
   if (isLocked && !kitchen.data) return <SignIn />
   return (
     <Tips delayDuration={400}>
-      <div className="mx-auto flex min-h-dvh max-w-[1280px] flex-col px-3 pb-4 max-sm:pb-20 sm:px-7">
-        <a href="#view" className="skip-link">
+      <div className="mx-auto flex min-h-dvh max-w-[1280px] flex-col px-3 pb-4 max-sm:pb-20 sm:px-7 print:m-0 print:block print:min-h-0 print:max-w-none print:p-0">
+        <a href="#view" className="skip-link print:hidden">
           {copy.app.skipToTheView}
         </a>
         {!isCooking && <Header onShowKeys={() => showKeys(true)} />}

@@ -1,130 +1,139 @@
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { Link, useSearch } from 'wouter'
 import { query } from '../../api/client'
 import type { BottleLabel } from '../../api/schema'
 import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
+import { Field } from '../../ui/Field'
 import { toDayAndMonth, toMillilitres } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
 import { Select } from '../../ui/Select'
-import { toPicture } from './labelPicture'
-
-/** Sheet is a sheet of labels, in mm. */
-type Sheet = {
-  name: string
-  wide: number
-  high: number
-  across: number
-  down: number
-  left: number
-  top: number
-  gap: number
-}
-
-const sheets: Record<string, Sheet> = {
-  '14': {
-    name: copy.shelf.a414LabelsOf99,
-    wide: 99.1,
-    high: 38.1,
-    across: 2,
-    down: 7,
-    left: 4.65,
-    top: 15.15,
-    gap: 2.5,
-  },
-  '21': {
-    name: copy.shelf.a421LabelsOf64,
-    wide: 63.5,
-    high: 38.1,
-    across: 3,
-    down: 7,
-    left: 7.2,
-    top: 15.15,
-    gap: 2.5,
-  },
-  '8': {
-    name: copy.shelf.a48LabelsOf99,
-    wide: 99.1,
-    high: 67.7,
-    across: 2,
-    down: 4,
-    left: 4.65,
-    top: 13.1,
-    gap: 2.5,
-  },
-  '1': { name: copy.shelf.single9050Mm, wide: 90, high: 50, across: 1, down: 1, left: 0, top: 0, gap: 0 },
-}
+import { LabelDrawing } from './LabelDrawing'
+import { savePNG, saveSVG } from './labelFiles'
+import { type Layout, layOut, type Words } from './labelLayout'
+import { pagesOf, placesOf, type Sheet, sheets } from './sheets'
+import { useMeasure } from './useMeasure'
 
 const choices = Object.entries(sheets).map(([value, s]) => ({ value, label: s.name }))
 
-/** Labels are the bottles' labels, to be printed or taken as pictures. */
+/** wordsOf is what is written on a bottle, what matters most first. */
+function wordsOf(l: BottleLabel): Words {
+  const small = [
+    { text: l.allergens.length > 0 ? copy.shelf.contains(l.allergens.join(', ')) : '', bold: true },
+    { text: l.missing.length > 0 ? copy.shelf.notCounted(l.missing.join(', ')) : '', bold: true },
+    { text: l.equipment.length > 0 ? copy.shelf.equipmentUsedFor(l.equipment.join(', ')) : '', bold: false },
+    { text: [l.shake, l.dilution].filter(Boolean).join('. '), bold: true },
+    { text: copy.shelf.madeAndVolume(toDayAndMonth(l.madeOn), toMillilitres(l.volumeML)), bold: false },
+    { text: l.servings, bold: false },
+  ]
+  return { name: l.name, useBy: copy.shelf.dateBy(toDayAndMonth(l.useBy)), small: small.filter((s) => s.text !== '') }
+}
+
+/** Labels are the bottles' labels to the millimetre, to be printed on a sheet that may be half used, or taken as pictures. */
 export function Labels() {
   const ids = new URLSearchParams(useSearch()).get('bottles') ?? ''
-  const [size, setSize] = useState('14')
+  const [size, setSize] = useState('a4-14')
+  const [typed, setStart] = useState('1')
   const labels = query.useQuery('get', '/api/labels', { params: { query: { ids } } })
-  const sheet = sheets[size] ?? sheets['14']
+  const measure = useMeasure()
+  const sheet = sheets[size]
   if (labels.error) return <Notice urgent>{labels.error.detail}</Notice>
-  if (!labels.data || !sheet) return null
-  const page = sheet.across * sheet.down === 1 ? `${sheet.wide}mm ${sheet.high}mm` : 'A4'
+  if (!labels.data || !sheet || !measure) return null
+  const places = placesOf(sheet)
+  const start = Number(typed)
+  const fits = Number.isInteger(start) && start >= 1 && start <= places
+  const laidOut = labels.data.map((label) => ({
+    label,
+    layout: layOut(wordsOf(label), sheet.wide, sheet.high, measure),
+  }))
   return (
-    <main className="grid justify-items-center gap-4 print:block">
-      <style>{`@page { size: ${page}; margin: 0 }`}</style>
-      <h1 className="sr-only">{copy.shelf.labels}</h1>
-      <div className="flex flex-wrap items-center gap-2 print:hidden">
+    <main className="grid grid-cols-[minmax(0,1fr)] justify-items-center gap-4 print:block">
+      <style>{`@page { size: ${sheet.paper.css}; margin: 0 }`}</style>
+      <h1 className="sr-only print:hidden">{copy.shelf.labels}</h1>
+      <div className="flex flex-wrap items-end gap-2 print:hidden">
         <Link href="/shelf" className="min-h-11 px-2 py-2 font-bold text-rim underline">
           {copy.shelf.backToTheShelf}
         </Link>
         <Select label={copy.shelf.labels} value={size} choices={choices} onChange={setSize} />
-        <Button primary onClick={() => window.print()}>
+        {places > 1 && (
+          <Field
+            label={copy.shelf.firstFreeLabel}
+            className="w-44"
+            inputMode="numeric"
+            value={typed}
+            error={fits ? undefined : copy.shelf.labelPlaces(places)}
+            onChange={(e) => setStart(e.target.value)}
+          />
+        )}
+        <Button primary disabled={!fits} onClick={() => window.print()}>
           {copy.shelf.print}
         </Button>
       </div>
-      <section
-        aria-label={copy.shelf.labelSheet}
-        // biome-ignore lint/a11y/noNoninteractiveTabindex: on a narrow screen it scrolls, also by the keyboard
-        tabIndex={0}
-        className="label-sheet"
-        style={{
-          gridTemplateColumns: `repeat(${sheet.across}, ${sheet.wide}mm)`,
-          gridAutoRows: `${sheet.high}mm`,
-          columnGap: `${sheet.gap}mm`,
-          padding: `${sheet.top}mm ${sheet.left}mm`,
-        }}
-      >
-        {labels.data.map((l) => (
-          <LabelCard key={l.bottleID} label={l} />
-        ))}
-      </section>
-      <ul className="flex flex-wrap gap-2 print:hidden">
-        {labels.data.map((l) => (
-          <li key={l.bottleID}>
-            <Button onClick={() => toPicture(l)}>{copy.shelf.pictureOfBottle(l.name, l.bottleID)}</Button>
-          </li>
-        ))}
-      </ul>
+      <Pages sheet={sheet} pages={pagesOf(sheet, laidOut, fits ? start : 1)} />
     </main>
   )
 }
 
-function LabelCard({ label }: { label: BottleLabel }) {
+type Laid = { label: BottleLabel; layout: Layout }
+
+/** Pages are the sheets as they are printed; on the screen each label has its files beside it. */
+function Pages({ sheet, pages }: { sheet: Sheet; pages: ReturnType<typeof pagesOf<Laid>> }) {
   return (
-    <article aria-label={copy.shelf.labelOfBottle(label.bottleID)} className="label">
-      <h2 className="label-name">{label.name}</h2>
-      <p className="label-date">
-        <span className="label-word">{copy.shelf.labelUseBy}</span> {toDayAndMonth(label.useBy)}
-      </p>
-      <div className="flex min-h-0 grow justify-between gap-2">
-        <div className="min-w-0">
-          <p>{copy.shelf.madeAndVolume(toDayAndMonth(label.madeOn), toMillilitres(label.volumeML))}</p>
-          <p>{label.servings}</p>
-          <p>
-            <b>{label.shake}.</b> {label.dilution && `${label.dilution}. `}
-            {label.allergens.length > 0 && <b>{copy.shelf.contains(label.allergens.join(', '))}</b>}
-            {label.missing.length > 0 && <b>{copy.shelf.notCounted(label.missing.join(', '))}</b>}
-          </p>
+    <section
+      aria-label={copy.shelf.labelSheet}
+      // biome-ignore lint/a11y/noNoninteractiveTabindex: on a narrow screen it scrolls, also by the keyboard
+      tabIndex={0}
+      className="label-pages"
+    >
+      {pages.map((page, n) => (
+        <div
+          // biome-ignore lint/suspicious/noArrayIndexKey: pages are their places
+          key={n}
+          className="label-page"
+          style={{ width: `${sheet.paper.wide}mm`, height: `${sheet.paper.high}mm` }}
+        >
+          {page.map((p) => (
+            <PlacedLabel key={p.label.label.bottleID} sheet={sheet} {...p.label} x={p.x} y={p.y} />
+          ))}
         </div>
-        <img src={label.qr} alt={copy.shelf.qrCodeToThePage(label.bottleID)} className="label-code" />
+      ))}
+    </section>
+  )
+}
+
+function PlacedLabel({ sheet, label, layout, x, y }: Laid & { sheet: Sheet; x: number; y: number }) {
+  const box = useRef<HTMLDivElement>(null)
+  const name = `label-${label.bottleID}`
+  const drawing = () => box.current?.querySelector('svg')
+  return (
+    <div ref={box} className="group absolute" style={{ left: `${x}mm`, top: `${y}mm` }}>
+      <LabelDrawing
+        layout={layout}
+        wide={sheet.wide}
+        high={sheet.high}
+        code={label.qr}
+        codeWords={copy.shelf.qrCodeToThePage(label.bottleID)}
+        name={copy.shelf.labelOfBottle(label.bottleID)}
+      />
+      <div className="absolute right-1 top-1 flex gap-1 opacity-0 focus-within:opacity-100 group-hover:opacity-100 print:hidden">
+        <Button
+          size="small"
+          aria-label={copy.shelf.fileOfBottle('PNG', label.name, label.bottleID)}
+          onClick={() => savePNG(layout, sheet.wide, sheet.high, label.qr, name)}
+        >
+          PNG
+        </Button>
+        <Button
+          size="small"
+          aria-label={copy.shelf.fileOfBottle('SVG', label.name, label.bottleID)}
+          onClick={() => {
+            const svg = drawing()
+            if (svg) saveSVG(svg, label.qr, name)
+          }}
+        >
+          SVG
+        </Button>
       </div>
-    </article>
+    </div>
   )
 }
