@@ -3,8 +3,8 @@
 package e2e
 
 import (
-	"bytes"
 	"context"
+	"fmt"
 	"os"
 	"path/filepath"
 	"strconv"
@@ -262,16 +262,30 @@ func TestACardIsPrintedOnOnePage(t *testing.T) {
 	p.sees("Recipe data (schema.org JSON-LD)", `"@type": "Recipe"`)
 	p.click("link", "Recipe card to print")
 	p.sees("Makes 732 mL", "Soak the pecans, 8 hours", "Contains pecan, coconut.", "148 g")
-	for _, paper := range []string{"A4", "A5"} {
-		p.click("combobox", "Paper size")
-		p.click("option", paper)
-		p.until(paper, func() bool {
-			return evaluate[bool](p, "((s) => !!document.querySelector(s))", "[data-paper="+paper+"]")
-		})
-		pdf := p.printed()
-		assert.Equal(t, 1, bytes.Count(pdf, []byte("/Type /Page\n")), paper)
-		box := map[string]string{"A4": "/MediaBox [0 0 594.95996 841.91998]", "A5": "/MediaBox [0 0 420 594.95996]"}[paper]
-		assert.True(t, bytes.Contains(pdf, []byte(box)), "%s, in points", paper)
+	read := pdfReader(t)
+	sizes := map[string][2]float64{"A4": {210, 297}, "A5": {148, 210}, "Letter": {215.9, 279.4}}
+	for drink := 1; drink <= 8; drink++ {
+		p.open(fmt.Sprintf("/bench/%d/card", drink))
+		p.sees("Ingredients", "Method")
+		for paper, size := range sizes {
+			p.click("combobox", "Paper size")
+			p.click("option", paper)
+			p.until(paper, func() bool {
+				return evaluate[bool](p, "((s) => !!document.querySelector(s))", "[data-paper="+paper+"]")
+			})
+			pages := read.reads(p.printed(), nil)
+			require.Len(t, pages, 1, "drink %d on %s", drink, paper)
+			assert.InDelta(t, size[0], pages[0].Wide, 0.5, paper)
+			assert.InDelta(t, size[1], pages[0].High, 0.5, paper)
+			for _, text := range pages[0].Texts {
+				assert.GreaterOrEqual(t, text.Pt, 7.0, "%q of drink %d on %s can be read", text.Text, drink, paper)
+				assert.Less(t, text.X+text.Wide, pages[0].Wide-9, "%q of drink %d on %s", text.Text, drink, paper)
+			}
+			words := pages[0].words()
+			for _, part := range []string{"Makes ", "Ingredients", "Method", "Good to know", "Contains ", "Keeps ", "infant"} {
+				assert.Contains(t, words, part, "drink %d on %s", drink, paper)
+			}
+		}
 	}
 }
 

@@ -177,7 +177,7 @@ func notes(r *reckon.Reckoning) []string {
 		out = append(out, wording.Text(r.Raw.Told()))
 	}
 	if r.Keeps.Known() {
-		out = append(out, wording.Say("sheet-keeps", math.Floor(r.Keeps.CautiousDays), math.Floor(r.Keeps.CustomaryDays)))
+		out = append(out, wording.Say("sheet-keeps", wording.Days(int(r.Keeps.CautiousDays)), wording.Days(int(r.Keeps.CustomaryDays))))
 	}
 	for _, c := range r.Cautions {
 		text := wording.Text(c.Text)

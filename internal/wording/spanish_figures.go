@@ -422,7 +422,7 @@ var spanishPhrases = map[string]string{
 	"weight-of-soaked":                 "%[1]s en remojo: %[2]s",
 	"contains-none":                    "No contiene alérgenos de la lista.",
 	"contains":                         "Contiene %[1]s.",
-	"sheet-keeps":                      "Dura %.0[1]f días en el frigorífico según la regla prudente, %.0[2]f según la tradicional. Agitar antes de usar. Si huele mal, burbujea, está viscosa o hinchada, tírala, diga lo que diga la fecha.",
+	"sheet-keeps":                      "Dura %[1]s en el frigorífico según la regla prudente, %[2]s según la tradicional. Agitar antes de usar. Si huele mal, burbujea, está viscosa o hinchada, tírala, diga lo que diga la fecha.",
 	"here":                             "Aquí: %.2[1]g de %.2[2]g %[3]s.",
 	"all-estimates":                    "Todas las cifras son estimaciones. Sigue antes que nada las normas de seguridad alimentaria de tu país.",
 	"heading-ingredients":              "Ingredientes",

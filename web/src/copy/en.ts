@@ -189,6 +189,9 @@ export const en = {
     showTheseShortcuts: 'show these shortcuts',
   },
   bench: {
+    massHead: 'Mass',
+    paperYield: (yieldML: Said, range: Said) => `${yieldML} (${range})`,
+    paperCost: (serving: Said, litre: Said) => `${serving} a serving, ${litre} a litre`,
     swapWays: {
       'equal-sweetness': 'equal sweetness',
       'equal-weight': 'equal weight',
@@ -678,6 +681,8 @@ export const en = {
       'A soak keeps three times as long in the fridge, but never more than 3 days. Change the water every day.',
   },
   cook: {
+    readyBy: (at: Said) => `ready ${at}`,
+    paperDone: '(done)',
     allDone: 'All done',
     recordHowMuchYouMade: 'Record how much you made and where the bottles are.',
     bottle: (name: Said) => `Bottle ${name}`,
@@ -779,6 +784,11 @@ export const en = {
     paused: (leftS: Said) => `${leftS}, paused`,
   },
   pantry: {
+    ingredientHead: 'Ingredient',
+    stockHead: 'In stock',
+    priceHead: 'Price',
+    notesHead: 'Take care',
+    not: (what: Said) => `no ${what}`,
     withPhotos: 'With photos (zip)',
     bought: 'Bought',
     packBought: 'Pack bought',
@@ -934,6 +944,9 @@ export const en = {
     deleteThePrice: 'Delete the price',
   },
   plan: {
+    at: 'When',
+    step: 'Step',
+    amountHead: 'How much',
     ownPace: 'Times of work by hand go by your own batches.',
     runsLow: ' · running low',
     atASetTime: 'at a set time',
@@ -1133,6 +1146,11 @@ export const en = {
       'It is valid only for addresses in your own network and for this computer’s name. To stop trusting it, remove it from the phone.',
   },
   shelf: {
+    fridgePlace: 'Fridge',
+    paperBottle: 'Bottle',
+    useByHead: 'Use by',
+    leftHead: 'Left',
+    containsHead: 'Contains',
     sheetNames: {
       'a4-14': 'A4, 14 labels of 99 × 38 mm',
       'a4-21': 'A4, 21 labels of 64 × 38 mm',
@@ -1408,6 +1426,7 @@ export const en = {
     copyOf: (name: Said) => `${name}, copy`,
   },
   notes: {
+    wordsHead: 'How it was',
     lastWeeks: 'The last weeks',
     weekByWeek: 'Week by week',
     weeksLabel: (name: Said, count: number, low: Said, high: Said, last: Said) =>

@@ -192,6 +192,9 @@ export const es: typeof en = {
     showTheseShortcuts: 'mostrar estos atajos',
   },
   bench: {
+    massHead: 'Masa',
+    paperYield: (yieldML: Said, range: Said) => `${yieldML} (${range})`,
+    paperCost: (serving: Said, litre: Said) => `${serving} la ración, ${litre} el litro`,
     swapWays: {
       'equal-sweetness': 'igual de dulce',
       'equal-weight': 'el mismo peso',
@@ -716,6 +719,8 @@ export const es: typeof en = {
       'En el frigorífico un remojo dura el triple, pero nunca más de 3 días. Cambia el agua cada día.',
   },
   cook: {
+    readyBy: (at: Said) => `listo ${at}`,
+    paperDone: '(hecho)',
     allDone: 'Todo hecho',
     recordHowMuchYouMade: 'Anota cuánto ha salido y dónde están las botellas.',
     bottle: (name: Said) => `Embotellar ${name}`,
@@ -817,6 +822,11 @@ export const es: typeof en = {
     paused: (leftS: Said) => `${leftS}, en pausa`,
   },
   pantry: {
+    ingredientHead: 'Ingrediente',
+    stockHead: 'Hay',
+    priceHead: 'Precio',
+    notesHead: 'Atención',
+    not: (what: Said) => `sin ${what}`,
     withPhotos: 'Con fotos (zip)',
     bought: 'Comprado',
     packBought: 'Envase comprado',
@@ -972,6 +982,9 @@ export const es: typeof en = {
     deleteThePrice: 'Borrar el precio',
   },
   plan: {
+    at: 'Cuándo',
+    step: 'Paso',
+    amountHead: 'Cuánto',
     ownPace: 'Los tiempos de trabajo a mano siguen tus propias tandas.',
     runsLow: ' · queda poco',
     atASetTime: 'a una hora fija',
@@ -1168,6 +1181,11 @@ export const es: typeof en = {
       'Solo vale para direcciones de tu propia red y para el nombre de este ordenador. Para dejar de confiar en él, quítalo del móvil.',
   },
   shelf: {
+    fridgePlace: 'Nevera',
+    paperBottle: 'Botella',
+    useByHead: 'Consumir antes de',
+    leftHead: 'Queda',
+    containsHead: 'Contiene',
     sheetNames: {
       'a4-14': 'A4, 14 etiquetas de 99 × 38 mm',
       'a4-21': 'A4, 21 etiquetas de 64 × 38 mm',
@@ -1449,6 +1467,7 @@ export const es: typeof en = {
     copyOf: (name: Said) => `${name}, copia`,
   },
   notes: {
+    wordsHead: 'Cómo salió',
     lastWeeks: 'Las últimas semanas',
     weekByWeek: 'Semana a semana',
     weeksLabel: (name: Said, count: number, low: Said, high: Said, last: Said) =>

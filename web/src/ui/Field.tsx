@@ -24,7 +24,7 @@ type Props = InputHTMLAttributes<HTMLInputElement> & {
 export function Field({ label, unit, hint, error, className, ...rest }: Props) {
   const id = useId()
   return (
-    <div className={className}>
+    <div className={classes('field', className)}>
       <label htmlFor={id} className="mb-1 block text-sm font-bold">
         {label}
       </label>

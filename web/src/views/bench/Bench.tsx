@@ -10,6 +10,7 @@ import { Button } from '../../ui/Button'
 import { Confirm } from '../../ui/Confirm'
 import { Notice } from '../../ui/Notice'
 import { Select } from '../../ui/Select'
+import { BenchPaper } from './BenchPaper'
 import { DetailsDialog } from './DetailsDialog'
 import { Dials } from './Dials'
 import { DrinksMenu, DrinkTitle } from './DrinkTitle'
@@ -156,6 +157,7 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
   )
   return (
     <main className="flex grow flex-col gap-3 max-sm:pb-16">
+      <BenchPaper bench={bench} r={r} currency={currency} />
       <div className="flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
         <DrinkTitle bench={bench} onVersion={backTo} />
         <SizeBar bench={bench} reckoning={r} error={refused?.message} onWriteAtSize={() => writeAtSize(bench)} />

@@ -6,46 +6,56 @@ import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { Notice } from '../../ui/Notice'
 import { Select } from '../../ui/Select'
+import { marginMM, useFit } from '../../ui/useFit'
 
-const sizes = [
-  { value: 'A5', label: 'A5' },
-  { value: 'A4', label: 'A4' },
-  { value: 'Letter', label: 'Letter' },
-]
+type Paper = 'A5' | 'A4' | 'Letter'
+
+/** Papers in mm, and what stays free around the card. */
+const papers: Record<Paper, { wide: number; high: number }> = {
+  A5: { wide: 148, high: 210 },
+  A4: { wide: 210, high: 297 },
+  Letter: { wide: 215.9, high: 279.4 },
+}
+const sizes = Object.keys(papers).map((value) => ({ value, label: value }))
 
 /** Card is the drink on one page, to print. */
 export function Card({ id }: { id: number }) {
-  const [size, setSize] = useState('A5')
+  const [size, setSize] = useState<Paper>('A5')
   const drink = query.useQuery('get', '/api/drinks/{id}', { params: { path: { id } } }, { staleTime: 0 })
   const body = { name: drink.data?.name ?? '', recipe: drink.data?.draft as Recipe }
   const card = query.useQuery('post', '/api/exports', { body }, { enabled: drink.isFetchedAfterMount, staleTime: 0 })
   const error = drink.error ?? card.error
+  const fitted = useFit<HTMLElement>(papers[size].high)
   if (error) return <Notice urgent>{error.detail}</Notice>
   if (!card.data) return null
   const { name, yield: makes, ingredients, grams, steps, notes } = card.data
   return (
     <main className="grid justify-items-center gap-4 print:block">
-      <style>{`@page { size: ${size}; margin: 10mm }`}</style>
+      <style>{`@page { size: ${size}; margin: ${marginMM}mm }`}</style>
       <div className="flex flex-wrap items-center gap-2 print:hidden">
         <Link href={`/bench/${id}`} className="min-h-11 px-2 py-2 font-bold text-rim underline">
           {copy.bench.backToTheBench}
         </Link>
-        <Select label={copy.bench.paperSize} value={size} choices={sizes} onChange={setSize} />
+        <Select label={copy.bench.paperSize} value={size} choices={sizes} onChange={(v) => setSize(v as Paper)} />
         <Button primary onClick={() => window.print()}>
           {copy.bench.print}
         </Button>
       </div>
-      <article
-        aria-label={copy.bench.card}
-        data-paper={size}
-        className="card rounded-tray border-tray border-rim bg-enamel p-6 print:rounded-none print:border-0 print:p-0"
-      >
-        <h1 className="text-2xl">{name}</h1>
-        <p className="text-mute">{copy.bench.makes(makes)}</p>
-        <CardList head={copy.bench.ingredients} items={ingredients} asides={grams} />
-        <CardList head={copy.bench.method} items={steps} ordered />
-        <CardList head={copy.bench.goodToKnow} items={notes} small />
-      </article>
+      <div className="max-w-full overflow-x-auto rounded-tray border-tray border-rim bg-enamel p-6 print:overflow-visible print:rounded-none print:border-0 print:p-0">
+        <article
+          ref={fitted}
+          aria-label={copy.bench.card}
+          data-paper={size}
+          className="card"
+          style={{ width: `${papers[size].wide - 2 * marginMM}mm` }}
+        >
+          <h1>{name}</h1>
+          <p className="text-mute">{copy.bench.makes(makes)}</p>
+          <CardList head={copy.bench.ingredients} items={ingredients} asides={grams} />
+          <CardList head={copy.bench.method} items={steps} ordered />
+          <CardList head={copy.bench.goodToKnow} items={notes} small />
+        </article>
+      </div>
     </main>
   )
 }
@@ -57,7 +67,7 @@ function CardList({ head, items, asides, ordered, small }: ListProps) {
   const List = ordered ? 'ol' : 'ul'
   return (
     <section className="mt-2">
-      <h2 className="text-base text-rim">{head}</h2>
+      <h2 className="text-rim">{head}</h2>
       <List className={`${ordered ? 'list-decimal' : 'list-disc'} pl-5 ${small ? 'card-small' : ''}`}>
         {items.map((item, n) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: the same line may stand there twice

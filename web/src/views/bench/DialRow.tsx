@@ -20,7 +20,8 @@ const pigments: Record<string, string> = {
 /** What is added where no line of its kind is there yet. */
 const starts: Record<string, string> = { sweetness: 'white sugar', fat: 'refined coconut oil' }
 
-const figureOf = (d: Dial) => {
+/** figureOf is a dial's figure as it is written. */
+export const figureOf = (d: Dial) => {
   if (!d.known) return 'none'
   if (d.code === 'strength') return `1 : ${toTenth(d.value)}`
   return toTenth(d.value)

@@ -13,6 +13,7 @@ import { ErrorText } from '../../ui/Field'
 import { Notice } from '../../ui/Notice'
 import { NotFor } from '../whom/NotFor'
 import { BottlingDialog } from './BottlingDialog'
+import { CookPaper } from './CookPaper'
 import { StepCard } from './StepCard'
 import { TimerRow } from './TimerRow'
 import { useAwake } from './useAwake'
@@ -25,6 +26,7 @@ export function Cook({ id }: { id?: number }) {
   useFollow()
   return (
     <main className="flex min-h-[calc(100dvh-1rem)] flex-col gap-4 pt-3">
+      {item && <CookPaper item={item} />}
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <Link href="/plan" className="flex min-h-11 items-center gap-2 font-bold text-rim underline">
           <ArrowLeft size={20} aria-hidden />

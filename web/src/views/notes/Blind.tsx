@@ -16,7 +16,7 @@ import { useRecordChanged } from './useNotes'
 export function Blind({ b }: { b: BatchPage }) {
   const [filling, fill] = useState<JarsToFill>()
   return (
-    <Tray label={copy.notes.blind} className="grid gap-3">
+    <Tray label={copy.notes.blind} className="grid gap-3 print:hidden">
       <div>
         <h2 className="text-xl">{copy.notes.blind}</h2>
         <p className="text-note text-mute">{copy.notes.blindIntro}</p>

@@ -9,6 +9,7 @@ import { Notice } from '../../ui/Notice'
 import { Tray } from '../../ui/Tray'
 import { BatchList } from './BatchList'
 import { HistoryTray } from './HistoryTray'
+import { NotesPaper } from './NotesPaper'
 import { TastingTray } from './TastingTray'
 import { useNotes } from './useNotes'
 import { WorthKnowing } from './WorthKnowing'
@@ -21,6 +22,7 @@ export function Notes() {
   if (notes.data.batches === 0) return <NothingYet />
   return (
     <main className="flex flex-col gap-3">
+      <NotesPaper notes={notes.data} intro={summary(notes.data)} />
       <div className="flex flex-wrap items-end justify-between gap-2">
         <div>
           <h1 className="text-title leading-tight">{copy.notes.notes}</h1>

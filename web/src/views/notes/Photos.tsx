@@ -5,6 +5,7 @@ import { query, Refused } from '../../api/client'
 import type { BatchPage } from '../../api/schema'
 import { copy } from '../../copy'
 import { IconButton } from '../../ui/Button'
+import { classes } from '../../ui/classes'
 import { ErrorText } from '../../ui/Field'
 import { Tray } from '../../ui/Tray'
 import { shrink } from './shrink'
@@ -26,7 +27,7 @@ export function Photos({ b }: { b: BatchPage }) {
   })
   const remove = query.useMutation('delete', '/api/photos/{id}', { onSettled: changed })
   return (
-    <Tray label={copy.notes.photos} className="grid gap-3">
+    <Tray label={copy.notes.photos} className={classes('grid gap-3', b.photos.length === 0 && 'print:hidden')}>
       <h2 className="text-xl">{copy.notes.photos}</h2>
       <ul className="grid grid-cols-2 gap-3 sm:grid-cols-3">
         {b.photos.map((p, n) => (

@@ -14,7 +14,7 @@ export type Said = { version?: number }
 export function TastingTray({ batch, bottleID }: { batch: BatchPage; bottleID?: number }) {
   const [said, say] = useState<Said>()
   return (
-    <Tray label={copy.notes.howWasIt} className="grid gap-3">
+    <Tray label={copy.notes.howWasIt} className="grid gap-3 print:hidden">
       <div>
         <h2 className="text-xl">{copy.notes.howWasIt}</h2>
         <p className="text-note text-mute">

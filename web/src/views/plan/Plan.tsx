@@ -13,6 +13,7 @@ import { PlanNext } from '../shelf/PlanNext'
 import { AddDrink } from './AddDrink'
 import { Agenda } from './Agenda'
 import { Next } from './Next'
+import { PlanPaper } from './PlanPaper'
 import { Strip } from './Strip'
 import { ToBuy } from './ToBuy'
 
@@ -28,6 +29,7 @@ export function PlanView() {
   const refused = anew.error instanceof Refused ? anew.error.message : undefined
   return (
     <main className="grid grid-cols-[minmax(0,1fr)] gap-3">
+      <PlanPaper plan={shown} intro={summary(shown)} />
       <div className="flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
         <div>
           <h1 className="text-title leading-tight">{copy.plan.plan}</h1>

@@ -17,6 +17,7 @@ import { Packs } from './Packs'
 import { Places } from './Places'
 import { Pulps } from './Pulps'
 import { Rhythm } from './Rhythm'
+import { ShelfPaper } from './ShelfPaper'
 import { Thermo } from './Thermo'
 import { UseFirst } from './UseFirst'
 
@@ -51,14 +52,14 @@ export function Shelf({ id }: { id?: number }) {
   const found = bottles.filter((b) =>
     copy.shelf.searchable(b.drinkName, b.allergens.join(' '), b.id).toLowerCase().includes(find.trim().toLowerCase()),
   )
+  const summary = [copy.shelf.bottles(bottles.length), toMillilitres(totalML), firstWords(bottles)].join(' · ')
   return (
     <main className="flex flex-col gap-3">
+      <ShelfPaper shelf={shelf.data} intro={summary} />
       <div className="flex flex-wrap items-end justify-between gap-2">
         <div>
           <h1 className="text-title leading-tight">{copy.shelf.shelf}</h1>
-          <p className="text-mute">
-            {copy.shelf.bottles(bottles.length)} · {toMillilitres(totalML)} · {firstWords(bottles)}
-          </p>
+          <p className="text-mute">{summary}</p>
         </div>
         <div className="flex flex-wrap items-end gap-2">
           <Field
