@@ -292,8 +292,8 @@ type ToBlend struct {
 	A        string  `json:"a" maxLength:"120"`
 	B        string  `json:"b" maxLength:"120"`
 	Of       string  `json:"of" enum:"fat,solids"`
-	Target   float64 `json:"target" doc:"% by mass"`
-	VolumeML float64 `json:"volumeML"`
+	Target   float64 `json:"target" minimum:"0" maximum:"100" doc:"% by mass"`
+	VolumeML float64 `json:"volumeML" minimum:"1" maximum:"100000"`
 }
 
 // Blended is how much of each.
@@ -327,7 +327,7 @@ func (s Service) Blend(in ToBlend) (Blended, error) {
 // Trial is a cup sweetened or spiced first.
 type Trial struct {
 	OnBench
-	CupML    float64  `json:"cupML"`
+	CupML    float64  `json:"cupML" minimum:"1" maximum:"5000"`
 	Lines    []string `json:"lines" maxItems:"20" doc:"what went into the cup, a line each"`
 	Returned bool     `json:"returned" doc:"the cup is poured back"`
 }
@@ -437,11 +437,11 @@ func (s Service) Split(in Split) ([]SplitDrink, error) {
 type Cup struct {
 	OnBench
 	Into    string  `json:"into" enum:"coffee,water,milk,ice"`
-	SpoonML float64 `json:"spoonML" doc:"of the drink; 0 for a serving"`
-	CupML   float64 `json:"cupML" doc:"of what it goes into"`
-	CupC    float64 `json:"cupC" doc:"its temperature, °C; of the drink where it is served over ice"`
+	SpoonML float64 `json:"spoonML" minimum:"0" maximum:"5000" doc:"of the drink; 0 for a serving"`
+	CupML   float64 `json:"cupML" minimum:"0" maximum:"5000" doc:"of what it goes into"`
+	CupC    float64 `json:"cupC" minimum:"0" maximum:"100" doc:"its temperature, °C; of the drink where it is served over ice"`
 	Acid    bool    `json:"acid" doc:"a light, bright coffee"`
-	AgeDays float64 `json:"ageDays" doc:"of the drink"`
+	AgeDays float64 `json:"ageDays" minimum:"0" maximum:"60" doc:"of the drink"`
 }
 
 // InTheCup is what the drink does there.
@@ -481,9 +481,9 @@ func (s Service) Serve(in Cup) (InTheCup, error) {
 
 // Figures are what a label says of 100 mL.
 type Figures struct {
-	FatG     float64 `json:"fatG"`
-	SugarsG  float64 `json:"sugarsG"`
-	ProteinG float64 `json:"proteinG"`
+	FatG     float64 `json:"fatG" minimum:"0" maximum:"100"`
+	SugarsG  float64 `json:"sugarsG" minimum:"0" maximum:"100"`
+	ProteinG float64 `json:"proteinG" minimum:"0" maximum:"100"`
 }
 
 // ToMatch are figures, and a recipe that gives the ways of working.

@@ -58,7 +58,7 @@ export function useSetKitchen() {
   })
 }
 
-/** useReckoning reckons the recipe anew whenever it changes, and shows the last figures until the new ones are there. What did not change stays the same object, so that only what did is drawn anew. */
+/** useReckoning reckons the recipe anew whenever it changes, and shows the last figures until the new ones are there; they stay where a change is refused. What did not change stays the same object, so that only what did is drawn anew. */
 export function useReckoning(name: string, recipe: Recipe, madeOn = '') {
   const last = useRef<Reckoning>(undefined)
   const body = { name, recipe, madeOn }
@@ -69,7 +69,7 @@ export function useReckoning(name: string, recipe: Recipe, madeOn = '') {
     { placeholderData: keepPreviousData, gcTime: 10_000 },
   )
   if (reckoned.data) last.current = replaceEqualDeep(last.current, reckoned.data)
-  return { data: reckoned.data && last.current, error: reckoned.error }
+  return { data: last.current, error: reckoned.error }
 }
 
 /** useSuggestions are the ingredients that fit what is typed. Until they are there the last ones stay that fit it too: what no longer does cannot be picked by a key pressed a moment too soon. */

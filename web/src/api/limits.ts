@@ -1,5 +1,365 @@
 // Written by web/tools/limits.mjs from openapi.json; change that, not this.
 
+export const Recipe = {
+  "blendS": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 600
+  },
+  "brewPct": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 100
+  },
+  "coarse": {
+    "type": "boolean"
+  },
+  "cookMin": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 600
+  },
+  "covered": {
+    "type": "boolean"
+  },
+  "heat": {
+    "type": "string",
+    "enum": [
+      "",
+      "none",
+      "warm",
+      "under-boil",
+      "simmer",
+      "boil"
+    ]
+  },
+  "hotFill": {
+    "type": "boolean"
+  },
+  "kind": {
+    "type": "string",
+    "enum": [
+      "",
+      "milk",
+      "creamer",
+      "cream",
+      "horchata",
+      "nog",
+      "concentrate",
+      "chocolate",
+      "brewed",
+      "cooler"
+    ]
+  },
+  "lines": {
+    "type": "array"
+  },
+  "notes": {
+    "type": "array"
+  },
+  "panCM": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 80
+  },
+  "perDay": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 1000
+  },
+  "portions": {
+    "type": "array"
+  },
+  "process": {
+    "type": "array"
+  },
+  "rawC": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 100
+  },
+  "servingML": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 5000
+  },
+  "shopPrice": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 100000
+  },
+  "sizeBy": {
+    "type": "string",
+    "enum": [
+      "",
+      "times",
+      "volume",
+      "servings",
+      "base",
+      "bottles",
+      "days"
+    ]
+  },
+  "sizeEach": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 1000000
+  },
+  "sizeValue": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 1000000
+  },
+  "spices": {
+    "type": "string",
+    "enum": [
+      "linear",
+      "eased"
+    ]
+  },
+  "strainer": {
+    "type": "string",
+    "enum": [
+      "bag",
+      "cloth",
+      "gentle",
+      "passes",
+      "sieve",
+      "sieve-pushed",
+      "sieve-cloth",
+      "none",
+      "juicer"
+    ]
+  },
+  "system": {
+    "type": "string",
+    "enum": [
+      "us",
+      "metric",
+      "au",
+      "imperial"
+    ]
+  },
+  "warmsC": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 60
+  },
+  "waterC": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 100
+  }
+} as const
+
+export const Cup = {
+  "acid": {
+    "type": "boolean"
+  },
+  "ageDays": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 60
+  },
+  "cupC": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 100
+  },
+  "cupML": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 5000
+  },
+  "into": {
+    "type": "string",
+    "enum": [
+      "coffee",
+      "water",
+      "milk",
+      "ice"
+    ]
+  },
+  "name": {
+    "type": "string",
+    "maxLength": 120
+  },
+  "recipe": {},
+  "spoonML": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 5000
+  }
+} as const
+
+export const ToMatch = {
+  "fatG": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 100
+  },
+  "proteinG": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 100
+  },
+  "recipe": {},
+  "sugarsG": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 100
+  }
+} as const
+
+export const Trial = {
+  "cupML": {
+    "type": "number",
+    "minimum": 1,
+    "maximum": 5000
+  },
+  "lines": {
+    "type": "array"
+  },
+  "name": {
+    "type": "string",
+    "maxLength": 120
+  },
+  "recipe": {},
+  "returned": {
+    "type": "boolean"
+  }
+} as const
+
+export const ToBlend = {
+  "a": {
+    "type": "string",
+    "maxLength": 120
+  },
+  "b": {
+    "type": "string",
+    "maxLength": 120
+  },
+  "of": {
+    "type": "string",
+    "enum": [
+      "fat",
+      "solids"
+    ]
+  },
+  "target": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 100
+  },
+  "volumeML": {
+    "type": "number",
+    "minimum": 1,
+    "maximum": 100000
+  }
+} as const
+
+export const ToLetDown = {
+  "name": {
+    "type": "string",
+    "maxLength": 120
+  },
+  "recipe": {},
+  "secondML": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 100000
+  }
+} as const
+
+export const Portion = {
+  "lines": {
+    "type": "array"
+  },
+  "ml": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 1000000
+  },
+  "name": {
+    "type": "string",
+    "maxLength": 120
+  }
+} as const
+
+export const Wish = {
+  "bases": {
+    "type": "array"
+  },
+  "days": {
+    "type": "number",
+    "minimum": 1,
+    "maximum": 60
+  },
+  "flavour": {
+    "type": "string",
+    "maxLength": 40
+  },
+  "idea": {
+    "type": "integer",
+    "minimum": 0,
+    "maximum": 1000
+  },
+  "kind": {
+    "type": "string",
+    "enum": [
+      "milk",
+      "creamer",
+      "cream",
+      "horchata",
+      "nog",
+      "chocolate",
+      "concentrate",
+      "cooler"
+    ]
+  },
+  "people": {
+    "type": "number",
+    "minimum": 1,
+    "maximum": 200
+  },
+  "richness": {
+    "type": "string",
+    "enum": [
+      "light",
+      "usual",
+      "rich"
+    ]
+  },
+  "servingsDay": {
+    "type": "number",
+    "minimum": 0.5,
+    "maximum": 20
+  },
+  "suits": {
+    "type": "array"
+  },
+  "sweetener": {
+    "type": "string",
+    "maxLength": 60
+  },
+  "sweetness": {
+    "type": "integer",
+    "minimum": 0,
+    "maximum": 3
+  },
+  "whole": {
+    "type": "boolean"
+  },
+  "withinH": {
+    "type": "number",
+    "minimum": 0,
+    "maximum": 480
+  },
+  "without": {
+    "type": "array"
+  }
+} as const
+
 export const Purchase = {
   "bestBefore": {
     "type": "string",

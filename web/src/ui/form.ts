@@ -43,8 +43,13 @@ function numberWrong(typed: string, limit: Limit, { unit, optional, says }: Read
   if (fits) return undefined
   const ranged = !Number.isNaN(value) && least !== undefined && limit.maximum !== undefined
   const shown = (v: number) => grouped.format(toShown(v, unit))
+  const atLeast =
+    limit.minimum === undefined || Number.isNaN(value) ? '' : copy.ui.itMustBeAtLeast(shown(limit.minimum))
   const works =
-    says ?? (ranged ? copy.ui.between(shown(least), shown(limit.maximum ?? 0), shownUnit(unit) ?? '') : accepts(unit))
+    says ??
+    (ranged
+      ? copy.ui.between(shown(least), shown(limit.maximum ?? 0), shownUnit(unit) ?? '')
+      : `${accepts(unit)}${atLeast}`)
   return optional ? copy.ui.orLeaveItEmpty(works) : works
 }
 

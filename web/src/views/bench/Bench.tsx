@@ -147,6 +147,7 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
   const ask = useAskFirst(r)
   const openWork = (of: WorkSheet) => (of === 'export' ? ask.first(() => setWork(of)) : setWork(of))
   const refused = reckoning.error instanceof Refused ? reckoning.error : undefined
+  const canAct = r?.reckoned === true && !refused
   const { kept, edits } = bench
   const backTo = useCallback(
     (number: number) => {
@@ -189,17 +190,12 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
         >
           {copy.bench.saveVersion}
         </Button>
-        <WayForward
-          bench={bench}
-          ready={r?.reckoned === true}
-          anyway={(r?.missing.length ?? 0) > 0}
-          first={ask.first}
-        />
-        <Button size="small" primary disabled={!r?.reckoned} onClick={() => ask.first(() => setSheet('made'))}>
+        <WayForward bench={bench} ready={canAct} anyway={(r?.missing.length ?? 0) > 0} first={ask.first} />
+        <Button size="small" primary disabled={!canAct} onClick={() => ask.first(() => setSheet('made'))}>
           {copy.bench.madeIt}
         </Button>
       </Strip>
-      <PhoneBar r={r} onMade={() => ask.first(() => setSheet('made'))} />
+      <PhoneBar r={canAct ? r : undefined} onMade={() => ask.first(() => setSheet('made'))} />
       {ask.question}
       {figure && <WorkingDialog bench={bench} figure={figure} onClose={() => setFigure(undefined)} />}
       {sheet === 'made' && r && <MadeDialog bench={bench} expected={r} onClose={() => setSheet(undefined)} />}

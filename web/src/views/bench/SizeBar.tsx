@@ -1,5 +1,6 @@
 import { Popover } from 'radix-ui'
 import { useState } from 'react'
+import { Recipe as limits } from '../../api/limits'
 import type { Recipe, Reckoning } from '../../api/schema'
 import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
@@ -9,6 +10,7 @@ import { toWhole } from '../../ui/format'
 import { NumberField } from '../../ui/NumberField'
 import { accepts, asMeasure } from '../../ui/number'
 import { ToggleGroup } from '../../ui/ToggleGroup'
+import { ActButton, Typing } from '../../ui/Typing'
 import { shownUnit, toShown } from '../../ui/units'
 import type { BenchDraft } from './useDraft'
 
@@ -69,6 +71,7 @@ type InputProps = {
 /** What a batch can be sized to; the core has the same limits. */
 const least = 0.1
 const most = 100_000
+const sized = { minimum: least, maximum: most }
 
 /** SizeInput shows the figure as it is, and takes one typed. */
 function SizeInput({ label, unit, by, shown, bench, onSize }: InputProps) {
@@ -132,6 +135,7 @@ function MoreWays({ bench, reckoning: r, onSize, onWriteAtSize }: MoreProps) {
           <NumberField
             label={copy.bench.baseOnHand}
             unit="g"
+            limit={sized}
             hint={copy.bench.usesAllOfItAnd}
             value={recipe.sizeBy === 'base' ? recipe.sizeValue : undefined}
             onNumber={(v) => onSize('base', v)}
@@ -141,6 +145,7 @@ function MoreWays({ bench, reckoning: r, onSize, onWriteAtSize }: MoreProps) {
             unit="mL"
             hint={copy.bench.emptyForUsualSize}
             value={recipe.servingML || undefined}
+            limit={limits.servingML}
             onNumber={(v) => bench.setRecipe({ servingML: v }, 'servingML')}
             onEmpty={() => bench.setRecipe({ servingML: 0 }, 'servingML')}
           />
@@ -185,25 +190,28 @@ type TogetherProps = {
 function Together({ labels, units, values, set, onSet }: TogetherProps) {
   const [now, setNow] = useState(values)
   return (
-    <div className="grid gap-2">
-      <div className="flex gap-2">
-        {labels.map((label, n) => (
-          <NumberField
-            key={label}
-            label={label}
-            unit={units[n] === 'mL' ? 'mL' : undefined}
-            value={now[n]}
-            onNumber={(v) => {
-              const next = now.map((old, m) => (m === n ? v : old))
-              setNow(next)
-              if (set) onSet(next)
-            }}
-          />
-        ))}
+    <Typing>
+      <div className="grid gap-2">
+        <div className="flex gap-2">
+          {labels.map((label, n) => (
+            <NumberField
+              key={label}
+              label={label}
+              unit={units[n] === 'mL' ? 'mL' : undefined}
+              limit={sized}
+              value={now[n]}
+              onNumber={(v) => {
+                const next = now.map((old, m) => (m === n ? v : old))
+                setNow(next)
+                if (set) onSet(next)
+              }}
+            />
+          ))}
+        </div>
+        <ActButton aria-pressed={set} primary={set} onClick={() => onSet(now)}>
+          {copy.bench.setSizeBy(copy.bench.sizeUnits[units[0] ?? ''] ?? '')}
+        </ActButton>
       </div>
-      <Button aria-pressed={set} primary={set} onClick={() => onSet(now)}>
-        {copy.bench.setSizeBy(copy.bench.sizeUnits[units[0] ?? ''] ?? '')}
-      </Button>
-    </div>
+    </Typing>
   )
 }

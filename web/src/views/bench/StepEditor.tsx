@@ -4,6 +4,7 @@ import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { Check } from '../../ui/Check'
 import { Field } from '../../ui/Field'
+import type { Limit } from '../../ui/form'
 import { numberOf, useFields } from '../../ui/form'
 import { NumberField } from '../../ui/NumberField'
 import { Select } from '../../ui/Select'
@@ -12,11 +13,11 @@ import type { Edits } from './useDraft'
 
 type Props = { steps: ProcessStep[]; step: ProcessStep; changes: StepChange[]; edits: Edits }
 
-/** What can be set at a step, with its unit. */
-const settable: Record<string, { param: string; label: string; unit: string }> = {
-  grind: { param: 'seconds', label: copy.bench.blendFor, unit: 's' },
-  heat: { param: 'minutes', label: copy.bench.holdFor, unit: 'min' },
-  soak: { param: 'hours', label: copy.bench.soakFor, unit: 'h' },
+/** What can be set at a step, with its unit; the core has the same limits. */
+const settable: Record<string, { param: string; label: string; unit: string; limit: Limit }> = {
+  grind: { param: 'seconds', label: copy.bench.blendFor, unit: 's', limit: { minimum: 1, maximum: 600 } },
+  heat: { param: 'minutes', label: copy.bench.holdFor, unit: 'min', limit: { minimum: 0, maximum: 600 } },
+  soak: { param: 'hours', label: copy.bench.soakFor, unit: 'h', limit: { minimum: 0.25, maximum: 72 } },
 }
 
 /** StepEditor sets what can be set at a step, takes the cook's own words for it, leaves it out or adds one after it. */
@@ -39,6 +40,7 @@ export function StepEditor({ steps, step, changes, edits }: Props) {
         <NumberField
           label={field.label}
           unit={field.unit}
+          limit={field.limit}
           hint={copy.bench.emptyForUsualTime}
           value={set?.params?.[field.param]}
           onNumber={(v) => take(withSet(changes, step, { params: { [field.param]: v } }))}

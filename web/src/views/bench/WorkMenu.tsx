@@ -4,6 +4,7 @@ import type { Reckoning } from '../../api/schema'
 import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { Menu, MenuItem, MenuRule } from '../../ui/Menu'
+import { Typing } from '../../ui/Typing'
 import type { BenchDraft } from './useDraft'
 
 const LadderSheet = lazy(() => import('./sheets/LadderSheet').then((m) => ({ default: m.LadderSheet })))
@@ -84,17 +85,19 @@ export function WorkSheets({ bench, r, currency, sheet, swap, onClose }: Props) 
   const isBlend = r?.lines.find((l) => l.key === swap)?.blend ?? false
   return (
     <Suspense fallback={null}>
-      {swap !== undefined && <SwapSheet {...common} line={swap} isBlend={isBlend} />}
-      {sheet === 'ladder' && <LadderSheet {...common} />}
-      {sheet === 'cup' && r && <CupSheet {...common} kind={r.kind} iceG={r.chill.iceG} groundC={r.chill.groundC} />}
-      {sheet === 'trial' && <TrialSheet {...common} />}
-      {sheet === 'split' && <SplitSheet {...common} />}
-      {sheet === 'match' && <MatchSheet {...common} />}
-      {sheet === 'nudge' && <NudgeSheet {...common} />}
-      {sheet === 'compare' && <CompareSheet {...common} />}
-      {sheet === 'paste' && <PasteSheet {...common} />}
-      {sheet === 'export' && <ExportSheet {...common} />}
-      {sheet === 'method' && <MethodSheet {...common} r={r} currency={currency} />}
+      <Typing key={`${sheet} ${swap}`} sheet={`${bench.kept.id} ${sheet} ${swap}`}>
+        {swap !== undefined && <SwapSheet {...common} line={swap} isBlend={isBlend} />}
+        {sheet === 'ladder' && <LadderSheet {...common} />}
+        {sheet === 'cup' && r && <CupSheet {...common} kind={r.kind} iceG={r.chill.iceG} groundC={r.chill.groundC} />}
+        {sheet === 'trial' && <TrialSheet {...common} />}
+        {sheet === 'split' && <SplitSheet {...common} />}
+        {sheet === 'match' && <MatchSheet {...common} />}
+        {sheet === 'nudge' && <NudgeSheet {...common} />}
+        {sheet === 'compare' && <CompareSheet {...common} />}
+        {sheet === 'paste' && <PasteSheet {...common} />}
+        {sheet === 'export' && <ExportSheet {...common} />}
+        {sheet === 'method' && <MethodSheet {...common} r={r} currency={currency} />}
+      </Typing>
     </Suspense>
   )
 }

@@ -11,6 +11,7 @@ import { toDayAndClock, toGrams, toMillilitres } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
 import { NumberField } from '../../ui/NumberField'
 import { Tray } from '../../ui/Tray'
+import { ActButton, Typing } from '../../ui/Typing'
 import { StartBowl } from './StartBowl'
 
 /** Bowls are the lots that soak, topped up and drawn from for several drinks. */
@@ -22,7 +23,9 @@ export function Bowls({ plan }: { plan: Plan }) {
       {plan.bowls.length === 0 && <p className="text-note text-mute">{copy.bowls.soakOnceForSeveralDrinks}</p>}
       <ul className="grid gap-3">
         {plan.bowls.map((b) => (
-          <BowlRow key={b.id} b={b} />
+          <Typing key={b.id}>
+            <BowlRow b={b} />
+          </Typing>
         ))}
       </ul>
       <div>
@@ -91,13 +94,13 @@ function BowlRow({ b }: { b: Bowl }) {
           onNumber={setMore}
           onEmpty={() => setMore(undefined)}
         />
-        <Button
+        <ActButton
           aria-label={copy.bowls.topUpOf(b.name)}
           disabled={!more}
           onClick={() => more && topUp.mutate(more, { onSuccess: () => setMore(undefined) })}
         >
           {copy.bowls.topUpButton}
-        </Button>
+        </ActButton>
       </div>
       <ErrorText id={`bowl-${b.id}-error`}>{problem?.message}</ErrorText>
     </li>

@@ -75,7 +75,7 @@ export function Cooling({ id }: { id: number }) {
           unit="°C"
           hint={copy.cook.enterAReadingForA}
           value={way.nowC}
-          least={-5}
+          limit={{ minimum: -5, maximum: 110 }}
           error={refused?.fields.nowC}
           onNumber={read}
           onEmpty={() => read()}

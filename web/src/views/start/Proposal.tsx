@@ -1,10 +1,10 @@
 import { useKitchen } from '../../api/hooks'
 import type { Designed } from '../../api/schema'
 import { copy } from '../../copy'
-import { Button } from '../../ui/Button'
 import { toMillilitres, toMoney, toTenth, toWhole } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
 import { Tray } from '../../ui/Tray'
+import { ActButton } from '../../ui/Typing'
 import { useBegin } from './useWish'
 
 type Props = { d?: Designed; problem?: string; onNext: () => void }
@@ -40,10 +40,10 @@ export function Proposal({ d, problem, onNext }: Props) {
       <p className="text-note">{d.why.join(' ')}</p>
       {d.buy.length > 0 && <p className="text-note text-mute">{copy.start.toBuy(d.buy.join(', '))}</p>}
       <div className="flex flex-wrap gap-2">
-        <Button primary onClick={() => begin(d.name, d.recipe)}>
+        <ActButton primary onClick={() => begin(d.name, d.recipe)}>
           {copy.start.openOnTheBench}
-        </Button>
-        {d.ideas > 1 && <Button onClick={onNext}>{copy.start.anotherIdea}</Button>}
+        </ActButton>
+        {d.ideas > 1 && <ActButton onClick={onNext}>{copy.start.anotherIdea}</ActButton>}
       </div>
     </Tray>
   )

@@ -1,4 +1,5 @@
 import { copy } from '../../copy'
+import { Typing } from '../../ui/Typing'
 import { Basics, OwnDrinks, Write } from './Others'
 import { Proposal } from './Proposal'
 import { useWish } from './useWish'
@@ -15,8 +16,10 @@ export function Start() {
         <p className="text-note text-mute">{copy.start.chooseWhatYouKnow}</p>
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[3fr_2fr]">
-        <WishForm wish={wish} choices={choices} onChange={change} />
-        <Proposal d={designed} problem={error?.detail} onNext={() => change({ idea: wish.idea + 1 })} />
+        <Typing sheet="start">
+          <WishForm wish={wish} choices={choices} onChange={change} />
+          <Proposal d={designed} problem={error?.detail} onNext={() => change({ idea: wish.idea + 1 })} />
+        </Typing>
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-3">
         <Write />

@@ -1,4 +1,5 @@
 import { type ReactNode, useState } from 'react'
+import { Wish as limits } from '../../api/limits'
 import type { Wish, WishChoice, WishChoices } from '../../api/schema'
 import { copy } from '../../copy'
 import { Allergens } from '../../ui/Allergens'
@@ -119,21 +120,21 @@ function HowMuch({ wish, onChange }: PartProps) {
         className="w-28"
         label={copy.start.people}
         value={wish.people}
-        least={1}
+        limit={limits.people}
         onNumber={(people) => onChange({ people })}
       />
       <NumberField
         className="w-28"
         label={copy.start.days}
         value={wish.days}
-        least={1}
+        limit={limits.days}
         onNumber={(days) => onChange({ days })}
       />
       <NumberField
         className="w-44"
         label={copy.start.servingsADay}
         value={wish.servingsDay}
-        least={0.5}
+        limit={limits.servingsDay}
         onNumber={(servingsDay) => onChange({ servingsDay })}
       />
       <NumberField
@@ -141,6 +142,7 @@ function HowMuch({ wish, onChange }: PartProps) {
         label={copy.start.readyWithin}
         unit="h"
         value={wish.withinH || undefined}
+        limit={limits.withinH}
         onNumber={(withinH) => onChange({ withinH })}
         onEmpty={() => onChange({ withinH: 0 })}
       />

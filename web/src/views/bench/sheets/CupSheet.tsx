@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { answer, api } from '../../../api/client'
+import { Cup as limits } from '../../../api/limits'
 import type { Cup, InTheCup } from '../../../api/schema'
 import { copy } from '../../../copy'
 import { Button } from '../../../ui/Button'
@@ -10,6 +11,7 @@ import { toGrams, toTenth, toWhole } from '../../../ui/format'
 import { NumberField } from '../../../ui/NumberField'
 import { Select } from '../../../ui/Select'
 import { Table } from '../../../ui/Table'
+import { useKept } from '../../../ui/Typing'
 import type { BenchDraft } from '../useDraft'
 import { useAsk } from './useAsk'
 
@@ -38,14 +40,15 @@ export function CupSheet({
   onClose: () => void
 }) {
   const { name, recipe } = bench.draft
-  const [into, setInto] = useState<Cup['into']>(
+  const [into, setInto] = useKept<Cup['into']>(
+    'into',
     kind === 'creamer' ? 'coffee' : kind === 'concentrate' ? 'water' : 'ice',
   )
-  const [spoonML, setSpoonML] = useState(0)
-  const [cupML, setCupML] = useState(200)
-  const [cupC, setCupC] = useState<number>()
-  const [acid, setAcid] = useState(false)
-  const [ageDays, setAgeDays] = useState(0)
+  const [spoonML, setSpoonML] = useKept('spoon', 0)
+  const [cupML, setCupML] = useKept('cup', 200)
+  const [cupC, setCupC] = useKept<number | undefined>('temperature', undefined)
+  const [acid, setAcid] = useKept('acid', false)
+  const [ageDays, setAgeDays] = useKept('age', 0)
   const body = { name, recipe, into, spoonML, cupML, cupC: cupC ?? usualC[into], acid, ageDays }
   const cup = useAsk('cup', body, () => answer(api.POST('/api/cups', { body })))
   return (
@@ -65,6 +68,7 @@ export function CupSheet({
           unit="mL"
           hint={copy.bench.leaveEmptyForOneServing}
           value={spoonML || undefined}
+          limit={limits.spoonML}
           onNumber={setSpoonML}
           onEmpty={() => setSpoonML(0)}
           error={cup.fields.spoonML}
@@ -74,6 +78,7 @@ export function CupSheet({
             label={copy.bench.addedTo}
             unit="mL"
             value={cupML}
+            limit={limits.cupML}
             onNumber={setCupML}
             error={cup.fields.cupML}
           />
@@ -81,7 +86,7 @@ export function CupSheet({
         <NumberField
           label={into === 'ice' ? copy.bench.temperatureOfTheDrink : copy.bench.temperatureOfTheCup}
           unit="°C"
-          least={0}
+          limit={limits.cupC}
           value={cupC ?? usualC[into]}
           onNumber={setCupC}
           error={cup.fields.cupC}
@@ -90,7 +95,7 @@ export function CupSheet({
           <NumberField
             label={copy.bench.ageOfTheDrink}
             unit={copy.bench.daysUnit}
-            least={0}
+            limit={limits.ageDays}
             value={ageDays}
             onNumber={setAgeDays}
             error={cup.fields.ageDays}

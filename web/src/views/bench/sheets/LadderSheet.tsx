@@ -1,6 +1,6 @@
-import { useState } from 'react'
 import { answer, api } from '../../../api/client'
 import { useSuggestions } from '../../../api/hooks'
+import { ToBlend as blendLimits, ToLetDown as limits } from '../../../api/limits'
 import { copy } from '../../../copy'
 import { Combobox } from '../../../ui/Combobox'
 import { Sheet } from '../../../ui/Dialog'
@@ -9,13 +9,14 @@ import { toGrams, toMillilitres, toTenth } from '../../../ui/format'
 import { NumberField } from '../../../ui/NumberField'
 import { Select } from '../../../ui/Select'
 import { Table } from '../../../ui/Table'
+import { useKept } from '../../../ui/Typing'
 import type { BenchDraft } from '../useDraft'
 import { useAsk } from './useAsk'
 
 /** LadderSheet is what the drink becomes let down, pressed again, or blended with another. */
 export function LadderSheet({ bench, onClose }: { bench: BenchDraft; onClose: () => void }) {
   const { name, recipe } = bench.draft
-  const [secondML, setSecondML] = useState(0)
+  const [secondML, setSecondML] = useKept('second', 0)
   const body = { name, recipe, secondML }
   const ladder = useAsk('ladder', body, () => answer(api.POST('/api/ladders', { body })))
   const second = ladder.data?.second
@@ -47,6 +48,7 @@ export function LadderSheet({ bench, onClose }: { bench: BenchDraft; onClose: ()
           unit="mL"
           hint={copy.bench.theFirstPressingIsCream}
           value={secondML || undefined}
+          limit={limits.secondML}
           onNumber={setSecondML}
           onEmpty={() => setSecondML(0)}
         />
@@ -70,11 +72,11 @@ const targets = [
 
 /** BlendTwo blends two liquids to a fat or solids target, by the square. */
 function BlendTwo() {
-  const [a, setA] = useState('')
-  const [b, setB] = useState('')
-  const [of, setOf] = useState<'fat' | 'solids'>('fat')
-  const [target, setTarget] = useState<number>()
-  const [volumeML, setVolumeML] = useState(1000)
+  const [a, setA] = useKept('a', '')
+  const [b, setB] = useKept('b', '')
+  const [of, setOf] = useKept<'fat' | 'solids'>('of', 'fat')
+  const [target, setTarget] = useKept<number | undefined>('target', undefined)
+  const [volumeML, setVolumeML] = useKept('volume', 1000)
   const body = { a, b, of, target: target ?? 0, volumeML }
   const ready = a.trim() !== '' && b.trim() !== '' && target !== undefined
   const blend = useAsk('blend', body, () => answer(api.POST('/api/blends', { body })), ready)
@@ -88,7 +90,7 @@ function BlendTwo() {
           label={copy.bench.aimFor(of)}
           unit="%"
           value={target}
-          least={0}
+          limit={blendLimits.target}
           onNumber={setTarget}
           onEmpty={() => setTarget(undefined)}
           error={ready ? blend.fields.target : undefined}
@@ -97,6 +99,7 @@ function BlendTwo() {
           label={copy.bench.volume}
           unit="mL"
           value={volumeML}
+          limit={blendLimits.volumeML}
           onNumber={setVolumeML}
           error={ready ? blend.fields.volumeML : undefined}
         />

@@ -1,20 +1,21 @@
-import { useState } from 'react'
 import { answer, api } from '../../../api/client'
+import { ToMatch as limits } from '../../../api/limits'
 import { copy } from '../../../copy'
 import { Button } from '../../../ui/Button'
 import { Sheet } from '../../../ui/Dialog'
 import { ErrorText } from '../../../ui/Field'
 import { toTenth } from '../../../ui/format'
 import { NumberField } from '../../../ui/NumberField'
+import { useKept } from '../../../ui/Typing'
 import type { BenchDraft } from '../useDraft'
 import { useAsk } from './useAsk'
 
 /** MatchSheet proposes drinks near to figures from any label. */
 export function MatchSheet({ bench, onClose }: { bench: BenchDraft; onClose: () => void }) {
   const { recipe } = bench.draft
-  const [fatG, setFat] = useState(0)
-  const [sugarsG, setSugars] = useState(0)
-  const [proteinG, setProtein] = useState(0)
+  const [fatG, setFat] = useKept('fatG', 0)
+  const [sugarsG, setSugars] = useKept('sugarsG', 0)
+  const [proteinG, setProtein] = useKept('proteinG', 0)
   const body = { fatG, sugarsG, proteinG, recipe }
   const asked = fatG + sugarsG + proteinG > 0
   const found = useAsk('match', body, () => answer(api.POST('/api/matches', { body })), asked)
@@ -24,7 +25,7 @@ export function MatchSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
         <NumberField
           label={copy.bench.fat}
           unit="g"
-          least={0}
+          limit={limits.fatG}
           value={fatG}
           onNumber={setFat}
           error={found.fields.fatG}
@@ -32,7 +33,7 @@ export function MatchSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
         <NumberField
           label={copy.bench.sugars}
           unit="g"
-          least={0}
+          limit={limits.sugarsG}
           value={sugarsG}
           onNumber={setSugars}
           error={found.fields.sugarsG}
@@ -40,7 +41,7 @@ export function MatchSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
         <NumberField
           label={copy.bench.protein}
           unit="g"
-          least={0}
+          limit={limits.proteinG}
           value={proteinG}
           onNumber={setProtein}
           error={found.fields.proteinG}

@@ -1,3 +1,4 @@
+import { Recipe as limits } from '../../../api/limits'
 import type { Recipe, Reckoning } from '../../../api/schema'
 import { heats, kinds, strainers, systems } from '../../../app/choices'
 import { copy } from '../../../copy'
@@ -43,6 +44,7 @@ export function MethodSheet({
         unit="mL"
         hint={copy.bench.emptyForUsualSize}
         value={recipe.servingML || undefined}
+        limit={limits.servingML}
         onNumber={(servingML) => set({ servingML })}
         onEmpty={() => set({ servingML: 0 })}
       />
@@ -76,6 +78,7 @@ export function MethodSheet({
           unit="°C"
           hint={copy.bench.yourOwnLimitTheWord}
           value={recipe.rawC}
+          limit={limits.rawC}
           onNumber={(rawC) => set({ rawC })}
         />
       )}
@@ -86,6 +89,7 @@ export function MethodSheet({
         unit="%"
         hint={copy.bench.leaveEmptyToUseAll}
         value={recipe.brewPct || undefined}
+        limit={limits.brewPct}
         onNumber={(brewPct) => set({ brewPct })}
         onEmpty={() => set({ brewPct: 0 })}
       />
@@ -93,6 +97,7 @@ export function MethodSheet({
         label={copy.bench.shopPriceOfALitre}
         unit={currency}
         value={recipe.shopPrice || undefined}
+        limit={limits.shopPrice}
         onNumber={(shopPrice) => set({ shopPrice })}
         onEmpty={() => set({ shopPrice: 0 })}
       />
@@ -112,6 +117,7 @@ function Blending({ recipe, grindS, set }: PartProps & { grindS?: number }) {
           unit="s"
           hint={copy.bench.emptyForUsualGrind(grindS ? `, ${toWhole(grindS)} s` : '')}
           value={recipe.blendS || undefined}
+          limit={limits.blendS}
           onNumber={(blendS) => set({ blendS })}
           onEmpty={() => set({ blendS: 0 })}
         />
@@ -120,6 +126,7 @@ function Blending({ recipe, grindS, set }: PartProps & { grindS?: number }) {
           unit="°C"
           hint={copy.bench.leaveEmptyForTapWater}
           value={recipe.waterC || undefined}
+          limit={limits.waterC}
           onNumber={(waterC) => set({ waterC })}
           onEmpty={() => set({ waterC: 0 })}
         />
@@ -129,6 +136,7 @@ function Blending({ recipe, grindS, set }: PartProps & { grindS?: number }) {
         unit="°C"
         hint={copy.bench.leaveEmptyForWhatYour}
         value={recipe.warmsC || undefined}
+        limit={limits.warmsC}
         onNumber={(warmsC) => set({ warmsC })}
         onEmpty={() => set({ warmsC: 0 })}
       />
@@ -153,7 +161,7 @@ function Finish({ recipe, set }: PartProps) {
           <NumberField
             label={copy.bench.heatedFor}
             unit="min"
-            least={0}
+            limit={limits.cookMin}
             value={recipe.cookMin}
             onNumber={(cookMin) => set({ cookMin })}
             hint={copy.bench.anOpenPanLosesWater}
@@ -162,6 +170,7 @@ function Finish({ recipe, set }: PartProps) {
             label={copy.bench.panWidth}
             unit="cm"
             value={recipe.panCM || undefined}
+            limit={limits.panCM}
             onNumber={(panCM) => set({ panCM })}
             onEmpty={() => set({ panCM: 0 })}
             hint={copy.bench.leaveEmptyForAPan}

@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { useLocation } from 'wouter'
 import { answer, api, Refused } from '../../../api/client'
 import { refresh } from '../../../api/keys'
+import { Portion as limits } from '../../../api/limits'
 import type { Portion, SplitDrink } from '../../../api/schema'
 import { copy } from '../../../copy'
 import { Button, IconButton } from '../../../ui/Button'
@@ -12,6 +13,7 @@ import { ErrorText, Field } from '../../../ui/Field'
 import { toMillilitres, toTenth } from '../../../ui/format'
 import { NumberField } from '../../../ui/NumberField'
 import { TextArea } from '../../../ui/TextArea'
+import { useForget, useKept } from '../../../ui/Typing'
 import type { BenchDraft } from '../useDraft'
 import { useAsk } from './useAsk'
 
@@ -22,7 +24,7 @@ const portionOf = (t: Typed): Portion => ({ name: t.name, ml: t.ml, lines: t.tex
 /** SplitSheet divides one base into drinks that are finished each in its own way. */
 export function SplitSheet({ bench, onClose }: { bench: BenchDraft; onClose: () => void }) {
   const { name, recipe } = bench.draft
-  const [portions, setPortions] = useState<Typed[]>(() => {
+  const [portions, setPortions] = useKept<Typed[]>('portions', () => {
     const kept = recipe.portions ?? []
     if (kept.length > 0) return kept.map((p, n) => ({ key: n + 1, name: p.name, ml: p.ml, text: p.lines.join('\n') }))
     return [
@@ -34,7 +36,8 @@ export function SplitSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
   const split = useAsk('split', body, () => answer(api.POST('/api/splits', { body })))
   const set = (key: number, change: Partial<Typed>) =>
     setPortions(portions.map((p) => (p.key === key ? { ...p, ...change } : p)))
-  const write = useWrite()
+  const forget = useForget()
+  const write = useWrite(forget)
   return (
     <Sheet title={copy.bench.splitTheBatch} intro={copy.bench.oneBaseFinishedInTwo} onClose={onClose}>
       {portions.map((p, n) => (
@@ -65,6 +68,7 @@ export function SplitSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
             unit="mL"
             hint={copy.bench.leaveEmptyForAnEqual}
             value={p.ml || undefined}
+            limit={limits.ml}
             error={split.fields[`portions[${n}].ml`]}
             onNumber={(ml) => set(p.key, { ml })}
             onEmpty={() => set(p.key, { ml: 0 })}
@@ -95,6 +99,7 @@ export function SplitSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
       <Button
         disabled={!split.now}
         onClick={() => {
+          forget()
           bench.setRecipe({ portions: portions.map(portionOf) })
           onClose()
         }}
@@ -104,6 +109,7 @@ export function SplitSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
       {(recipe.portions ?? []).length > 0 && (
         <Button
           onClick={() => {
+            forget()
             bench.setRecipe({ portions: undefined })
             onClose()
           }}
@@ -135,7 +141,7 @@ function Portioned({ drink }: { drink?: SplitDrink }) {
 }
 
 /** useWrite writes recipes down as drinks of their own and opens the first. */
-function useWrite() {
+function useWrite(forget: () => void) {
   const client = useQueryClient()
   const [, go] = useLocation()
   const [problem, setProblem] = useState<string>()
@@ -148,6 +154,7 @@ function useWrite() {
         await answer(api.PUT('/api/drinks/{id}/draft', { params: { path: { id: begun.id } }, body }))
         first ||= begun.id
       }
+      forget()
       await refresh(client, '/api/drinks')
       go(`/bench/${first}`)
     } catch (e) {

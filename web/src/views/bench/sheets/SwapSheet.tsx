@@ -1,4 +1,3 @@
-import { useState } from 'react'
 import { answer, api } from '../../../api/client'
 import { useSuggestions } from '../../../api/hooks'
 import type { Recipe } from '../../../api/schema'
@@ -8,6 +7,7 @@ import { Combobox } from '../../../ui/Combobox'
 import { Sheet } from '../../../ui/Dialog'
 import { ErrorText } from '../../../ui/Field'
 import { Select } from '../../../ui/Select'
+import { useForget, useKept } from '../../../ui/Typing'
 import type { BenchDraft } from '../useDraft'
 import { useAsk } from './useAsk'
 
@@ -17,14 +17,16 @@ type Props = { bench: BenchDraft; line: string; isBlend: boolean; onClose: () =>
 export function SwapSheet({ bench, line, isBlend, onClose }: Props) {
   const { name, recipe } = bench.draft
   const from = recipe.lines.find((l) => l.key === line)
-  const [to, setTo] = useState('')
-  const [how, setHow] = useState('')
+  const [to, setTo] = useKept('to', '')
+  const [how, setHow] = useKept('how', '')
   const suggestions = useSuggestions(to)
   const body = { name, recipe, line, to, how }
   const swap = useAsk('swap', body, () => answer(api.POST('/api/swaps', { body })), to.trim() !== '')
   const blend = { ...body, to: '', how: '' }
   const parts = useAsk('swap-parts', blend, () => answer(api.POST('/api/swaps', { body: blend })), isBlend)
+  const forget = useForget()
   const take = (f: Recipe) => {
+    forget()
     bench.setRecipe(f)
     onClose()
   }

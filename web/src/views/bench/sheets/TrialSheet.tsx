@@ -1,5 +1,5 @@
-import { useState } from 'react'
 import { answer, api } from '../../../api/client'
+import { Trial as limits } from '../../../api/limits'
 import { copy } from '../../../copy'
 import { Button } from '../../../ui/Button'
 import { Check } from '../../../ui/Check'
@@ -8,16 +8,18 @@ import { toGrams, toMillilitres } from '../../../ui/format'
 import { NumberField } from '../../../ui/NumberField'
 import { Table } from '../../../ui/Table'
 import { TextArea } from '../../../ui/TextArea'
+import { useForget, useKept } from '../../../ui/Typing'
 import type { BenchDraft } from '../useDraft'
 import { useAsk } from './useAsk'
 
 /** TrialSheet scales what went into a cup to the rest of the batch. */
 export function TrialSheet({ bench, onClose }: { bench: BenchDraft; onClose: () => void }) {
   const { name, recipe } = bench.draft
-  const [cupML, setCupML] = useState(100)
-  const [text, setText] = useState('')
+  const [cupML, setCupML] = useKept('cup', 100)
+  const [text, setText] = useKept('text', '')
   const lines = text.split('\n')
-  const [returned, setReturned] = useState(false)
+  const [returned, setReturned] = useKept('returned', false)
+  const forget = useForget()
   const body = { name, recipe, cupML, lines, returned }
   const trial = useAsk('trial', body, () => answer(api.POST('/api/trials', { body })), text.trim() !== '')
   const wrongLine = Object.entries(trial.fields).find(([field]) => field.startsWith('lines'))?.[1]
@@ -27,6 +29,7 @@ export function TrialSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
         label={copy.bench.cupSize}
         unit="mL"
         value={cupML}
+        limit={limits.cupML}
         onNumber={setCupML}
         error={text.trim() === '' ? undefined : trial.fields.cupML}
       />
@@ -55,6 +58,7 @@ export function TrialSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
             primary
             disabled={!trial.now}
             onClick={() => {
+              forget()
               if (trial.now) bench.setRecipe(trial.now.recipe)
               onClose()
             }}
