@@ -66,3 +66,30 @@ func TestSheetsKeepWhatIsTypedAndActOnNothingWrong(t *testing.T) {
 	p.fill("Blending time", "2 min")
 	p.until("the new figures", func() bool { return !strings.Contains(p.region("Method"), "Enter 0") })
 }
+
+// A swap tells first what could hurt, and any two drinks, versions or batches stand side by side.
+func TestASwapTellsTheWorstFirstAndAnythingIsCompared(t *testing.T) {
+	t.Parallel()
+	p := visit(t, demoKitchen(t))
+	p.sees("Contains ")
+	p.opens("More for Pecans", "menuitem", "Swap")
+	p.click("menuitem", "Swap")
+	p.fill("Swap for", "soybeans")
+	p.click("option", "Soybeans, dry")
+	p.sees("Look at this first", "adds an allergen: soy")
+	worst := p.region("Look at this first")
+	assert.Contains(t, worst, "10 minutes", "raw soy must boil")
+	look(p, "swap")
+	p.press(kb.Escape)
+	p.work("Round to my spoons", "stays as it is")
+	look(p, "nudge")
+	p.press(kb.Escape)
+	p.work("Compare", "g in 100 mL")
+	p.click("combobox", "Second")
+	p.click("option", "Barley and melon-seed horchata")
+	p.sees("Barley and melon-seed horchata (now)")
+	p.click("combobox", "Which, second")
+	p.click("option", "batch of")
+	p.sees("Barley and melon-seed horchata, batch of")
+	look(p, "compare")
+}

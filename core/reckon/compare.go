@@ -5,6 +5,7 @@ import (
 	"math"
 	"slices"
 
+	"plushladle/core/caution"
 	"plushladle/core/say"
 )
 
@@ -157,14 +158,48 @@ func wordRows(a, b *Reckoning) []Row {
 	}
 }
 
-// Changes are what a drink becomes that takes another's place.
-func Changes(before, after *Reckoning) []say.Text {
+// Worst is what a change to a drink does that somebody could be hurt by, or be
+// caught out by: allergens and cautions that come in, drinkers it is no longer for,
+// and a life that nobody knows any more. It is told before anything else.
+func Worst(before, after *Reckoning) []say.Text {
 	var told []say.Text
-	added, gone := less(after.Allergens, before.Allergens), less(before.Allergens, after.Allergens)
-	if len(added) > 0 {
+	if added := less(after.Allergens, before.Allergens); len(added) > 0 {
 		told = append(told, say.Of("adds-allergen", added))
 	}
-	if len(gone) > 0 {
+	if now := less(notFor(after), notFor(before)); len(now) > 0 {
+		told = append(told, say.Of("no-longer-for", now))
+	}
+	for _, c := range after.Cautions {
+		isThere := slices.ContainsFunc(before.Cautions, func(b caution.Caution) bool { return b.Code == c.Code && (b.Raised || !c.Raised) })
+		if !isThere {
+			told = append(told, c.Text)
+		}
+	}
+	switch {
+	case before.Keeps.Known() && !after.Keeps.Known():
+		told = append(told, say.Of("life-becomes-unknown"))
+	case before.Keeps.CautiousDays-after.Keeps.CautiousDays >= leastChange:
+		told = append(told, say.Of("cautious-days-go", before.Keeps.CautiousDays, after.Keeps.CautiousDays))
+	}
+	return told
+}
+
+// notFor are the names of those the drink is not for.
+func notFor(r *Reckoning) []string {
+	var names []string
+	for _, f := range r.ForWhom {
+		if f.Not {
+			names = append(names, f.Name)
+		}
+	}
+	return names
+}
+
+// Changes is what else a change does to a drink, per 100 mL, and in a serving of the
+// size that it had before.
+func Changes(before, after *Reckoning) []say.Text {
+	var told []say.Text
+	if gone := less(before.Allergens, after.Allergens); len(gone) > 0 {
 		told = append(told, say.Of("takes-out", gone))
 	}
 	if before.Vegan != nil && after.Vegan != nil && *before.Vegan != *after.Vegan {
@@ -174,10 +209,14 @@ func Changes(before, after *Reckoning) []say.Text {
 			told = append(told, say.Of("no-longer-vegan"))
 		}
 	}
-	told = appendChange(told, "free-sugars-go", before.PerServing.FreeSugarsG, after.PerServing.FreeSugarsG)
 	told = appendChange(told, "sweetness-goes", before.Per100mL.SucroseEquivalentG, after.Per100mL.SucroseEquivalentG)
 	told = appendChange(told, "fat-goes", before.FatPct, after.FatPct)
-	told = appendChange(told, "cautious-days-go", before.Keeps.CautiousDays, after.Keeps.CautiousDays)
+	told = appendChange(told, "protein-goes", before.Per100mL.ProteinG, after.Per100mL.ProteinG)
+	told = appendChange(told, "energy-goes", math.Round(before.Per100mL.EnergyKcal), math.Round(after.Per100mL.EnergyKcal))
+	told = append(told, inTheSameServing(before, after)...)
+	if gained := after.Keeps.CautiousDays - before.Keeps.CautiousDays; gained >= leastChange {
+		told = append(told, say.Of("cautious-days-go", before.Keeps.CautiousDays, after.Keeps.CautiousDays))
+	}
 	told = appendChange(told, "customary-days-go", before.Keeps.CustomaryDays, after.Keeps.CustomaryDays)
 	if unpriced := less(after.Cost.Unpriced, before.Cost.Unpriced); len(unpriced) > 0 {
 		return append(told, say.Of("no-price-known", unpriced))
@@ -186,6 +225,17 @@ func Changes(before, after *Reckoning) []say.Text {
 		told = appendChange(told, "cost-goes", before.Cost.PerLitre, after.Cost.PerLitre)
 	}
 	return told
+}
+
+// inTheSameServing compares what one serving brings, of the size it had before: a
+// change that makes another kind of drink of it does not hide behind a smaller glass.
+func inTheSameServing(before, after *Reckoning) []say.Text {
+	ml := before.Servings.SizeML
+	was, now := before.Per100mL.FreeSugarsG*ml/100, after.Per100mL.FreeSugarsG*ml/100
+	if math.Abs(was-now) < leastChange {
+		return nil
+	}
+	return []say.Text{say.Of("free-sugars-go", was, now, ml)}
 }
 
 // leastChange is what a figure moves by to be told.

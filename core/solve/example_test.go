@@ -35,7 +35,7 @@ func ExampleSwap() {
 	swapped, _ := solve.Swap(d, 2, honey, "")
 	fmt.Println(swapped.How, "|", swapped.Drink.Lines[2].Amount)
 	// Output:
-	// equal-sweetness | 51.69 g
+	// equal-sweetness | 2½ tbsp
 }
 
 // The water was never measured: the milk and the pulp tell what it was.

@@ -52,8 +52,21 @@ func Match(want Figures, like reckon.Drink, catalogue *ingredient.Catalogue) ([]
 			found = append(found, m)
 		}
 	}
-	slices.SortStableFunc(found, func(a, b Matched) int { return cmp.Compare(a.wrong, b.wrong) })
-	return found[:min(matchesShown, len(found))], nil
+	// of those equally near the usual base comes first: the catalogue begins with those
+	slices.SortStableFunc(found, func(a, b Matched) int {
+		return cmp.Or(cmp.Compare(math.Round(10*a.wrong), math.Round(10*b.wrong)), cmp.Compare(len(a.Unmet), len(b.Unmet)))
+	})
+	return shownMatches(found), nil
+}
+
+// shownMatches are the nearest; soy among them, which most labels to be matched are of.
+func shownMatches(found []Matched) []Matched {
+	shown := found[:min(matchesShown, len(found))]
+	isSoy := func(m Matched) bool { return m.Drink.Lines[0].Ingredient.Has(ingredient.TagBoil) }
+	if soy := slices.IndexFunc(found, isSoy); soy >= matchesShown {
+		shown[matchesShown-1] = found[soy]
+	}
+	return shown
 }
 
 // matchBase brings one base to the figures: the base for the protein, oil for
@@ -74,21 +87,38 @@ func matchBase(base *ingredient.Ingredient, want Figures, like reckon.Drink) (Ma
 	protein := func(c ingredient.Content) float64 { return c[ingredient.Protein] }
 	fat := func(c ingredient.Content) float64 { return c[ingredient.Fat] }
 	sugars := ingredient.Content.SugarsG
-	s.knobs = []knob{s.knobOf([]int{0}), s.knobOf([]int{2}), s.knobOf([]int{3})}
-	s.knobs[0].most = 800 // as much as its own water: a paste
+	base0, oil, sugar := s.knobOf([]int{0}), s.knobOf([]int{2}), s.knobOf([]int{3})
+	base0.least, base0.most = matchLeastBaseG, matchMostBaseG
+	oil.most, sugar.most = matchMostOilG, matchMostSugarG
+	s.knobs = []knob{base0, oil, sugar}
 	s.aims = []aim{target(protein, want.ProteinG), target(fat, want.FatG), target(sugars, want.SugarsG)}
 	s.solve()
 	if figuresOf(s.at(s.doses())).FatG > want.FatG+matchOf { // too rich at that protein: go by fat
-		s.knobs = []knob{s.knobs[0], s.knobs[2]}
+		s.knobs = []knob{base0, sugar}
 		s.lines[2].MassG = 0
 		s.aims = []aim{target(fat, want.FatG), target(sugars, want.SugarsG)}
 		s.solve()
 	}
 	d.Lines[2].Amount, d.Lines[3].Amount = quantity.Of(0, quantity.Gram), quantity.Of(0, quantity.Gram)
 	s.write(&d)
-	s.dropEmpty()
+	d.Lines = slices.DeleteFunc(d.Lines, func(l recipe.Line) bool {
+		g, isMass := l.Amount.Mass(d.System)
+		return l.Added && isMass && g < matchLeastG
+	})
 	return finishMatch(d, want)
 }
+
+// What a drink for the glass or the cup is made of, for about 900 mL of it: from the
+// weakest rice milk to a cream that still runs, and no sweeter than a concentrate.
+// Common practice, no source.
+const (
+	matchLeastBaseG = 30   // g
+	matchMostBaseG  = 320  // g
+	matchMostOilG   = 200  // g
+	matchMostSugarG = 350  // g
+	matchLeastG     = 1    // g: less is left out, since no label shows it
+	matchLeastWater = 1.25 // cups to one of dry base: with less it is a paste
+)
 
 // matchLine is a line of so many grams, at the ingredient's usual stage.
 func matchLine(i *ingredient.Ingredient, g float64) recipe.Line {
@@ -112,13 +142,16 @@ func figuresOf(b *reckon.Batch) Figures {
 func finishMatch(d reckon.Drink, want Figures) (Matched, bool) {
 	d.Size = recipe.Size{By: recipe.ByVolume, Value: matchLitresML}
 	r, err := d.Reckon()
-	if err != nil || r.Drink == nil || r.Batch.BaseG == 0 {
+	if err != nil || r.Drink == nil || r.Batch.BaseG == 0 || r.Ratio.ByVolume < matchLeastWater {
 		return Matched{}, false
 	}
 	for n := range d.Lines {
-		d.Lines[n].Amount = d.MeasureOf(d.Lines[n], r.Lines[n].MassG)
+		d.Lines[n].Amount = nearestWithin(&d, d.Lines[n], r.Lines[n].MassG, quantity.Loose)
 	}
 	d.Size = recipe.Size{}
+	if r, err = d.Reckon(); err != nil || r.Drink == nil {
+		return Matched{}, false
+	}
 	got := figuresOf(r.Batch)
 	m := Matched{Drink: d, Reached: got}
 	for _, f := range []struct {

@@ -7,13 +7,14 @@ import (
 	"plushladle/core/quantity"
 	"plushladle/core/recipe"
 	"plushladle/core/reckon"
+	"plushladle/core/say"
 )
 
 // Nudged is the drink with every amount one that the drawer's spoons hold.
 type Nudged struct {
 	Drink   reckon.Drink // with amounts the drawer holds
 	Changes []Nudge      // what was changed
-	Kept    []string     // lines that stay as they are, since a spoon would take the drink out of its bands
+	Kept    []Kept       // lines that stay as they are, and why
 }
 
 // Nudge is one line's change.
@@ -22,6 +23,12 @@ type Nudge struct {
 	Name       string  // of the ingredient
 	From, To   string  // as written, before and after
 	ErrorShare float64 // what it has more than before, as a share
+}
+
+// Kept is a line that stays as it is.
+type Kept struct {
+	Name string   // of the ingredient
+	Why  say.Text // as a code
 }
 
 // nudgeTolerances are how far an amount may go for a spoon, tried in turn.
@@ -64,7 +71,10 @@ func ToSpoons(d *reckon.Drink) (*Nudged, error) {
 // leaves its bands.
 func nudgeLine(d *reckon.Drink, out *Nudged, n int, l reckon.LineReckoning, r *reckon.Reckoning) {
 	line := out.Drink.Lines[n]
-	if !canNudge(d, d.Lines[n], l) {
+	if why := keptWhy(d, d.Lines[n], l); why != "" {
+		if why != isCounted {
+			out.Kept = append(out.Kept, Kept{line.Name, say.Of(why)})
+		}
 		return
 	}
 	scoop, ok := spoonable(d, l.VolumeML)
@@ -79,7 +89,11 @@ func nudgeLine(d *reckon.Drink, out *Nudged, n int, l reckon.LineReckoning, r *r
 		}
 	}
 	out.Drink.Lines[n].Amount = line.Amount
-	out.Kept = append(out.Kept, line.Name)
+	why := "spoon-leaves-bands"
+	if !ok {
+		why = "no-spoon-near"
+	}
+	out.Kept = append(out.Kept, Kept{line.Name, say.Of(why)})
 }
 
 // spoonable is the nearest amount that takes few scoops, or failing that many.
@@ -99,13 +113,24 @@ func spoonable(d *reckon.Drink, ml float64) (nearest quantity.Scooped, ok bool) 
 	return nearest, ok
 }
 
-// canNudge tells what is measured by the spoon and not locked.
-func canNudge(d *reckon.Drink, line recipe.Line, l reckon.LineReckoning) bool {
-	if l.Err != nil || l.VolumeML == 0 || line.Locked || line.Amount.IsCount() || line.Amount.IsToCover() || line.Amount.IsToTotal() {
-		return false
+// isCounted stands for lines that nobody would look for a spoon for: pieces, water to
+// cover, and what is not understood, which the Bench tells by itself.
+const isCounted = "counted"
+
+// keptWhy is why a line is not brought to a spoon; "" where it may be.
+func keptWhy(d *reckon.Drink, line recipe.Line, l reckon.LineReckoning) string {
+	_, hasScale := d.Drawer.HasScale()
+	switch {
+	case l.Err != nil || line.Amount.IsCount() || line.Amount.IsToCover() || line.Amount.IsToTotal():
+		return isCounted
+	case line.Locked:
+		return "line-is-locked"
+	case l.VolumeML == 0:
+		return "no-volume-known"
+	case hasScale && line.Amount.IsMetric():
+		return "weighed-on-the-scale"
 	}
-	_, weighed := d.Drawer.HasScale()
-	return !(weighed && line.Amount.IsMetric())
+	return ""
 }
 
 // inBandsOf tells whether the drink stays in the bands another was in.

@@ -2,6 +2,8 @@ package solve
 
 import (
 	"math"
+	"math/rand/v2"
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -27,7 +29,11 @@ func TestTrialCup(t *testing.T) {
 	assert.InDelta(t, ml-100, out.RestML, 1e-9)
 	assert.InEpsilon(t, g/100*(ml-100), out.Additions[0].ToRestG, 1e-9)
 	r := reckontest.Reckoned(t, out.Drink)
-	assert.InEpsilon(t, g/100*ml, r.Lines[2].MassG, 1e-3)
+	assert.InEpsilon(t, g/100*ml, r.Lines[2].MassG, quantity.Tight)
+	assert.InDelta(t, r.Drink.VolumeML*(ml-100)/ml, out.AfterML, 1e-6, "with what is added")
+	back, err := TryCup(&d, Trial{CupML: 100, Lines: cup, Returned: true})
+	require.NoError(t, err)
+	assert.InDelta(t, r.Drink.VolumeML, back.AfterML, 1e-6)
 	for field, trial := range map[string]Trial{
 		"cupML": {CupML: 5000, Lines: cup}, "lines[0].ingredient": {CupML: 100, Lines: []recipe.Line{{Name: "dust"}}},
 		"lines[0].amount": {CupML: 100, Lines: []recipe.Line{{Ingredient: standard("salt"), Name: "salt"}}},
@@ -36,6 +42,23 @@ func TestTrialCup(t *testing.T) {
 		var e *fault.Error
 		require.ErrorAs(t, err, &e, field)
 		assert.Equal(t, field, e.Field)
+	}
+}
+
+// What is there already gets more of it, and tastes as the cup did, wherever it goes in.
+func TestATrialAddsToTheLineThatIsThere(t *testing.T) {
+	t.Parallel()
+	for _, line := range []string{"2 tbsp maple syrup, after straining", "2 tbsp maple syrup, while blending", "40 g maple syrup"} {
+		d := reckontest.Drink(t, "1 cup pecans", "3 cups water", line)
+		before := reckontest.Reckoned(t, d)
+		out, err := TryCup(&d, Trial{CupML: 100, Lines: reckontest.Drink(t, "1 tsp maple syrup").Lines, Returned: true})
+		require.NoError(t, err)
+		require.Len(t, out.Drink.Lines, 3, line)
+		after := reckontest.Reckoned(t, out.Drink)
+		maple := named(t, "maple-syrup").PerGram.SucroseEquivalentG()
+		g := out.Additions[0].InCupG
+		want := (before.Per100mL.SucroseEquivalentG + g*maple) / (100 + g/1.32) * 100 // maple syrup is 1.32 g/mL
+		assert.InEpsilon(t, want, after.Per100mL.SucroseEquivalentG, .03, line)
 	}
 }
 
@@ -48,13 +71,52 @@ func TestMatchFigures(t *testing.T) {
 	assert.InDelta(t, 6, found[0].Reached.FatG, .1)
 	r := reckontest.Reckoned(t, found[0].Drink)
 	assert.InDelta(t, 1.5, r.Per100mL.ProteinG, .1, "what is proposed is what was reckoned")
-	assert.InDelta(t, 1000, r.Drink.VolumeML, 5)
+	assert.InEpsilon(t, 1000, r.Drink.VolumeML, quantity.Loose)
 	impossible, err := Match(Figures{ProteinG: 40}, reckon.New(""), ingredient.Standard())
 	require.NoError(t, err)
 	assert.NotEmpty(t, impossible[0].Unmet)
 	for _, bad := range []Figures{{}, {FatG: -1}, {SugarsG: 90}, {ProteinG: math.NaN()}} {
 		_, err := Match(bad, reckon.New(""), ingredient.Standard())
 		require.Error(t, err)
+	}
+}
+
+// Whatever a label says, what is proposed is a drink: three ideas, soy among them, of amounts
+// that a cook can measure, within bounds of strength and sweetness, each with what it misses.
+func TestWhatIsProposedForALabelCanBeMade(t *testing.T) {
+	t.Parallel()
+	rng := rand.New(rand.NewPCG(7, 11))
+	for n := range 60 {
+		want := Figures{FatG: 20 * rng.Float64(), SugarsG: 30 * rng.Float64(), ProteinG: 8 * rng.Float64()}
+		switch n % 5 {
+		case 0:
+			want.FatG = 0
+		case 1:
+			want.SugarsG = 0
+		case 2:
+			want.ProteinG = 0
+		}
+		found, err := Match(want, reckon.New(""), ingredient.Standard())
+		require.NoError(t, err)
+		require.Len(t, found, 3, "%v", want)
+		soy := false
+		for _, m := range found {
+			r := reckontest.Reckoned(t, m.Drink)
+			soy = soy || slices.Contains(r.Allergens, "soy")
+			assert.GreaterOrEqual(t, r.Ratio.ByVolume, matchLeastWater*(1-quantity.Loose), "%v", want)
+			assert.LessOrEqual(t, r.Per100mL.SugarsG, 55., "%v", want)
+			for _, l := range r.Lines {
+				assert.GreaterOrEqual(t, l.MassG, .5, "%v", want)
+			}
+			missed := 0
+			for _, miss := range []float64{want.FatG - m.Reached.FatG, want.SugarsG - m.Reached.SugarsG, want.ProteinG - m.Reached.ProteinG} {
+				if math.Abs(miss) > matchOf {
+					missed++
+				}
+			}
+			assert.Len(t, m.Unmet, missed, "%v", want)
+		}
+		assert.True(t, soy, "%v", want)
 	}
 }
 

@@ -15,6 +15,7 @@ type knob struct {
 	lines  []int     // places among the solver's lines
 	shares []float64 // of the dose
 	dose   float64   // g in all, as written
+	least  float64   // g
 	most   float64   // g
 }
 
@@ -23,7 +24,7 @@ type knob struct {
 type aim func(*reckon.Batch) float64
 
 // solver finds the doses of its knobs at which all aims are met, one aim a
-// knob. Doses never fall below zero.
+// knob. Doses stay between the least and the most of their knobs.
 type solver struct {
 	d     *reckon.Drink    // what is turned
 	lines []reckon.Weighed // as written
@@ -152,7 +153,7 @@ func (s *solver) newton(doses []float64, free []int) bool {
 			return false
 		}
 		for n, f := range free {
-			doses[f] = math.Min(s.knobs[f].most, math.Max(0, doses[f]+step[n]))
+			doses[f] = math.Min(s.knobs[f].most, math.Max(s.knobs[f].least, doses[f]+step[n]))
 		}
 	}
 	return false
@@ -218,12 +219,12 @@ func (s *solver) stuck(doses []float64, free []int) int {
 	for n := len(free) - 1; n >= 0; n-- { // the aims that are only held give way first
 		f := free[n]
 		was := doses[f]
-		none, most := s.wrongAt(doses, f, 0), s.wrongAt(doses, f, s.knobs[f].most)
+		none, most := s.wrongAt(doses, f, s.knobs[f].least), s.wrongAt(doses, f, s.knobs[f].most)
 		doses[f] = was
 		if none*most <= 0 {
 			continue
 		}
-		doses[f] = 0
+		doses[f] = s.knobs[f].least
 		if math.Abs(most) < math.Abs(none) {
 			doses[f] = s.knobs[f].most
 		}
@@ -250,7 +251,7 @@ const (
 func (s *solver) bisect(doses []float64, free []int) {
 	for range bisectRounds {
 		for _, f := range free {
-			low, high := 0., s.knobs[f].most
+			low, high := s.knobs[f].least, s.knobs[f].most
 			rising := s.wrongAt(doses, f, high) > s.wrongAt(doses, f, low)
 			for range bisectSteps {
 				middle := (low + high) / 2

@@ -30,7 +30,8 @@ const (
 type Swapped struct {
 	Drink         reckon.Drink      // after the swap
 	How           SwapHow           // the way that was taken
-	Changes       []say.Text        // what it does to the drink, for the cook to see before it is taken
+	Worst         []say.Text        // what could hurt or catch somebody out, to be told before anything else
+	Changes       []say.Text        // what else it does to the drink, for the cook to see before it is taken
 	Before, After *reckon.Reckoning // so that both can be shown
 }
 
@@ -124,7 +125,10 @@ func Swap(d *reckon.Drink, place int, to *ingredient.Ingredient, how SwapHow) (*
 		return nil, fault.New("to", to.Name, "swap-not-for-drinks")
 	}
 	notes = append(notes, characterOf(d.Lines[place].Ingredient, to)...)
-	return &Swapped{Drink: work, How: how, Changes: append(notes, reckon.Changes(before, after)...), Before: before, After: after}, nil
+	return &Swapped{
+		Drink: work, How: how, Worst: reckon.Worst(before, after), Changes: append(notes, reckon.Changes(before, after)...),
+		Before: before, After: after,
+	}, nil
 }
 
 // wayToSwap is the way asked for, or the first there is. The error names what is silly.
@@ -161,6 +165,7 @@ func swap(d *reckon.Drink, place int, to *ingredient.Ingredient, how SwapHow) ([
 		return nil, err
 	}
 	at := slices.IndexFunc(s.lines, func(w reckon.Weighed) bool { return w.Index == place })
+	written := slices.Clone(d.Lines)
 	old := d.Lines[place]
 	was := s.lines[at]
 	was.Line = &old
@@ -184,7 +189,21 @@ func swap(d *reckon.Drink, place int, to *ingredient.Ingredient, how SwapHow) ([
 		notes = s.holdFatAndVolume(at, before)
 	}
 	d.Lines[place].Amount = d.MeasureOf(d.Lines[place], s.lines[at].MassG)
+	toMeasures(d, s, written)
 	return notes, nil
+}
+
+// toMeasures writes what the swap moved as a cook measures it: what was in cups and
+// spoons, or was not there, in the nearest of them. What was weighed stays weighed.
+func toMeasures(d *reckon.Drink, s *solver, written []recipe.Line) {
+	for _, w := range s.lines {
+		l := &d.Lines[w.Index]
+		wasWeighed := w.Index < len(written) && written[w.Index].Amount.IsMetric()
+		if l.Locked || !l.Amount.IsMetric() || wasWeighed {
+			continue
+		}
+		l.Amount = nearestMeasure(d, *l, w.MassG)
+	}
 }
 
 // swappedLine is the line with another ingredient: what was said of the old
@@ -273,19 +292,32 @@ func (s *solver) settleLines() {
 	}
 }
 
-// holdFatPct solves for as much of the new base as gives the old fat; it says so where
-// there is none that does.
+// holdFatPct solves for as much of the new base as gives the old fat. A base that is
+// too lean for that goes in by weight, and oil makes up what it lacks.
 func (s *solver) holdFatPct(at int, before *reckon.Batch) []say.Text {
-	to := 100 * before.Finished[ingredient.Fat] / before.Finished.MassG()
+	to, base := 100*before.Finished[ingredient.Fat]/before.Finished.MassG(), s.lines[at].MassG
 	s.knobs, s.aims = []knob{s.knobOf([]int{at})}, []aim{aimFor(reckon.Fat, to)}
-	s.knobs[0].most = mostBaseTimes * s.knobs[0].dose
-	if reached := s.solve(); !reached[0] {
+	s.knobs[0].most = mostBaseToSwap * s.knobs[0].dose
+	if reached := s.solve(); reached[0] {
 		s.settleLines()
-		return []say.Text{say.Of("fat-nearest")}
+		return nil
 	}
+	s.lines[at].MassG = base
+	oil := s.lineOf("coconut-oil", ingredient.FatRole)
+	was := s.lines[oil].MassG
+	s.knobs = []knob{s.knobOf([]int{oil})}
+	reached := s.solve()
 	s.settleLines()
-	return nil
+	name := s.lines[at].Line.Ingredient.Name
+	if !reached[0] {
+		return []say.Text{say.Of("fat-out-of-reach", name, to)}
+	}
+	return []say.Text{say.Of("fat-by-oil", name, s.lines[oil].Line.Ingredient.Name, s.lines[oil].MassG-was)}
 }
+
+// mostBaseToSwap is how many times its weight a base may be given for equal fat: beyond
+// that it is porridge. Common practice, no source.
+const mostBaseToSwap = 2.5
 
 // holdFatAndVolume solves the new liquid, and added fat for what a leaner one
 // lacks, or water for what a richer one has too much of.

@@ -62,7 +62,7 @@ func TestASwapSaysWhatItChanges(t *testing.T) {
 	out := call[bench.Swapped](c, "POST", "/api/swaps", bench.Swap{Recipe: c.creamer(), Line: "k0", To: "walnuts"})
 	assert.Equal(t, "equal-weight", out.How)
 	assert.Contains(t, out.Ways, "equal-fat")
-	assert.Contains(t, out.Changes, "adds an allergen: walnut")
+	assert.Contains(t, out.Worst[0], "adds an allergen: walnut", "the worst is told first")
 	assert.Equal(t, "Walnuts", out.Recipe.Lines[0].Ingredient)
 	assert.Empty(t, out.Recipe.Lines[0].Note, "it is not said to be soaked any more")
 	for field, bad := range map[string]bench.Swap{
@@ -90,7 +90,7 @@ func TestKitchenWork(t *testing.T) {
 	trial := call[bench.Tried](c, "POST", "/api/trials", bench.Trial{OnBench: on, CupML: 100, Lines: []string{"1/2 tsp honey", ""}, Returned: true})
 	require.Len(t, trial.Additions, 1)
 	assert.Len(t, trial.Recipe.Lines, 6)
-	assert.InDelta(t, trial.RestML+100, trial.AfterML, 1e-6, "the cup goes back")
+	assert.InDelta(t, trial.Reckoning.DrinkML, trial.AfterML, 1e-6, "what is said is what is reckoned")
 	assert.Equal(t, "body.lines[1]", c.refused("POST", "/api/trials", bench.Trial{OnBench: on, CupML: 100, Lines: []string{"", "joy"}, Returned: false}).Errors[0].Location)
 	assert.Equal(t, "body.lines", c.refused("POST", "/api/trials", bench.Trial{OnBench: on, CupML: 100, Lines: []string{" "}, Returned: false}).Errors[0].Location)
 

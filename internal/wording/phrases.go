@@ -358,6 +358,8 @@ var phrases = map[string]string{
 	"weight-of-soaked":                 "%[1]s soaked %[2]s",
 	"contains-none":                    "Contains no listed allergens.",
 	"contains":                         "Contains %[1]s.",
+	"drink-now":                        "%[1]s (now)",
+	"drink-version":                    "%[1]s, version %[2]d",
 	"sheet-keeps":                      "Keeps %[1]s in the fridge by the cautious rule, %[2]s by the traditional rule. Shake before use. If it smells off, fizzes, is slimy or bulges, throw it away whatever the date.",
 	"here":                             "Here: %.2[1]g of %.2[2]g %[3]s.",
 	"all-estimates":                    "All figures are estimates. Follow your local food safety rules first.",

@@ -84,6 +84,7 @@ var refusals = map[string]refusal{
 	"swap-has-no-parts":             {"has no separate spices to swap for", "choose an ingredient"},
 	"swap-way-does-not-fit":         {"does not work for these two", "use %[1]s"},
 	"no-drink-for-a-cup":            {"there is no drink yet", "add a base or a liquid first"},
+	"trial-takes-too-much":          {"leaves no drink", "add less"},
 	"cup-not-of-batch":              {"is not a cup of this batch", "use up to %.0[1]f mL"},
 	"not-in-catalogue-choose":       {"is not in the catalogue", "choose one from the list"},
 	"trial-amount-missing":          {"is missing", "enter how much you added"},

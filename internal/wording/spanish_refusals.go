@@ -79,6 +79,7 @@ var spanishRefusals = map[string]refusal{
 	"swap-has-no-parts":             {"no tiene especias sueltas por las que sustituirla", "elige un ingrediente"},
 	"swap-way-does-not-fit":         {"no sirve para estos dos", "usa %[1]s"},
 	"no-drink-for-a-cup":            {"aún no hay bebida", "añade antes una base o un líquido"},
+	"trial-takes-too-much":          {"no deja bebida", "añade menos"},
 	"cup-not-of-batch":              {"no es una taza de esta tanda", "usa hasta %.0[1]f mL"},
 	"not-in-catalogue-choose":       {"no está en el catálogo", "elige uno de la lista"},
 	"trial-amount-missing":          {"falta", "escribe cuánto has añadido"},

@@ -142,6 +142,7 @@ type Swapped struct {
 	Reckoning Reckoning      `json:"reckoning"`
 	How       string         `json:"how"`
 	Ways      []string       `json:"ways" doc:"what can stay equal between these two"`
+	Worst     []string       `json:"worst" doc:"what could hurt or catch somebody out, to be shown first"`
 	Changes   []string       `json:"changes"`
 }
 
@@ -162,7 +163,7 @@ func (s Service) Swap(in Swap) (Swapped, error) {
 	if err != nil {
 		return Swapped{}, err
 	}
-	out := Swapped{How: string(swapped.How), Ways: []string{}, Changes: wording.Texts(swapped.Changes)}
+	out := Swapped{How: string(swapped.How), Ways: []string{}, Worst: wording.Texts(swapped.Worst), Changes: wording.Texts(swapped.Changes)}
 	for _, way := range solve.WaysToSwap(&b.drink, place, to) {
 		out.Ways = append(out.Ways, string(way))
 	}
@@ -193,7 +194,13 @@ type Nudged struct {
 	Recipe    kitchen.Recipe `json:"recipe"`
 	Reckoning Reckoning      `json:"reckoning"`
 	Changes   []NudgedLine   `json:"changes"`
-	Kept      []string       `json:"kept" doc:"lines no spoon fits without taking the drink out of its bands"`
+	Kept      []NudgeKept    `json:"kept" doc:"lines that stay as they are"`
+}
+
+// NudgeKept is a line that stays as it is, and why.
+type NudgeKept struct {
+	Name string `json:"name"`
+	Why  string `json:"why"`
 }
 
 // NudgedLine is one line's change.
@@ -213,7 +220,10 @@ func (s Service) Nudge(in OnBench) (Nudged, error) {
 	if err != nil {
 		return Nudged{}, err
 	}
-	out := Nudged{Changes: make([]NudgedLine, len(nudged.Changes)), Kept: app.OrEmpty(nudged.Kept)}
+	out := Nudged{Changes: make([]NudgedLine, len(nudged.Changes)), Kept: make([]NudgeKept, len(nudged.Kept))}
+	for n, k := range nudged.Kept {
+		out.Kept[n] = NudgeKept{k.Name, wording.Text(k.Why)}
+	}
 	for n, c := range nudged.Changes {
 		out.Changes[n] = NudgedLine{c.Name, c.From, c.To, 100 * c.ErrorShare}
 	}
@@ -584,12 +594,12 @@ func (s Service) reckonKept(field string, c Compared) (string, *reckon.Reckoning
 	if err != nil {
 		return "", nil, err
 	}
-	f, name := kept.Draft, kept.Name+" (now)"
+	f, name := kept.Draft, wording.Say("drink-now", kept.Name)
 	if c.Version > 0 {
 		found := false
 		for _, v := range kept.Versions {
 			if v.Number == c.Version {
-				f, name, found = v.Recipe, fmt.Sprintf("%s, version %d", kept.Name, v.Number), true
+				f, name, found = v.Recipe, wording.Say("drink-version", kept.Name, v.Number), true
 			}
 		}
 		if !found {

@@ -2,6 +2,7 @@ package notes
 
 import (
 	"math"
+	"slices"
 
 	"plushladle/core/process"
 	"plushladle/core/record"
@@ -196,6 +197,7 @@ type History struct {
 	ID       int64        `json:"id"`
 	Name     string       `json:"name"`
 	Version  int          `json:"version" doc:"the newest that was made"`
+	Kept     []int        `json:"kept" doc:"the numbers of the versions that were saved, the newest first"`
 	Currency string       `json:"currency"`
 	Points   []BatchLine  `json:"points"`
 	Charts   []Chart      `json:"charts"`
@@ -253,7 +255,11 @@ func (s Service) History(id int64) (History, error) {
 	if err != nil {
 		return History{}, err
 	}
-	out := History{ID: id, Name: drink.Name, Currency: settings.Currency, Points: []BatchLine{}, Charts: []Chart{}, Versions: []Tally{}, Trials: []BlindTrial{}, Gap: []GapLine{}}
+	out := History{ID: id, Name: drink.Name, Currency: settings.Currency, Points: []BatchLine{}, Charts: []Chart{}, Versions: []Tally{}, Trials: []BlindTrial{}, Gap: []GapLine{}, Kept: []int{}}
+	for _, v := range drink.Versions {
+		out.Kept = append(out.Kept, v.Number)
+	}
+	slices.SortFunc(out.Kept, func(a, b int) int { return b - a })
 	for n := len(all) - 1; n >= 0; n-- {
 		line := lineOf(&all[n])
 		out.Points, out.Version = append(out.Points, line), line.Version

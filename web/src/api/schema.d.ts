@@ -3241,6 +3241,8 @@ export interface components {
             gap: components["schemas"]["GapLine"][];
             /** Format: int64 */
             id: number;
+            /** @description the numbers of the versions that were saved, the newest first */
+            kept: number[];
             /** Format: double */
             madeML: number;
             name: string;
@@ -3845,10 +3847,14 @@ export interface components {
         Nothing: {
             done: boolean;
         };
+        NudgeKept: {
+            name: string;
+            why: string;
+        };
         Nudged: {
             changes: components["schemas"]["NudgedLine"][];
-            /** @description lines no spoon fits without taking the drink out of its bands */
-            kept: string[];
+            /** @description lines that stay as they are */
+            kept: components["schemas"]["NudgeKept"][];
             recipe: components["schemas"]["Recipe"];
             reckoning: components["schemas"]["Reckoning"];
         };
@@ -5094,6 +5100,8 @@ export interface components {
             reckoning: components["schemas"]["Reckoning"];
             /** @description what can stay equal between these two */
             ways: string[];
+            /** @description what could hurt or catch somebody out, to be shown first */
+            worst: string[];
         };
         Table: {
             /** @description the first line names the columns; see the guide */
@@ -5793,6 +5801,7 @@ export type NextMaking = components['schemas']['NextMaking'];
 export type NextStep = components['schemas']['NextStep'];
 export type Notes = components['schemas']['Notes'];
 export type Nothing = components['schemas']['Nothing'];
+export type NudgeKept = components['schemas']['NudgeKept'];
 export type Nudged = components['schemas']['Nudged'];
 export type NudgedLine = components['schemas']['NudgedLine'];
 export type Nutrition = components['schemas']['Nutrition'];

@@ -189,6 +189,11 @@ export const en = {
     showTheseShortcuts: 'show these shortcuts',
   },
   bench: {
+    now: 'as it is now',
+    batchOf: (day: Said, version: Said) => `batch of ${day}, ${version}`,
+    whichOf: (side: Said) => `Which, ${side.toString().toLowerCase()}`,
+    worstFirst: 'Look at this first',
+    staysAsItIs: (name: Said, why: Said) => `${name} stays as it is: ${why}.`,
     massHead: 'Mass',
     paperYield: (yieldML: Said, range: Said) => `${yieldML} (${range})`,
     paperCost: (serving: Said, litre: Said) => `${serving} a serving, ${litre} a litre`,

@@ -192,6 +192,11 @@ export const es: typeof en = {
     showTheseShortcuts: 'mostrar estos atajos',
   },
   bench: {
+    now: 'como está ahora',
+    batchOf: (day: Said, version: Said) => `tanda del ${day}, ${version}`,
+    whichOf: (side: Said) => `Cuál, ${side.toString().toLowerCase()}`,
+    worstFirst: 'Mira esto primero',
+    staysAsItIs: (name: Said, why: Said) => `${name} se queda como está: ${why}.`,
     massHead: 'Masa',
     paperYield: (yieldML: Said, range: Said) => `${yieldML} (${range})`,
     paperCost: (serving: Said, litre: Said) => `${serving} la ración, ${litre} el litro`,

@@ -5,8 +5,8 @@ import { copy } from '../../copy'
 import { inWords, toMillilitres } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
 import { Tray } from '../../ui/Tray'
+import { CompareTwo } from '../compare/CompareTwo'
 import { Charts } from './Charts'
-import { Compare } from './Compare'
 import { Gap } from './Gap'
 import { BatchTable, VersionTable } from './tables'
 
@@ -46,7 +46,13 @@ export function DrinkHistory({ id }: { id: number }) {
         <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
           <Gap lines={h.gap} />
           <Trials h={h} />
-          <Compare h={h} />
+          <Tray label={copy.bench.compare} className="grid gap-2 overflow-x-auto print:hidden">
+            <h2 className="text-xl">{copy.bench.compare}</h2>
+            <CompareTwo
+              first={{ drinkID: h.id, of: h.versions[0] ? `v${h.versions[0].version}` : 'now' }}
+              second={{ drinkID: h.id, of: h.versions[1] ? `v${h.versions[1].version}` : 'now' }}
+            />
+          </Tray>
         </div>
       </div>
     </main>

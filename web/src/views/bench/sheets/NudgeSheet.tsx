@@ -15,7 +15,9 @@ export function NudgeSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
   return (
     <Sheet title={copy.bench.roundToMySpoons} intro={copy.bench.theNearestAmountsYouCan} onClose={onClose}>
       <ErrorText id="nudge-error">{nudge.refused?.message}</ErrorText>
-      {nudge.data && nudge.data.changes.length === 0 && <p>{copy.bench.allAmountsAlreadyFitYour}</p>}
+      {nudge.data && nudge.data.changes.length + nudge.data.kept.length === 0 && (
+        <p>{copy.bench.allAmountsAlreadyFitYour}</p>
+      )}
       {nudge.data && nudge.data.changes.length > 0 && (
         <>
           <Table
@@ -38,9 +40,11 @@ export function NudgeSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
           </Button>
         </>
       )}
-      {nudge.data && nudge.data.kept.length > 0 && (
-        <p className="text-note text-mute">{copy.bench.noSpoonComesCloseEnough(nudge.data.kept.join(', '))}</p>
-      )}
+      <ul className="grid gap-1 text-note text-mute">
+        {nudge.data?.kept.map((k) => (
+          <li key={`${k.name} ${k.why}`}>{copy.bench.staysAsItIs(k.name, k.why)}</li>
+        ))}
+      </ul>
     </Sheet>
   )
 }

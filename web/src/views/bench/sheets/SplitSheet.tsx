@@ -41,48 +41,15 @@ export function SplitSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
   return (
     <Sheet title={copy.bench.splitTheBatch} intro={copy.bench.oneBaseFinishedInTwo} onClose={onClose}>
       {portions.map((p, n) => (
-        <section
+        <PortionFields
           key={p.key}
-          aria-label={copy.bench.portion(n + 1)}
-          className="grid gap-2 rounded-2xl border-2 border-line p-3"
-        >
-          <div className="flex items-end gap-2">
-            <Field
-              className="grow"
-              label={copy.bench.drink(n + 1)}
-              value={p.name}
-              maxLength={120}
-              error={split.fields[`portions[${n}].name`]}
-              onChange={(e) => set(p.key, { name: e.target.value })}
-            />
-            <IconButton
-              label={copy.bench.removeDrink(n + 1)}
-              disabled={portions.length <= 2}
-              onClick={() => setPortions(portions.filter((o) => o.key !== p.key))}
-            >
-              <Trash2 size={18} aria-hidden />
-            </IconButton>
-          </div>
-          <NumberField
-            label={copy.bench.amountOfTheBaseDrink(n + 1)}
-            unit="mL"
-            hint={copy.bench.leaveEmptyForAnEqual}
-            value={p.ml || undefined}
-            limit={limits.ml}
-            error={split.fields[`portions[${n}].ml`]}
-            onNumber={(ml) => set(p.key, { ml })}
-            onEmpty={() => set(p.key, { ml: 0 })}
-          />
-          <TextArea
-            label={copy.bench.addedToDrink(n + 1)}
-            rows={2}
-            value={p.text}
-            placeholder={copy.bench.n1TbspCocoa}
-            error={Object.entries(split.fields).find(([f]) => f.startsWith(`portions[${n}].lines`))?.[1]}
-            onChange={(e) => set(p.key, { text: e.target.value })}
-          />
-          <Portioned drink={split.data?.[n]} />
-        </section>
+          p={p}
+          n={n}
+          fields={split.fields}
+          drink={split.data?.[n]}
+          onSet={(change) => set(p.key, change)}
+          onRemove={portions.length > 2 ? () => setPortions(portions.filter((o) => o.key !== p.key)) : undefined}
+        />
       ))}
       <Button
         onClick={() =>
@@ -121,6 +88,55 @@ export function SplitSheet({ bench, onClose }: { bench: BenchDraft; onClose: () 
         {copy.bench.saveAsSeparateDrinks}
       </Button>
     </Sheet>
+  )
+}
+
+type PortionProps = {
+  p: Typed
+  n: number
+  fields: Record<string, string>
+  drink?: SplitDrink
+  onSet: (change: Partial<Typed>) => void
+  onRemove?: () => void
+}
+
+/** PortionFields are one of the drinks: its name, how much of the base it gets, and what goes into it. */
+function PortionFields({ p, n, fields, drink, onSet, onRemove }: PortionProps) {
+  return (
+    <section aria-label={copy.bench.portion(n + 1)} className="grid gap-2 rounded-2xl border-2 border-line p-3">
+      <div className="flex items-end gap-2">
+        <Field
+          className="grow"
+          label={copy.bench.drink(n + 1)}
+          value={p.name}
+          maxLength={120}
+          error={fields[`portions[${n}].name`]}
+          onChange={(e) => onSet({ name: e.target.value })}
+        />
+        <IconButton label={copy.bench.removeDrink(n + 1)} disabled={!onRemove} onClick={onRemove}>
+          <Trash2 size={18} aria-hidden />
+        </IconButton>
+      </div>
+      <NumberField
+        label={copy.bench.amountOfTheBaseDrink(n + 1)}
+        unit="mL"
+        hint={copy.bench.leaveEmptyForAnEqual}
+        value={p.ml || undefined}
+        limit={limits.ml}
+        error={fields[`portions[${n}].ml`]}
+        onNumber={(ml) => onSet({ ml })}
+        onEmpty={() => onSet({ ml: 0 })}
+      />
+      <TextArea
+        label={copy.bench.addedToDrink(n + 1)}
+        rows={2}
+        value={p.text}
+        placeholder={copy.bench.n1TbspCocoa}
+        error={Object.entries(fields).find(([f]) => f.startsWith(`portions[${n}].lines`))?.[1]}
+        onChange={(e) => onSet({ text: e.target.value })}
+      />
+      <Portioned drink={drink} />
+    </section>
   )
 }
 

@@ -72,7 +72,7 @@ export function SwapSheet({ bench, line, isBlend, onClose }: Props) {
             choices={swap.data.ways.map((w) => ({ value: w, label: copy.bench.swapWays[w] ?? w }))}
             onChange={setHow}
           />
-          <Changes changes={swap.data.changes} />
+          <Changes worst={swap.data.worst} changes={swap.data.changes} />
           <Button primary disabled={!swap.now} onClick={() => swap.now && take(swap.now.recipe)}>
             {copy.bench.swap}
           </Button>
@@ -82,18 +82,30 @@ export function SwapSheet({ bench, line, isBlend, onClose }: Props) {
   )
 }
 
-function Changes({ changes }: { changes: string[] }) {
-  if (changes.length === 0) return <p>{copy.bench.nothingImportantChanges}</p>
+function Changes({ worst, changes }: { worst: string[]; changes: string[] }) {
+  if (worst.length + changes.length === 0) return <p>{copy.bench.nothingImportantChanges}</p>
   return (
-    <div>
-      <h3 className="text-lg">{copy.bench.whatChanges}</h3>
-      <ul className="list-disc pl-5">
-        {changes.map((c) => (
-          <li key={c} className={c.startsWith('adds an allergen') ? 'font-bold text-hibiscus-deep' : ''}>
-            {c}
-          </li>
-        ))}
-      </ul>
+    <div className="grid gap-3">
+      {worst.length > 0 && (
+        <section aria-label={copy.bench.worstFirst}>
+          <h3 className="text-lg text-hibiscus-deep">{copy.bench.worstFirst}</h3>
+          <ul className="list-disc pl-5 font-bold text-hibiscus-deep">
+            {worst.map((c) => (
+              <li key={c}>{c}</li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {changes.length > 0 && (
+        <section aria-label={copy.bench.whatChanges}>
+          <h3 className="text-lg">{copy.bench.whatChanges}</h3>
+          <ul className="list-disc pl-5">
+            {changes.map((c) => (
+              <li key={c}>{c}</li>
+            ))}
+          </ul>
+        </section>
+      )}
     </div>
   )
 }
