@@ -178,3 +178,34 @@ func TestAWarmSpellThrowsOutWhatStoodThere(t *testing.T) {
 	p.click("button", "Sesame porch milk, 300 mL")
 	p.sees("frozen: it does not age", "use by")
 }
+
+// A base of the cook's own gets its life where bottling asks for it, and the bottle its date.
+func TestAnOwnBaseGetsItsLifeWhereItIsBottled(t *testing.T) {
+	t.Parallel()
+	url := demoKitchen(t)
+	ask(t, url, "POST", "/api/pantry/ingredients", map[string]any{
+		"name": "Beech mast", "role": "base", "vegan": true, "allergens": []string{},
+		"label": map[string]any{"proteinG": 6, "fatG": 50, "saturatedFatG": 6, "carbohydrateG": 20, "sugarsG": 2, "fibreG": 4, "sodiumMg": 5},
+		"gPerCup": 120,
+	})
+	p := visit(t, url)
+	p.open("/start")
+	p.sees("What")
+	begun := ask(t, url, "POST", "/api/drinks", map[string]any{"name": "Mast milk"})
+	line := func(key, amount, ingredient string) map[string]any {
+		return map[string]any{"key": key, "amount": amount, "ingredient": ingredient, "stage": "", "note": "", "written": "", "locked": false}
+	}
+	draft := begun["draft"].(map[string]any)
+	draft["lines"] = []any{line("a", "1 cup", "Beech mast"), line("b", "4 cups", "water")}
+	id := begun["id"]
+	ask(t, url, "PUT", fmt.Sprintf("/api/drinks/%v/draft", id), map[string]any{"name": "Mast milk", "recipe": draft, "revision": begun["revision"]})
+	p.open(fmt.Sprintf("/bench/%v", id))
+	p.sees("1 cup", "servings")
+	p.click("button", "Made it")
+	p.sees("no use-by date")
+	p.fill("Beech mast: days in the fridge", "3")
+	p.click("button", "Save")
+	p.seesNot("no use-by date")
+	p.click("button", "Bottle")
+	p.sees("Mast milk", "Use first")
+}

@@ -11,8 +11,9 @@ func Fills(batchML, bottlesML float64) bool { return bottlesML <= batchML*Overfi
 type Leftover struct {
 	Bottle, Drink    int64   // which they are
 	InUse            bool    // it is being drunk from
-	Frozen           bool    // it stands in the freezer
-	VolumeML, LeftML float64 // what was filled, and what is left of it
+	Frozen           bool    // it stands in the freezer, or has not thawed yet
+	FilledML, LeftML float64 // what was filled, and what is left of it
+	HoldsML          float64 // as much as goes into it
 }
 
 // Apart is why two leftovers are not poured together; Together where they are.
@@ -33,7 +34,7 @@ const nothingML = 0.5
 
 // Pour tells whether two leftovers may be poured together, and what holds them.
 func (l Leftover) Pour(other Leftover) (largestML float64, why Apart) {
-	largestML = max(l.VolumeML, other.VolumeML)
+	largestML = max(l.HoldsML, other.HoldsML)
 	switch {
 	case l.Bottle == other.Bottle || !l.InUse || !other.InUse:
 		return largestML, NotTwo
@@ -41,7 +42,7 @@ func (l Leftover) Pour(other Leftover) (largestML float64, why Apart) {
 		return largestML, TwoDrinks
 	case l.Frozen || other.Frozen:
 		return largestML, IsFrozen
-	case l.LeftML == l.VolumeML || other.LeftML == other.VolumeML:
+	case l.LeftML >= l.FilledML || other.LeftML >= other.FilledML:
 		return largestML, OneIsFull
 	case l.LeftML+other.LeftML > largestML+nothingML:
 		return largestML, TooMuchByML

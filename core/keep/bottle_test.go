@@ -9,9 +9,9 @@ import (
 
 func TestTwoLeftoversPouredTogether(t *testing.T) {
 	t.Parallel()
-	half := Leftover{Bottle: 1, Drink: 1, InUse: true, VolumeML: 500, LeftML: 200}
+	half := Leftover{Bottle: 1, Drink: 1, InUse: true, FilledML: 500, HoldsML: 500, LeftML: 200}
 	other := func(change func(*Leftover)) Leftover {
-		o := Leftover{Bottle: 2, Drink: 1, InUse: true, VolumeML: 700, LeftML: 300}
+		o := Leftover{Bottle: 2, Drink: 1, InUse: true, FilledML: 700, HoldsML: 700, LeftML: 300}
 		change(&o)
 		return o
 	}

@@ -55,8 +55,8 @@ func ExampleCooling_Until() {
 
 // Whether two leftovers may go into one bottle.
 func ExampleLeftover_Pour() {
-	old := keep.Leftover{Bottle: 1, Drink: 7, InUse: true, VolumeML: 500, LeftML: 150}
-	fresh := keep.Leftover{Bottle: 2, Drink: 7, InUse: true, VolumeML: 700, LeftML: 700}
+	old := keep.Leftover{Bottle: 1, Drink: 7, InUse: true, FilledML: 500, HoldsML: 500, LeftML: 150}
+	fresh := keep.Leftover{Bottle: 2, Drink: 7, InUse: true, FilledML: 700, HoldsML: 700, LeftML: 700}
 	_, why := old.Pour(fresh)
 	fmt.Println(why)
 	// Output:

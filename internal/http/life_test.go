@@ -135,14 +135,44 @@ func TestLeftoversArePouredTogether(t *testing.T) {
 	call[shelf.Bottle](c, "POST", "/api/bottles/3/pours", shelf.Poured{ML: 100})
 	assert.Contains(t, merge(3, 1), "together they are 800 mL, and the larger bottle holds 700 mL")
 	assert.Contains(t, merge(1, 2), "thaw first")
+	pour := func() string {
+		return c.refused("POST", "/api/bottles/2/pours", shelf.Poured{ML: 50}).Errors[0].Message
+	}
+	assert.Contains(t, pour(), "frozen")
 	call[shelf.Bottle](c, "POST", "/api/bottles/3/pours", shelf.Poured{ML: 200})
 	old, fresh := c.bottle(1), c.bottle(3)
 	whole := call[shelf.Bottle](c, "POST", "/api/bottles/3/merge", shelf.MergeInto{Other: 1})
 	assert.Equal(t, old.UseBy, whole.UseBy)
 	assert.Less(t, whole.UseBy, fresh.UseBy)
 	assert.InDelta(t, 600, whole.LeftML, .01)
-	assert.Equal(t, 700., whole.VolumeML)
+	assert.Equal(t, 500., whole.VolumeML, "what was filled stays what was filled")
+	story := call[shelf.Story](c, "GET", "/api/bottles/1/story", nil)
+	var told strings.Builder
+	for _, e := range story.Events {
+		told.WriteString(e.What + "\n")
+	}
+	for _, want := range []string{"filled with 500 ml", "300 ml poured", "400 ml poured in from bottle 3", "bottle 3: filled with 700 ml", "bottle 3: 200 ml poured"} {
+		assert.Contains(t, strings.ToLower(told.String()), want)
+	}
+	undone := call[shelf.Bottle](c, "POST", "/api/bottles/1/undo-pour", nil)
+	assert.InDelta(t, 700, undone.LeftML, .01, "no more than the larger of the two holds")
 	assert.Len(t, call[shelf.Shelf](c, "GET", "/api/shelf", nil).Bottles, 2)
+}
+
+// What thaws is neither poured nor poured onto until it has.
+func TestAThawingBottleIsLeftAlone(t *testing.T) {
+	t.Parallel()
+	c := shelved(t)
+	call[shelf.Bottle](c, "POST", "/api/bottles/1/pours", shelf.Poured{ML: 300})
+	c.now = c.now.Add(24 * time.Hour)
+	thawing := call[shelf.Bottle](c, "POST", "/api/bottles/2/move", shelf.Moved{Place: "fridge"})
+	require.NotEmpty(t, thawing.Thawing)
+	assert.Contains(t, c.refused("POST", "/api/bottles/2/pours", shelf.Poured{ML: 50}).Errors[0].Message, "still thawing")
+	assert.Contains(t, c.refused("POST", "/api/bottles/1/merge", shelf.MergeInto{Other: 2}).Errors[0].Message, "thaw")
+	c.now = c.now.Add(13 * time.Hour)
+	call[shelf.Bottle](c, "POST", "/api/bottles/2/pours", shelf.Poured{ML: 50})
+	whole := call[shelf.Bottle](c, "POST", "/api/bottles/1/merge", shelf.MergeInto{Other: 2})
+	assert.False(t, whole.CanFreeze, "some of it was frozen once")
 }
 
 func TestLabels(t *testing.T) {

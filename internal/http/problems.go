@@ -28,6 +28,7 @@ func (s *server) problem(err error) error {
 	var empty *store.EmptyError
 	var tooLittle *store.TooLittleError
 	var merge *store.MergeError
+	var pack *store.PackError
 	var refusal *app.Refused
 	var both *app.ChangedSince
 	switch {
@@ -49,8 +50,12 @@ func (s *server) problem(err error) error {
 		return fieldProblem("ml", wording.Say("cannot-be-poured", wording.Empty(empty.State == store.InUse, empty.State, empty.LeftML)), "")
 	case errors.As(err, &tooLittle):
 		return fieldProblem("bowlID", wording.Say("top-up-or-less", wording.TooLittle(tooLittle.HasG, tooLittle.WantedG)), "")
+	case errors.As(err, &pack):
+		return fieldProblem("massG", wording.Say("pack-holds", pack.HasG), "")
 	case errors.As(err, &merge):
 		return fieldProblem("other", wording.Say("cannot-be-combined", wording.NotTogether(merge.Why, merge.TogetherML, merge.LargestML)), "")
+	case errors.Is(err, store.ErrFrozen):
+		return fieldProblem("ml", wording.Say("frozen-not-poured"), "")
 	case errors.Is(err, store.ErrFrozenOnce):
 		return fieldProblem("place", wording.Say("frozen-once"), "")
 	case errors.Is(err, store.ErrNothingPoured):

@@ -349,6 +349,17 @@ var migrations = []*gormigrate.Migration{
 			created_at DATETIME NOT NULL)`,
 		`CREATE INDEX photos_by_batch ON photos (batch_id)`,
 	)},
+	{ID: "0020-joined", Migrate: statements(
+		`CREATE TABLE joined (
+			id INTEGER PRIMARY KEY AUTOINCREMENT,
+			bottle_id INTEGER NOT NULL REFERENCES bottles(id),
+			other_id INTEGER NOT NULL REFERENCES bottles(id),
+			ml REAL NOT NULL CHECK (ml >= 0),
+			at DATETIME NOT NULL)`,
+		`CREATE INDEX joined_by_bottle ON joined (bottle_id)`,
+		`ALTER TABLE bottles ADD COLUMN filled_ml REAL NOT NULL DEFAULT 0`,
+		`ALTER TABLE bottles ADD COLUMN frozen_once BOOLEAN NOT NULL DEFAULT FALSE`,
+	)},
 }
 
 func inTurn(all ...gormigrate.MigrateFunc) gormigrate.MigrateFunc {

@@ -157,7 +157,30 @@ type Bottle struct {
 	Steady          bool   // a concentrate
 	FirstPlace      string // where it stood at first
 	Moves           []Move
+	FilledML        float64 // what was filled, where it is not VolumeML: something was poured into it since
+	FrozenOnce      bool    // something in it was frozen in another bottle
+	Joined          []Joined
 }
+
+// Filled is what was filled when it was bottled; VolumeML is as much as goes into it.
+func (b *Bottle) Filled() float64 {
+	if b.FilledML > 0 {
+		return b.FilledML
+	}
+	return b.VolumeML
+}
+
+// Joined is what was poured into a bottle out of another.
+type Joined struct {
+	ID       int64 `gorm:"primaryKey"`
+	BottleID int64
+	OtherID  int64
+	ML       float64
+	At       time.Time
+}
+
+// TableName is where they are kept.
+func (Joined) TableName() string { return "joined" }
 
 // Pulp is what was left in the strainer of a batch.
 type Pulp struct {

@@ -29,16 +29,23 @@ func (s *Store) Move(id int64, place string) (*Bottle, error) {
 		if b.Place == place {
 			return nil
 		}
-		var moves []Move
-		if err := tx.Where("bottle_id = ?", id).Find(&moves).Error; err != nil {
+		frozen, err := wasFrozen(tx, b)
+		if err != nil {
 			return err
 		}
-		if place == Freezer && (b.FirstPlace == Freezer || slices.ContainsFunc(moves, func(m Move) bool { return m.Place == Freezer })) {
+		if place == Freezer && frozen {
 			return ErrFrozenOnce
 		}
 		b.Place = place
 		return tx.Create(&Move{BottleID: id, Place: place, At: s.now()}).Error
 	})
+}
+
+// wasFrozen tells whether what is in a bottle was ever frozen, in it or in another.
+func wasFrozen(tx *gorm.DB, b *Bottle) (bool, error) {
+	var n int64
+	err := tx.Model(&Move{}).Where("bottle_id = ? AND place = ?", b.ID, Freezer).Count(&n).Error
+	return n > 0 || b.FirstPlace == Freezer || b.FrozenOnce, err
 }
 
 // MergeError says why two bottles are not poured together.
@@ -50,12 +57,12 @@ type MergeError struct {
 func (e *MergeError) Error() string { return "not poured together: " + string(e.Why) }
 
 func leftover(b *Bottle, drink int64) keep.Leftover {
-	return keep.Leftover{Bottle: b.ID, Drink: drink, InUse: b.State == InUse, Frozen: b.Place == Freezer, VolumeML: b.VolumeML, LeftML: b.LeftML}
+	return keep.Leftover{Bottle: b.ID, Drink: drink, InUse: b.State == InUse, Frozen: b.Place == Freezer, FilledML: b.Filled(), HoldsML: b.VolumeML, LeftML: b.LeftML}
 }
 
 // Merge pours a leftover into another of the same drink. shorter is the one
 // with the shorter life, whose life the whole takes; it goes on, in the larger
-// of the two bottles, and other is gone.
+// of the two bottles, and other is empty. Both keep what was filled and what happened.
 func (s *Store) Merge(shorter, other int64) (*Bottle, error) {
 	return s.change(shorter, func(tx *gorm.DB, b *Bottle) error {
 		var o Bottle
@@ -70,6 +77,16 @@ func (s *Store) Merge(shorter, other int64) (*Bottle, error) {
 		if why != keep.Together {
 			return &MergeError{Why: why, TogetherML: b.LeftML + o.LeftML, LargestML: largest}
 		}
+		joined := Joined{BottleID: b.ID, OtherID: o.ID, ML: o.LeftML, At: s.now()}
+		if err := tx.Create(&joined).Error; err != nil {
+			return err
+		}
+		frozen, err := wasFrozen(tx, &o)
+		if err != nil {
+			return err
+		}
+		b.FrozenOnce = b.FrozenOnce || frozen
+		b.FilledML = b.Filled()
 		b.VolumeML, b.LeftML = largest, min(largest, b.LeftML+o.LeftML)
 		for _, a := range o.Allergens {
 			if !slices.Contains(b.Allergens, a) {
@@ -78,6 +95,6 @@ func (s *Store) Merge(shorter, other int64) (*Bottle, error) {
 		}
 		o.LeftML = 0
 		s.end(&o, Finished, fmt.Sprintf("%s%d", PouredInto, b.ID))
-		return tx.Omit("Batch", "Moves").Save(&o).Error
+		return tx.Omit("Batch", "Moves", "Joined").Save(&o).Error
 	})
 }

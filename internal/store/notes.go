@@ -37,7 +37,7 @@ const madeBatches = `SELECT b.id, b.drink_id, b.drink_name, v.number AS version,
 	COALESCE(p.drunk_ml, 0) AS drunk_ml, COALESCE(x.soured, 0) OR COALESCE(t.soured, 0) AS soured,
 	COALESCE(t.tasted, 0) AS tasted, COALESCE(t.stars, 0) AS stars, COALESCE(t.sweet, 0) AS sweet, COALESCE(t.words, '') AS words, COALESCE(t.flags, '') AS flags
 	FROM batches b JOIN versions v ON v.id = b.version_id
-	LEFT JOIN (SELECT batch_id, SUM(volume_ml) AS made_ml, SUM(CASE state WHEN 'thrown out' THEN left_ml ELSE 0 END) AS thrown_ml,
+	LEFT JOIN (SELECT batch_id, SUM(COALESCE(NULLIF(filled_ml, 0), volume_ml)) AS made_ml, SUM(CASE state WHEN 'thrown out' THEN left_ml ELSE 0 END) AS thrown_ml,
 		SUM(CASE state WHEN 'in use' THEN left_ml ELSE 0 END) AS left_ml, SUM(state = 'in use') AS in_use, MAX(ended_cause = 'soured') AS soured
 		FROM bottles GROUP BY batch_id) x ON x.batch_id = b.id
 	LEFT JOIN lessons l ON l.batch_id = b.id AND l.what = 'held'
@@ -110,7 +110,7 @@ func (s *Store) DeleteBatch(id int64) error {
 		for _, d := range []struct {
 			model any
 			where string
-		}{{&Pour{}, of}, {&Move{}, of}, {&Bottle{}, "batch_id = ?"}, {&Pulp{}, "batch_id = ?"}, {&Tasting{}, "batch_id = ?"}, {&Trial{}, "batch_id = ?"}, {&Lesson{}, "batch_id = ?"}, {&Photo{}, "batch_id = ?"},
+		}{{&Pour{}, of}, {&Move{}, of}, {&Joined{}, of}, {&Joined{}, "other_id IN (SELECT id FROM bottles WHERE batch_id = ?)"}, {&Bottle{}, "batch_id = ?"}, {&Pulp{}, "batch_id = ?"}, {&Tasting{}, "batch_id = ?"}, {&Trial{}, "batch_id = ?"}, {&Lesson{}, "batch_id = ?"}, {&Photo{}, "batch_id = ?"},
 			{&Weighing{}, "item_id IN (SELECT id FROM plan_items WHERE batch_id = ?)"}, {&PlanItem{}, "batch_id = ?"}} {
 			if err := tx.Where(d.where, id).Delete(d.model).Error; err != nil {
 				return err
@@ -252,7 +252,7 @@ type WeekLine struct {
 
 // MadeBetween is what went into bottles of each drink from a date on, and before another.
 func (s *Store) MadeBetween(from, before time.Time) ([]WeekLine, error) {
-	return s.weekLines(`SELECT b.drink_id, b.drink_name AS name, SUM(x.volume_ml) AS ml FROM batches b JOIN bottles x ON x.batch_id = b.id
+	return s.weekLines(`SELECT b.drink_id, b.drink_name AS name, SUM(COALESCE(NULLIF(x.filled_ml, 0), x.volume_ml)) AS ml FROM batches b JOIN bottles x ON x.batch_id = b.id
 		WHERE b.made_on >= ? AND b.made_on < ? GROUP BY b.drink_id`, from.Format(time.DateOnly), before.Format(time.DateOnly))
 }
 

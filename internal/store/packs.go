@@ -1,6 +1,7 @@
 package store
 
 import (
+	"fmt"
 	"gorm.io/gorm"
 )
 
@@ -29,12 +30,17 @@ func openPack(tx *gorm.DB, p Pack) error {
 func (s *Store) UsePack(id int64, massG float64) error {
 	return s.changePack(id, func(tx *gorm.DB, p *Pack) error {
 		if massG > p.MassG+nothingML {
-			return &TooLittleError{HasG: p.MassG, WantedG: massG}
+			return &PackError{HasG: p.MassG}
 		}
 		p.takeOut(massG)
 		return lessStock(tx, p.Ingredient, massG)
 	})
 }
+
+// PackError says that an open pack holds less than is to be taken from it.
+type PackError struct{ HasG float64 }
+
+func (e *PackError) Error() string { return fmt.Sprintf("the pack holds %.0f g", e.HasG) }
 
 // EndPack says that an open pack is used up, or thrown out and why.
 func (s *Store) EndPack(id int64, state, why string) error {

@@ -39,7 +39,7 @@ type Made struct {
 // MadeSince lists a drink's batches from a date on, the earliest first.
 func (s *Store) MadeSince(drinkID int64, from time.Time) ([]Made, error) {
 	var made []Made
-	err := s.db.Model(&Batch{}).Select("batches.made_on, COALESCE(SUM(bottles.volume_ml), 0) AS ml").
+	err := s.db.Model(&Batch{}).Select("batches.made_on, COALESCE(SUM(COALESCE(NULLIF(bottles.filled_ml, 0), bottles.volume_ml)), 0) AS ml").
 		Joins("LEFT JOIN bottles ON bottles.batch_id = batches.id").
 		Where("batches.drink_id = ? AND batches.made_on >= ?", drinkID, from.Format(time.DateOnly)).
 		Group("batches.id").Order("batches.made_on, batches.id").Scan(&made).Error

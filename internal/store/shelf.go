@@ -148,7 +148,7 @@ func (s *Store) ShelfML() (ml float64, err error) {
 // Bottle finds one bottle.
 func (s *Store) Bottle(id int64) (*Bottle, error) {
 	var b Bottle
-	err := s.db.Preload("Batch.Version").Preload("Batch.Tastings").Preload("Moves", inOrder).First(&b, id).Error
+	err := s.db.Preload("Batch.Version").Preload("Batch.Tastings").Preload("Moves", inOrder).Preload("Joined", inOrder).First(&b, id).Error
 	return &b, found(err)
 }
 
@@ -190,12 +190,18 @@ func (e *EmptyError) Error() string {
 	return fmt.Sprintf("bottle %s, %.0f mL left", e.State, e.LeftML)
 }
 
+// ErrFrozen says that nothing is poured from what is frozen.
+var ErrFrozen = errors.New("it is frozen")
+
 // nothing is what is too little to call a rest, in mL.
 const nothingML = 0.5
 
 // Pour takes ml from a bottle, or says so a while after; a bottle left empty is finished.
 func (s *Store) Pour(id int64, ml float64, ago time.Duration) (*Bottle, error) {
 	return s.change(id, func(tx *gorm.DB, b *Bottle) error {
+		if b.Place == Freezer {
+			return ErrFrozen
+		}
 		if b.State != InUse || ml > b.LeftML+nothingML {
 			return &EmptyError{LeftML: b.LeftML, State: b.State}
 		}
@@ -270,7 +276,7 @@ func (s *Store) change(id int64, how func(*gorm.DB, *Bottle) error) (*Bottle, er
 		if err := how(tx, &b); err != nil {
 			return err
 		}
-		return tx.Omit("Batch", "Moves").Save(&b).Error
+		return tx.Omit("Batch", "Moves", "Joined").Save(&b).Error
 	})
 	if err != nil {
 		return nil, err

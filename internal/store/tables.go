@@ -27,7 +27,7 @@ func (s *Store) ChangeTasting(t Tasting) error {
 // AddBottle puts a bottle of a batch on the record.
 func (s *Store) AddBottle(b *Bottle) error {
 	b.State, b.CreatedAt, b.FirstPlace = InUse, s.now(), b.Place
-	return s.db.Omit("Batch", "Moves").Create(b).Error
+	return s.db.Omit("Batch", "Moves", "Joined").Create(b).Error
 }
 
 // ChangeBottle says what is left in a bottle, and where it stands; an empty place leaves it there.

@@ -78,7 +78,7 @@ func (s Service) BatchPage(id int64) (BatchPage, error) {
 	}
 	made := summed(b, poured)
 	for _, x := range b.Bottles {
-		out.Bottles = append(out.Bottles, Became{x.ID, x.VolumeML, poured[x.ID], x.LeftML, x.State, wording.Ended(x.State, x.EndedWhy), x.UseBy})
+		out.Bottles = append(out.Bottles, Became{x.ID, x.Filled(), poured[x.ID], x.LeftML, x.State, wording.Ended(x.State, x.EndedWhy), x.UseBy})
 	}
 	for _, t := range b.Tastings {
 		out.Tastings = append(out.Tastings, tastedOf(t))
@@ -114,7 +114,7 @@ func summed(b *store.Batch, poured map[int64]float64) store.MadeBatch {
 		MeasuredML: b.MeasuredML, PerL: b.PerL, ShopPerL: b.ShopPerL, Sweetness: b.Sweetness, Tasted: len(b.Tastings),
 	}
 	for _, x := range b.Bottles {
-		out.MadeML += x.VolumeML
+		out.MadeML += x.Filled()
 		out.DrunkML += poured[x.ID]
 		switch x.State {
 		case store.Thrown:

@@ -93,7 +93,7 @@ func (l LifeLook) Present(b *store.Bottle) Bottle {
 	other := kept.Budget(l.Record, l.School.Other(), l.RoomC, l.Now)
 	out := Bottle{
 		ID: b.ID, DrinkID: b.Batch.DrinkID, BatchID: b.BatchID, DrinkName: b.Batch.DrinkName, Version: b.Batch.Version.Number,
-		Place: b.Place, VolumeML: b.VolumeML, LeftML: b.LeftML, FillShare: b.LeftML / b.VolumeML,
+		Place: b.Place, VolumeML: b.Filled(), LeftML: b.LeftML, FillShare: b.LeftML / b.VolumeML,
 		ServingML: b.ServingML, PourML: math.Min(b.ServingML, b.LeftML), Servings: b.LeftML / b.ServingML,
 		MadeOn: b.Batch.MadeOn, UseBy: lastDay(kept, mine.UseBy), OtherUseBy: lastDay(kept, other.UseBy),
 		UseByAt: mine.UseBy, UseByWords: wording.PartOfDay(mine.UseBy),
@@ -101,7 +101,7 @@ func (l LifeLook) Present(b *store.Bottle) Bottle {
 		School: string(l.School), OtherSchool: string(l.School.Other()), Reasons: append(weighed(mine.Reasons), wording.Texts(b.Reasons)...),
 		Allergens: wording.Allergens(b.Allergens), State: b.State, EndedWhy: wording.EndedWhy(b.EndedWhy), Out: wording.Text(mine.Out), Longer: wording.Texts(mine.Longer), LeftDays: mine.LeftDays, AllDays: kept.Days[l.School],
 		ForWhom: []bench.ForWhom{}, Pigment: pigmentMilk, Tasted: len(b.Batch.Tastings),
-		CanFreeze: keep.CanFreeze(placesOf(kept.Stays)...),
+		CanFreeze: keep.CanFreeze(placesOf(kept.Stays)...) && !b.FrozenOnce,
 	}
 	out.OtherGood = !other.Past
 	if !mine.Out.IsZero() {

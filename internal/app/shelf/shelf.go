@@ -234,12 +234,15 @@ type Poured struct {
 const leastPourML = 1
 
 func (s Service) Pour(id int64, in Poured) (Bottle, error) {
+	b, err := s.bottle(s.store.Bottle(id))
+	if err != nil {
+		return Bottle{}, err
+	}
+	if b.Thawing != "" && b.State == store.InUse {
+		return Bottle{}, fault.New("ml", "", "still-thawing")
+	}
 	ml := in.ML
 	if in.Servings > 0 {
-		b, err := s.store.Bottle(id)
-		if err != nil {
-			return Bottle{}, err
-		}
 		ml = in.Servings * b.ServingML
 	}
 	if ml < leastPourML {
@@ -334,6 +337,9 @@ func (s Service) Merge(id int64, in MergeInto) (Bottle, error) {
 	other, err := s.bottle(s.store.Bottle(in.Other))
 	if err != nil {
 		return Bottle{}, err
+	}
+	if mine.Thawing != "" || other.Thawing != "" {
+		return Bottle{}, &store.MergeError{Why: keep.IsFrozen}
 	}
 	if other.LeftDays < mine.LeftDays || other.Out != "" {
 		mine, other = other, mine

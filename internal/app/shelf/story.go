@@ -33,33 +33,9 @@ func (s Service) Story(id int64) (Story, error) {
 	if err != nil {
 		return Story{}, err
 	}
-	pours, err := s.store.Pours(id)
-	if err != nil {
+	out := Story{Bottle: l.Present(b)}
+	if out.Events, err = s.eventsOf(b, l, map[int64]bool{}); err != nil {
 		return Story{}, err
-	}
-	kept := l.kept(b)
-	out := Story{Bottle: l.Present(b), Events: []StoryEvent{{kept.Made, wording.Say("filled-into", b.VolumeML, wording.Place(kept.Stays[0].Place)), ""}}}
-	for _, step := range b.Batch.Times {
-		if !step.Skipped {
-			out.Events = append(out.Events, StoryEvent{step.DoneAt, wording.Text(step.Title), ""})
-		}
-	}
-	for _, stay := range kept.Stays[1:] {
-		out.Events = append(out.Events, StoryEvent{stay.From, wording.Say("moved-to", wording.Place(stay.Place)), ""})
-	}
-	for _, p := range pours {
-		out.Events = append(out.Events, StoryEvent{p.PouredAt, wording.Say("poured", p.ML), ""})
-	}
-	for _, spell := range kept.Budget(l.Record, l.School, l.RoomC, l.Now).Spells {
-		code := "warm-spell"
-		if spell.Gap {
-			code = "warm-spell-with-gap"
-		}
-		what := wording.Say(code, spell.Lasted().Hours(), spell.MostC)
-		out.Events = append(out.Events, StoryEvent{spell.From, what, wording.Say("days-of-life", spell.Days)})
-	}
-	if b.EndedAt != nil {
-		out.Events = append(out.Events, StoryEvent{*b.EndedAt, wording.Ended(b.State, b.EndedWhy), ""})
 	}
 	inside, err := s.insideOf(b)
 	if err != nil {
@@ -68,6 +44,67 @@ func (s Service) Story(id int64) (Story, error) {
 	out.Bottle.tellOf(inside)
 	slices.SortStableFunc(out.Events, func(a, b StoryEvent) int { return a.At.Compare(b.At) })
 	return out, nil
+}
+
+// eventsOf are what happened to a bottle, and to whatever was poured into it before it was.
+func (s Service) eventsOf(b *store.Bottle, l LifeLook, told map[int64]bool) ([]StoryEvent, error) {
+	told[b.ID] = true
+	pours, err := s.store.Pours(b.ID)
+	if err != nil {
+		return nil, err
+	}
+	kept := l.kept(b)
+	out := []StoryEvent{{kept.Made, wording.Say("filled-into", b.Filled(), wording.Place(kept.Stays[0].Place)), ""}}
+	for _, step := range b.Batch.Times {
+		if !step.Skipped {
+			out = append(out, StoryEvent{step.DoneAt, wording.Text(step.Title), ""})
+		}
+	}
+	for _, stay := range kept.Stays[1:] {
+		out = append(out, StoryEvent{stay.From, wording.Say("moved-to", wording.Place(stay.Place)), ""})
+	}
+	for _, p := range pours {
+		out = append(out, StoryEvent{p.PouredAt, wording.Say("poured", p.ML), ""})
+	}
+	for _, spell := range kept.Budget(l.Record, l.School, l.RoomC, l.Now).Spells {
+		code := "warm-spell"
+		if spell.Gap {
+			code = "warm-spell-with-gap"
+		}
+		what := wording.Say(code, spell.Lasted().Hours(), spell.MostC)
+		out = append(out, StoryEvent{spell.From, what, wording.Say("days-of-life", spell.Days)})
+	}
+	if b.EndedAt != nil {
+		out = append(out, StoryEvent{*b.EndedAt, wording.Ended(b.State, b.EndedWhy), ""})
+	}
+	for _, j := range b.Joined {
+		out = append(out, StoryEvent{j.At, wording.Say("poured-in-from", j.ML, j.OtherID), ""})
+		if told[j.OtherID] {
+			continue
+		}
+		more, err := s.eventsOfOther(j.OtherID, l, told)
+		if err != nil {
+			return nil, err
+		}
+		out = append(out, more...)
+	}
+	return out, nil
+}
+
+// eventsOfOther are those of a bottle that was poured into another, told as of that bottle.
+func (s Service) eventsOfOther(id int64, l LifeLook, told map[int64]bool) ([]StoryEvent, error) {
+	other, err := s.store.Bottle(id)
+	if err != nil {
+		return nil, err
+	}
+	events, err := s.eventsOf(other, l, told)
+	if err != nil {
+		return nil, err
+	}
+	for n := range events {
+		events[n].What = wording.Say("of-bottle", id, events[n].What)
+	}
+	return events, nil
 }
 
 // inside is what a bottle's drink is reckoned to be.

@@ -643,6 +643,11 @@ export const en = {
     theDialCouldNotBe: 'The dial could not be set.',
   },
   bottling: {
+    howLongItKeeps: 'How long it keeps',
+    withoutALifeNoDate:
+      'Nobody has said yet how long this keeps, so the bottle has no use-by date. Say it once and it is kept. If you are not sure, take the shorter time.',
+    keepsInTheFridge: (name: Said) => `${name}: days in the fridge, once opened or made`,
+    saveLife: 'Save',
     fridge: 'Fridge',
     freezer: 'Freezer',
     bottles: 'Bottles',
@@ -1152,6 +1157,7 @@ export const en = {
   },
   shelf: {
     fridgePlace: 'Fridge',
+    thawFirst: 'Nothing is poured from it until it has thawed in the fridge.',
     paperBottle: 'Bottle',
     useByHead: 'Use by',
     leftHead: 'Left',

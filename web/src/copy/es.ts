@@ -681,6 +681,11 @@ export const es: typeof en = {
     theDialCouldNotBe: 'El mando no se ha podido mover.',
   },
   bottling: {
+    howLongItKeeps: 'Cuánto dura',
+    withoutALifeNoDate:
+      'Todavía nadie ha dicho cuánto dura esto, así que la botella no tiene fecha. Dilo una vez y queda guardado. Si dudas, pon el tiempo más corto.',
+    keepsInTheFridge: (name: Said) => `${name}: días en la nevera, una vez abierto o hecho`,
+    saveLife: 'Guardar',
     fridge: 'Frigorífico',
     freezer: 'Congelador',
     bottles: 'Botellas',
@@ -1187,6 +1192,7 @@ export const es: typeof en = {
   },
   shelf: {
     fridgePlace: 'Nevera',
+    thawFirst: 'No se sirve nada de ella hasta que se haya descongelado en la nevera.',
     paperBottle: 'Botella',
     useByHead: 'Consumir antes de',
     leftHead: 'Queda',

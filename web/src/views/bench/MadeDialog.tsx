@@ -11,6 +11,7 @@ import { ErrorText, Field } from '../../ui/Field'
 import { numberOf, useFields } from '../../ui/form'
 import { toMillilitres } from '../../ui/format'
 import { BottleRows, BottlingCare, fieldsOf, oneBottle, toBottles } from '../bottling/BottleRows'
+import { GiveLife } from '../bottling/GiveLife'
 import type { BenchDraft } from './useDraft'
 
 /** MadeDialog marks the drink as made and puts it into bottles. */
@@ -65,6 +66,7 @@ export function MadeDialog({
             {...form.field('measuredML', { unit: 'mL', optional: true })}
           />
         </div>
+        <GiveLife names={expected.lines.map((l) => l.name)} />
         <BottleRows
           bottles={bottles}
           keeps={(reckoning.data ?? expected).keeps}

@@ -10,6 +10,7 @@ import { ErrorText, Field } from '../../ui/Field'
 import { numberOf, useFields } from '../../ui/form'
 import { toMillilitres } from '../../ui/format'
 import { BottleRows, BottlingCare, fieldsOf, oneBottle, toBottles } from '../bottling/BottleRows'
+import { GiveLife } from '../bottling/GiveLife'
 
 /** BottlingDialog puts a cooked drink into bottles, and records how it was really made. */
 export function BottlingDialog({ item, onClose }: { item: PlanItem; onClose: () => void }) {
@@ -39,6 +40,7 @@ export function BottlingDialog({ item, onClose }: { item: PlanItem; onClose: () 
           <Field label={copy.cook.wetPulpIfYouWeighed} {...form.field('pulpG', { unit: 'g', optional: true })} />
         </div>
         {hasOpen && <p className="text-note text-mute">{copy.cook.oneAmountWasNotWeighed}</p>}
+        <GiveLife names={item.steps.flatMap((s) => s.amounts.map((a) => a.name))} />
         <BottleRows bottles={bottles} fields={fieldsOf(bottle.error)} onChange={setBottles} />
         <BottlingCare />
         <ErrorText id="bottling-error">{form.refusal}</ErrorText>

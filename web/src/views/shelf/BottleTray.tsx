@@ -24,6 +24,7 @@ export function BottleTray({ b, others }: { b: Bottle; others: Bottle[] }) {
   const acts = [act.pour, act.finish, act.undo, act.move, act.merge]
   const error = acts.find((a) => a.error)?.error
   const busy = acts.some((a) => a.isPending)
+  const solid = isSolid(b)
   return (
     <Tray label={copy.shelf.bottleOf} className="grid gap-3">
       <div>
@@ -70,13 +71,18 @@ export function BottleTray({ b, others }: { b: Bottle; others: Bottle[] }) {
       <WhyThatDate b={b} past={past} />
       <NotFor whom={b.forWhom} large />
       <div className="flex flex-wrap gap-2">
-        <Button primary={!past} disabled={busy} onClick={() => act.pour.mutate({ ml: b.pourML })}>
+        <Button primary={!past} disabled={busy || solid} onClick={() => act.pour.mutate({ ml: b.pourML })}>
           {copy.shelf.pourMl(toWhole(b.pourML))}
         </Button>
         <Button disabled={busy} onClick={() => act.undo.mutate()}>
           {copy.shelf.undoTheLastPour}
         </Button>
-        <MoveMenu b={b} others={others} onMove={act.move.mutate} onMerge={act.merge.mutate} />
+        <MoveMenu
+          b={b}
+          others={solid ? [] : others.filter((o) => !isSolid(o))}
+          onMove={act.move.mutate}
+          onMerge={act.merge.mutate}
+        />
         <Button disabled={busy} onClick={() => act.finish.mutate()}>
           {copy.shelf.finished}
         </Button>
@@ -84,7 +90,7 @@ export function BottleTray({ b, others }: { b: Bottle; others: Bottle[] }) {
           {copy.shelf.throwAway}
         </Button>
       </div>
-      <PourOther onPour={act.pour.mutate} />
+      {solid ? <p className="text-note">{copy.shelf.thawFirst}</p> : <PourOther onPour={act.pour.mutate} />}
       {act.pour.isSuccess && b.tasted === 0 && (
         <Link
           href={`/notes/batch/${b.batchID}?bottle=${b.id}`}
@@ -100,6 +106,9 @@ export function BottleTray({ b, others }: { b: Bottle; others: Bottle[] }) {
     </Tray>
   )
 }
+
+/** isSolid tells what nothing is poured from yet: it is frozen, or thaws. */
+const isSolid = (b: Bottle) => b.place === 'freezer' || b.thawing !== ''
 
 /** useShown is which dialog of the bottle is open, as its address says. */
 function useShown() {
