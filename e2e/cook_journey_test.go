@@ -183,9 +183,16 @@ func TestASoakingBowlIsKept(t *testing.T) {
 	p.sees("on the counter")
 	p.press("4", chromedp.ModifierAlt)
 	p.sees("Soaking bowls", "350 g dry")
+	p.expects("409")
 	p.click("button", "Empty: Walnuts")
+	p.sees("Walnut cream for porridge draws from this bowl")
+	p.click("button", "Cancel")
 	p.click("button", "Empty: Pecans")
+	p.click("button", "Empty: Walnuts")
+	p.click("button", "Empty the bowl")
 	p.sees("Soak once for several drinks")
+	p.press("2", chromedp.ModifierAlt)
+	p.sees("Put the walnuts in water to soak")
 }
 
 func TestABlockIsDraggedWithinItsWindow(t *testing.T) {

@@ -69,7 +69,7 @@ func TestEveryViewPrintsWhatIsUsefulOnPaper(t *testing.T) {
 			}
 			p.media("print")
 			assert.Empty(t, evaluate[[]string](p, controls), "controls on the paper of %s", v.path)
-			look(p, "paper" + strings.ReplaceAll(v.path, "/", "-"))
+			look(p, "paper"+strings.ReplaceAll(v.path, "/", "-"))
 			p.media("")
 		})
 	}

@@ -185,7 +185,7 @@ func TestAnOwnBaseGetsItsLifeWhereItIsBottled(t *testing.T) {
 	url := demoKitchen(t)
 	ask(t, url, "POST", "/api/pantry/ingredients", map[string]any{
 		"name": "Beech mast", "role": "base", "vegan": true, "allergens": []string{},
-		"label": map[string]any{"proteinG": 6, "fatG": 50, "saturatedFatG": 6, "carbohydrateG": 20, "sugarsG": 2, "fibreG": 4, "sodiumMg": 5},
+		"label":   map[string]any{"proteinG": 6, "fatG": 50, "saturatedFatG": 6, "carbohydrateG": 20, "sugarsG": 2, "fibreG": 4, "sodiumMg": 5},
 		"gPerCup": 120,
 	})
 	p := visit(t, url)

@@ -43,6 +43,9 @@ func (b Bowl) In(k Room, now time.Time) BowlState {
 		dryML := b.DryG / b.Ingredient.BulkGPerML
 		s.VesselML = vesselML(dryML, swollen(b.Ingredient, b.DryG), soakWaterTimes*dryML)
 	}
+	if s.ChangeBy.After(s.Within) { // what is used up by then needs no fresh water after
+		s.ChangeBy = s.Within
+	}
 	s.Past = now.After(s.Within)
 	return s
 }

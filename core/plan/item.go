@@ -247,6 +247,30 @@ func Mark(steps []ItemStep, n int, how Marking, now time.Time) ([]ItemStep, erro
 	return steps, nil
 }
 
+// Marked are steps that were marked together: one, and those before it that it brought along.
+type Marked struct {
+	First int       // the place of the first of them: to take them back
+	Steps []int     // the places of all
+	At    time.Time // when
+}
+
+// MarkedTogether are the markings of an item's steps, the latest first.
+func MarkedTogether(steps []ItemStep) []Marked {
+	var out []Marked
+	for n, s := range steps {
+		if s.DoneAt == nil || !s.HandsOn {
+			continue
+		}
+		if last := len(out) - 1; last >= 0 && out[last].At.Equal(*s.DoneAt) {
+			out[last].Steps = append(out[last].Steps, n)
+			continue
+		}
+		out = append(out, Marked{First: n, Steps: []int{n}, At: *s.DoneAt})
+	}
+	slices.Reverse(out)
+	return out
+}
+
 // aheadOf is how far ahead of its time a step is marked without a question (a
 // judgement, no source).
 const aheadOf = 12 * time.Hour

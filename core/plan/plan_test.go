@@ -588,7 +588,10 @@ func TestABowlIsDrawnFromForAsLongAsItKeeps(t *testing.T) {
 	assert.InDelta(t, 400*1.45, s.WetG, .01)
 	assert.Equal(t, since.Add(16*time.Hour), s.Ready)
 	assert.Equal(t, since.Add(36*time.Hour), s.Within)
-	assert.Equal(t, since.Add(44*time.Hour), s.ChangeBy)
+	assert.Equal(t, s.Within, s.ChangeBy, "no fresh water after it is to be used up")
+	early := b
+	early.Changed = since.Add(5 * time.Hour)
+	assert.Equal(t, since.Add(29*time.Hour), early.In(k, since).ChangeBy)
 	assert.Equal(t, 2550., s.VesselML)
 	assert.False(t, s.Past)
 	assert.True(t, b.In(k, since.Add(37*time.Hour)).Past)

@@ -1,6 +1,7 @@
 package plan
 
 import (
+	"cmp"
 	"container/heap"
 	"math"
 	"slices"
@@ -61,6 +62,8 @@ type Job struct {
 	Begun   []time.Time // when the blocks that are begun already began, in order
 	Pins    []Pin       // blocks that the cook wants at a time of their own
 	Between Span        // within which its first block has to begin; the zero Span is no bound
+
+	Allergens []string // codes of what it holds; see [MakeClean]
 }
 
 // Pin is when a block of work is to begin.
@@ -721,9 +724,30 @@ func explain(jobs []Job, rules Rules) *Problem {
 		p.LaterBy, p.HasLater = later([]Job{j}, 0, rules)
 		return p
 	}
-	p := &Problem{Which: "hands-and-blender"}
-	p.LaterBy, p.HasLater = later(jobs, len(jobs)-1, rules)
-	return p
+	return &Problem{Which: "hands-and-blender"}
+}
+
+// Later is the least that one of the jobs would have to be ready later for all of them to
+// fit; false where nothing within four days does.
+func Later(jobs []Job, n int, rules Rules) (time.Duration, bool) { return later(jobs, n, rules) }
+
+// InTheWay is the job without which the others fit: of several the one that is wanted last
+// and not begun. It is the last of them where no single one will do.
+func InTheWay(jobs []Job, rules Rules) int {
+	places := make([]int, len(jobs))
+	for n := range jobs {
+		places[n] = n
+	}
+	slices.SortStableFunc(places, func(a, b int) int {
+		begun := cmp.Compare(len(jobs[a].Begun), len(jobs[b].Begun))
+		return cmp.Or(begun, jobs[b].ReadyBy.Compare(jobs[a].ReadyBy))
+	})
+	for _, n := range places {
+		if _, ok := attempt(slices.Delete(slices.Clone(jobs), n, n+1), rules); ok {
+			return n
+		}
+	}
+	return places[0]
 }
 
 // Movable is from when to when a block of work may begin, with all others of

@@ -64,6 +64,7 @@ const (
 	Split       Kind = "split"         // one base into several drinks
 	Bottle      Kind = "bottle"        // with a clean funnel
 	Wash        Kind = "wash up"       // hands-on, and last at the sink
+	WashBetween Kind = "wash between"  // of what another drink's allergen was in
 	Chill       Kind = "chill"         // in the fridge until it is wanted
 	Rinse       Kind = "rinse"         // grain that is not soaked
 	Pit         Kind = "pit"           // stones out of fruit
@@ -84,7 +85,7 @@ const (
 // know them by, where those are others.
 var codes = map[Kind]string{
 	GetReady: "prepare", ChangeWater: "change-water", RinsePulp: "rinse-pulp", SecondGrind: "grind-again", RubSkins: "skin", RinseSprout: "rinse",
-	StirIn: "stir-in", LateSpice: "stir-in", PourIn: "stir-in", Split: "divide", BlendIn: "blend-in", Wash: "wash-up", WhiskOff: "whisk-off", DrawOn: "bloom",
+	StirIn: "stir-in", LateSpice: "stir-in", PourIn: "stir-in", Split: "divide", BlendIn: "blend-in", Wash: "wash-up", WashBetween: "wash-between", WhiskOff: "whisk-off", DrawOn: "bloom",
 }
 
 // Code is the kind's name in changes and on the command line.

@@ -1,6 +1,7 @@
 package http
 
 import (
+	"fmt"
 	"net/http"
 	"regexp"
 	"strings"
@@ -172,4 +173,72 @@ func TestQuietHoursThatCannotBe(t *testing.T) {
 		k.HandsQuiet = quiet
 		assert.Equal(t, "body.handsQuiet", c.refused("PUT", "/api/kitchen", k).Errors[0].Location)
 	}
+}
+
+// A bowl that drinks draw from is not emptied unasked; without it they soak for themselves. What
+// it is short of is to be bought, and its water is not due after it is to be used up.
+func TestABowlThatIsDrawnFrom(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	c.begun()
+	call[planning.Plan](c, "POST", "/api/bowls", planning.NewBowl{Ingredient: "almond", DryG: 100, Fridge: true})
+	p := call[planning.Plan](c, "POST", "/api/plan/items", planning.NewItem{DrinkID: 1, ReadyBy: "2026-11-25T14:00", BowlID: 1})
+	require.Len(t, p.ToBuy, 1)
+	assert.InDelta(t, 43, p.ToBuy[0].NeedG, .1, "143 g wanted, 100 in the bowl")
+	assert.False(t, p.Bowls[0].ChangeBy.After(p.Bowls[0].Within))
+	asked := c.refused("DELETE", "/api/bowls/1", nil)
+	assert.Equal(t, "body.anyway", asked.Errors[0].Location)
+	assert.Contains(t, asked.Errors[0].Message, "Almond milk draws from this bowl")
+	require.Len(t, call[planning.Plan](c, "GET", "/api/plan", nil).Bowls, 1, "nothing was done")
+	p = call[planning.Plan](c, "DELETE", "/api/bowls/1?anyway=true", nil)
+	assert.Empty(t, p.Bowls)
+	assert.Zero(t, p.Items[0].BowlID)
+	step(t, p, "soak")
+	assert.InDelta(t, 143, p.ToBuy[0].NeedG, .1)
+}
+
+// What was marked stands there with what it marked along, and is taken back together.
+func TestWhatWasMarkedIsTakenBack(t *testing.T) {
+	t.Parallel()
+	c, p := planned(t)
+	assert.Empty(t, p.Marked)
+	_, strain := step(t, p, "strain")
+	c.now = p.Items[0].Steps[strain].End
+	p = call[planning.Plan](c, "POST", "/api/plan/items/1/done", planning.Done{Step: strain, Ahead: true})
+	require.Len(t, p.Marked, 1)
+	marked := p.Marked[0]
+	assert.Greater(t, len(marked.Titles), 3)
+	assert.Zero(t, marked.Step)
+	c.now = c.now.Add(10 * time.Minute)
+	_, bottle := step(t, p, "bottle")
+	p = call[planning.Plan](c, "POST", "/api/plan/items/1/done", planning.Done{Step: bottle, Ahead: true})
+	require.Len(t, p.Marked, 2)
+	assert.Equal(t, strain+1, p.Marked[0].Step, "the latest first")
+	p = call[planning.Plan](c, "POST", "/api/plan/items/1/done", planning.Done{Step: p.Marked[0].Step, Undo: true})
+	require.Len(t, p.Marked, 1)
+	p = call[planning.Plan](c, "POST", "/api/plan/items/1/done", planning.Done{Step: marked.Step, Undo: true})
+	assert.Empty(t, p.Marked)
+	for _, s := range p.Items[0].Steps {
+		assert.Nil(t, s.DoneAt)
+	}
+}
+
+// A drink that no longer fits says so for itself, with when it would; the others are planned on.
+func TestOneThatNoLongerFitsIsInNoOthersWay(t *testing.T) {
+	t.Parallel()
+	c, _ := planned(t)
+	other := call[bench.Drink](c, "POST", "/api/drinks", bench.NewDrink{Name: "Oat milk"})
+	oats := almondMilk()
+	oats.Lines[0].Ingredient, oats.Lines[0].Note = "oats", ""
+	call[bench.Drink](c, "PUT", "/api/drinks/2/draft", bench.Draft{Name: other.Name, Recipe: oats, Revision: other.Revision})
+	call[planning.Plan](c, "POST", "/api/plan/items", planning.NewItem{DrinkID: 2, ReadyBy: "2026-11-27T14:00"})
+	c.now = time.Date(2026, 11, 25, 12, 0, 0, 0, time.UTC) // too late for the first to be begun
+	p := call[planning.Plan](c, "POST", "/api/plan/anew", nil)
+	require.Len(t, p.Items, 2)
+	assert.Contains(t, p.Items[0].Trouble, p.Items[0].Name)
+	assert.Contains(t, p.Items[0].Trouble, "it could be ready by")
+	assert.Empty(t, p.Items[1].Trouble)
+	assert.True(t, p.Items[1].Steps[0].Start.After(c.now))
+	p = call[planning.Plan](c, "POST", fmt.Sprintf("/api/plan/items/%d/done", p.Items[1].ID), planning.Done{Step: 0, Ahead: true})
+	assert.Len(t, p.Marked, 1, "and worked on")
 }

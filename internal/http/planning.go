@@ -12,6 +12,11 @@ type blockInput struct {
 	Body  planning.BlockAt
 }
 
+type bowlEnded struct {
+	ByID
+	Anyway bool `query:"anyway" doc:"also where planned drinks draw from it: they soak for themselves then"`
+}
+
 // planningOperations are those of the Plan.
 func (s *server) planningOperations(api huma.API) {
 	operation(s, api, get, "/api/can-make", "can-make", "What can be made now, what would spoil first first", planning.Of, plain(planning.Service.CanMake))
@@ -39,5 +44,5 @@ func (s *server) planningOperations(api huma.API) {
 	act(s, api, post, "/api/bowls", "start-bowl", "Put a lot in to soak, to draw from", undoable, planning.Of, bodied(planning.Service.StartBowl))
 	act(s, api, post, "/api/bowls/{id}/top-up", "top-up-bowl", "Put more into a bowl", undoable, planning.Of, on(planning.Service.TopUpBowl))
 	act(s, api, put, "/api/bowls/{id}", "change-bowl", "Change a bowl's water, or where it stands", undoable, planning.Of, on(planning.Service.ChangeBowl))
-	act(s, api, remove, "/api/bowls/{id}", "end-bowl", "Take a bowl away: used up or thrown out", undoable, planning.Of, byID(planning.Service.EndBowl))
+	act(s, api, remove, "/api/bowls/{id}", "end-bowl", "Take a bowl away: used up or thrown out", undoable, planning.Of, func(s planning.Service, in *bowlEnded) (planning.Plan, error) { return s.EndBowl(in.ID, in.Anyway) })
 }

@@ -438,6 +438,7 @@ var spanishPhrases = map[string]string{
 	"poured-in-from":                   "se añadieron %.0[1]f mL de la botella %[2]d",
 	"of-bottle":                        "botella %[1]d: %[2]s",
 	"pack-holds":                       "Solo quedan %.0[1]f g en el paquete. Saca eso o menos.",
+	"bowl-is-drawn-from":               "%[1]s usa este cuenco. Sin él, la base se remoja por su cuenta y todo se planifica de nuevo. ¿Vaciarlo?",
 	"sheet-keeps":                      "Dura %[1]s en el frigorífico según la regla prudente, %[2]s según la tradicional. Agitar antes de usar. Si huele mal, burbujea, está viscosa o hinchada, tírala, diga lo que diga la fecha.",
 	"here":                             "Aquí: %.2[1]g de %.2[2]g %[3]s.",
 	"all-estimates":                    "Todas las cifras son estimaciones. Sigue antes que nada las normas de seguridad alimentaria de tu país.",

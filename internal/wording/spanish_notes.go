@@ -106,6 +106,7 @@ var spanishNotes = map[string]string{
 	"step-kind-prepare":      "lavar, pelar y cortar",
 	"step-kind-whisk-off":    "batir con varillas",
 	"step-kind-bottle":       "embotellar",
+	"step-kind-wash-between": "fregar entre medias",
 	"step-kind-wash-up":      "fregar",
 	"constant-steam-learned": "Según tus propias tandas: se evapora %[1]s veces lo habitual.",
 	"constant-frees-learned": "Según tus propias tandas: el batido saca %[1]s veces lo habitual.",

@@ -8,6 +8,7 @@ import (
 	"plushladle/core/fault"
 	"plushladle/core/plan"
 	"plushladle/core/reckon"
+	"plushladle/internal/app"
 	"plushladle/internal/app/pantry"
 	"plushladle/internal/kitchen"
 	"plushladle/internal/store"
@@ -57,7 +58,7 @@ func (p *Plan) addBowls(l PlanView, draws map[int64][]plan.Draw, quiet plan.Quie
 		p.Bowls = append(p.Bowls, out)
 		name := strings.ToLower(out.Name)
 		next := NextStep{BowlID: b.ID, Drink: wording.Say("soaking-bowl"), Title: wording.Say("change-water-of", name), At: out.ChangeBy, Minute: bowlMinutes, Late: out.ChangeBy.Before(l.Now)}
-		if !out.ChangeBy.Before(state.Within) || state.Past {
+		if !state.ChangeBy.Before(state.Within) || state.Past {
 			next.Title, next.At, next.Late = wording.Say("use-up-soaked", name), quiet.Before(state.Within.In(zone)), state.Past
 		}
 		p.Next = append(p.Next, next)
@@ -212,11 +213,31 @@ func (s Service) ChangeBowl(id int64, in BowlChange) (Plan, error) {
 	return s.Plan()
 }
 
-func (s Service) EndBowl(id int64) (Plan, error) {
+// EndBowl empties a bowl. Where planned drinks were to draw from it that is asked first;
+// they soak for themselves then, and everything is planned anew.
+func (s Service) EndBowl(id int64, anyway bool) (Plan, error) {
+	items, err := s.store.Plan()
+	if err != nil {
+		return Plan{}, err
+	}
+	var drawing []string
+	for n := range items {
+		if items[n].BowlID == id && items[n].DrawnG == 0 && !plan.IsMade(items[n].Steps) {
+			drawing = append(drawing, items[n].DrinkName)
+			items[n].BowlID = 0
+		}
+	}
+	if len(drawing) > 0 && !anyway {
+		text := wording.Say("bowl-is-drawn-from", strings.Join(drawing, ", "))
+		return Plan{}, &app.Refused{Text: text, Field: "anyway", Message: text}
+	}
 	if err := s.store.EndBowl(id); err != nil {
 		return Plan{}, err
 	}
-	return s.Plan()
+	if len(drawing) == 0 {
+		return s.Plan()
+	}
+	return s.KeepPlan(items, nobody)
 }
 
 // soakable are the ids and names of what can stand in a bowl.

@@ -24,6 +24,7 @@ type Plan struct {
 	Quiet    []Stretch      `json:"quiet" doc:"when nothing needs hands"`
 	Blender  []Stretch      `json:"blender" doc:"when it runs"`
 	Next     []NextStep     `json:"next" doc:"what needs hands, the soonest first"`
+	Marked   []MarkedSteps  `json:"marked" doc:"what was marked done or left out, the latest first"`
 	VolumeML float64        `json:"volumeML" doc:"of all drinks together"`
 	Visits   int            `json:"visits"`
 	HandsOn  int            `json:"handsOnMin"`
@@ -87,6 +88,32 @@ type NextStep struct {
 	Ask    string    `json:"ask" doc:"how far marking it done reaches: it is asked first; empty where it is due and alone"`
 }
 
+// MarkedSteps are steps of a drink that were marked together; taking the first back takes
+// back all of them, and what was marked after.
+type MarkedSteps struct {
+	ItemID int64     `json:"itemID"`
+	Step   int       `json:"step" doc:"the first of them"`
+	Drink  string    `json:"drink"`
+	Titles []string  `json:"titles"`
+	At     time.Time `json:"at"`
+}
+
+// markedOf are the markings of an item that can still be taken back: it is not bottled.
+func markedOf(item store.PlanItem) []MarkedSteps {
+	var out []MarkedSteps
+	if item.BatchID != 0 {
+		return nil
+	}
+	for _, m := range plan.MarkedTogether(item.Steps) {
+		marked := MarkedSteps{ItemID: item.ID, Step: m.First, Drink: item.DrinkName, At: m.At}
+		for _, n := range m.Steps {
+			marked.Titles = append(marked.Titles, wording.Text(item.Steps[n].Title))
+		}
+		out = append(out, marked)
+	}
+	return out
+}
+
 func (s Service) Plan() (Plan, error) {
 	items, err := s.store.Plan()
 	if err != nil {
@@ -130,7 +157,7 @@ func (s Service) presentPlan(items []store.PlanItem) (Plan, error) {
 	if err != nil {
 		return Plan{}, err
 	}
-	p := Plan{Proved: true, Now: l.Now, From: l.Now, To: l.Now, Items: []PlanItem{}, Quiet: []Stretch{}, Blender: []Stretch{}, Next: []NextStep{}, Bowls: []Bowl{}, Calendar: app.CalendarPath}
+	p := Plan{Proved: true, Now: l.Now, From: l.Now, To: l.Now, Items: []PlanItem{}, Quiet: []Stretch{}, Blender: []Stretch{}, Next: []NextStep{}, Marked: []MarkedSteps{}, Bowls: []Bowl{}, Calendar: app.CalendarPath}
 	needs := map[string]float64{}
 	draws := map[int64][]plan.Draw{}
 	for _, item := range items {
@@ -139,6 +166,7 @@ func (s Service) presentPlan(items []store.PlanItem) (Plan, error) {
 			p.Items = append(p.Items, unreckoned(item, err))
 			continue
 		}
+		p.Marked = append(p.Marked, markedOf(item)...)
 		mine := l.needsOf(item, d, r)
 		p.add(item, d, r, l, mine)
 		for i, g := range mine {
@@ -154,9 +182,13 @@ func (s Service) presentPlan(items []store.PlanItem) (Plan, error) {
 		return Plan{}, err
 	}
 	p.addBowls(l, draws, quiet)
+	for _, b := range p.Bowls {
+		needs[b.Ingredient] += b.ShortG // what a bowl is to be topped up with
+	}
 	p.Soakable = soakable(l.Ways)
 	p.From = beginning(l.Now, p.Items)
 	slices.SortStableFunc(p.Next, func(a, b NextStep) int { return a.At.Compare(b.At) })
+	slices.SortStableFunc(p.Marked, func(a, b MarkedSteps) int { return b.At.Compare(a.At) })
 	effort := plan.EffortOf(stretches(p.Next))
 	p.Visits, p.HandsOn = effort.Visits, int(effort.HandsOn.Minutes())
 	p.More = max(0, dueBy(p.Next, endOfDay(l.Now))-1)

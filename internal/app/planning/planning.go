@@ -163,9 +163,9 @@ func (s Service) scheduledLater(items []store.PlanItem, at int) ([]store.PlanIte
 	if err != nil {
 		return nil, err
 	}
-	_, problem := plan.Make(w.jobs, w.rules)
+	_, problem := plan.MakeClean(w.jobs, w.rules)
 	for problem != nil && w.setAside(problem, at) {
-		_, problem = plan.Make(w.jobs, w.rules)
+		_, problem = plan.MakeClean(w.jobs, w.rules)
 	}
 	later := slices.Clone(items)
 	if problem != nil && problem.HasLater {
@@ -173,9 +173,9 @@ func (s Service) scheduledLater(items []store.PlanItem, at int) ([]store.PlanIte
 		return s.scheduled(later, at)
 	}
 	w.rules.Hands, w.rules.Noise = plan.Quiet{}, plan.Quiet{}
-	made, problem := plan.Make(w.jobs, w.rules)
+	made, problem := plan.MakeClean(w.jobs, w.rules)
 	if problem != nil {
-		return nil, s.unplanned(problem, w.items, at)
+		return nil, s.unplanned(problem, &w, at)
 	}
 	return w.timed(made), nil
 }
@@ -254,21 +254,28 @@ func (s Service) scheduled(items []store.PlanItem, asked int) ([]store.PlanItem,
 	if err != nil {
 		return nil, err
 	}
-	made, problem := plan.Make(w.jobs, w.rules)
+	made, problem := plan.MakeClean(w.jobs, w.rules)
 	for problem != nil && w.setAside(problem, asked) {
-		made, problem = plan.Make(w.jobs, w.rules)
+		made, problem = plan.MakeClean(w.jobs, w.rules)
 	}
 	if problem != nil {
-		return nil, s.unplanned(problem, w.items, asked)
+		return nil, s.unplanned(problem, &w, asked)
 	}
 	return w.timed(made), nil
 }
+
+// nobody is who asks where no drink is asked for: then none of them stands above the others.
+const nobody = -1
 
 // setAside takes a drink that does not fit out of what is planned together: it
 // stays as it was, and says why, so that it is in no other's way. The one that
 // was asked for is not set aside.
 func (w *work) setAside(p *plan.Problem, asked int) bool {
 	k := slices.IndexFunc(w.jobs, func(j plan.Job) bool { return j.ID == p.JobID })
+	if k < 0 && asked == nobody {
+		k = plan.InTheWay(w.jobs, w.rules)
+		p.LaterBy, p.HasLater = plan.Later(w.jobs, k, w.rules)
+	}
 	if k < 0 || w.places[k] == asked || len(w.items[w.places[k]].Steps) == 0 {
 		return false
 	}
@@ -297,7 +304,7 @@ func (s Service) job(item store.PlanItem, l PlanView) (plan.Job, error) {
 		return plan.Job{}, err
 	}
 	zone := s.Now().Location()
-	job := plan.Job{Name: item.DrinkName, ReadyBy: item.ReadyBy.In(zone), Begun: plan.Begun(item.Steps)}
+	job := plan.Job{Name: item.DrinkName, ReadyBy: item.ReadyBy.In(zone), Begun: plan.Begun(item.Steps), Allergens: r.Allergens}
 	if item.BowlID != 0 {
 		job.Bench = plan.Steps(d, r, l.Room, plan.FromABowl)
 		if b := l.bowl(item.BowlID); b != nil && len(job.Begun) == 0 {
@@ -357,21 +364,25 @@ var unplannedCodes = map[string]string{
 	"time": "no-time-for-it", "quiet-hours": "no-hands-in-the-quiet", "hands-and-blender": "no-hands-free", troubleNothing: "comes-to-nothing",
 }
 
-// unplanned says why there is no plan, and the least change that makes one.
-func (s Service) unplanned(p *plan.Problem, items []store.PlanItem, asked int) error {
-	at := asked
+// unplanned says which drink leaves no plan, why, and the least change that makes one.
+func (s Service) unplanned(p *plan.Problem, w *work, asked int) error {
+	at := max(0, asked)
 	if p.JobID != "" {
 		_, _ = fmt.Sscan(p.JobID, &at)
 	}
-	at = max(0, min(at, len(items)-1))
+	item := w.items[min(at, len(w.items)-1)]
+	laterBy, hasLater := p.LaterBy, p.HasLater
+	if k := slices.Index(w.places, at); p.JobID == "" && k >= 0 {
+		laterBy, hasLater = plan.Later(w.jobs, k, w.rules)
+	}
 	way := say.Of("plan-less")
-	if items[at].BowlID != 0 && items[at].DrawnG == 0 {
+	switch {
+	case hasLater:
+		way = say.Of("would-fit-at", item.ReadyBy.In(s.Now().Location()).Add(laterBy))
+	case item.BowlID != 0 && item.DrawnG == 0:
 		way = say.Of("plan-less-or-without-bowl")
 	}
-	if p.HasLater {
-		way = say.Of("would-fit-at", items[at].ReadyBy.In(s.Now().Location()).Add(p.LaterBy))
-	}
-	return fault.New("readyBy", items[at].DrinkName, unplannedCodes[p.Which], way)
+	return fault.New("readyBy", item.DrinkName, unplannedCodes[p.Which], way)
 }
 
 // ReadyBy is when it is wanted.
@@ -480,7 +491,7 @@ func (s Service) StepDone(id int64, in Done) (Plan, error) {
 	if err != nil {
 		return Plan{}, err
 	}
-	planned, err := s.scheduled(items, at)
+	planned, err := s.scheduled(items, nobody)
 	if err != nil {
 		planned = items
 	}
@@ -526,7 +537,7 @@ func (s Service) PlanAnew() (Plan, error) {
 	if err != nil {
 		return Plan{}, err
 	}
-	return s.KeepPlan(items, 0)
+	return s.KeepPlan(items, nobody)
 }
 
 // Bought is what was bought of an ingredient.

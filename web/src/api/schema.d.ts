@@ -3641,6 +3641,19 @@ export interface components {
              */
             week: number;
         };
+        MarkedSteps: {
+            /** Format: date-time */
+            at: string;
+            drink: string;
+            /** Format: int64 */
+            itemID: number;
+            /**
+             * Format: int64
+             * @description the first of them
+             */
+            step: number;
+            titles: string[];
+        };
         Matched: {
             lines: string[];
             name: string;
@@ -4182,6 +4195,8 @@ export interface components {
             items: components["schemas"]["PlanItem"][];
             /** @description something was to be done and is not marked done */
             late: boolean;
+            /** @description what was marked done or left out, the latest first */
+            marked: components["schemas"]["MarkedSteps"][];
             /**
              * Format: int64
              * @description how many of what needs hands are due today besides the next
@@ -5780,6 +5795,7 @@ export type LineFigure = components['schemas']['LineFigure'];
 export type LotRow = components['schemas']['LotRow'];
 export type LowAt = components['schemas']['LowAt'];
 export type MakingFigure = components['schemas']['MakingFigure'];
+export type MarkedSteps = components['schemas']['MarkedSteps'];
 export type Matched = components['schemas']['Matched'];
 export type MergeInto = components['schemas']['MergeInto'];
 export type MoreIn = components['schemas']['MoreIn'];
@@ -6535,7 +6551,10 @@ export interface operations {
     };
     "end-bowl": {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description also where planned drinks draw from it: they soak for themselves then */
+                anyway?: boolean;
+            };
             header?: never;
             path: {
                 id: number;

@@ -661,6 +661,8 @@ export const en = {
     thenThawInTheFridge: '; then thaw in the fridge and use within 2 days',
   },
   bowls: {
+    emptyIt: 'Empty the bowl',
+    emptyTitle: 'Planned drinks use this bowl',
     soakingBowls: 'Soaking bowls',
     soakOnceForSeveralDrinks: 'Soak once for several drinks. Take from the bowl, and top it up.',
     startABowl: ' Start a bowl',
@@ -954,6 +956,12 @@ export const en = {
     deleteThePrice: 'Delete the price',
   },
   plan: {
+    markedDone: 'Marked done',
+    undoMark: 'Undo',
+    undoWhat: (titles: Said, drink: Said) => `Undo: ${titles}, ${drink}`,
+    asList: 'List',
+    asStrip: 'Timeline',
+    showAs: 'Show as',
     at: 'When',
     step: 'Step',
     amountHead: 'How much',

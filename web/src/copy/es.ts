@@ -699,6 +699,8 @@ export const es: typeof en = {
     thenThawInTheFridge: '; después, descongelar en el frigorífico y consumir en 2 días',
   },
   bowls: {
+    emptyIt: 'Vaciar el cuenco',
+    emptyTitle: 'Hay bebidas planeadas con este cuenco',
     soakingBowls: 'Cuencos de remojo',
     soakOnceForSeveralDrinks: 'Remoja una vez para varias bebidas. Coge del cuenco y ve rellenándolo.',
     startABowl: ' Empezar un cuenco',
@@ -992,6 +994,12 @@ export const es: typeof en = {
     deleteThePrice: 'Borrar el precio',
   },
   plan: {
+    markedDone: 'Marcado como hecho',
+    undoMark: 'Deshacer',
+    undoWhat: (titles: Said, drink: Said) => `Deshacer: ${titles}, ${drink}`,
+    asList: 'Lista',
+    asStrip: 'Línea de tiempo',
+    showAs: 'Mostrar como',
     at: 'Cuándo',
     step: 'Paso',
     amountHead: 'Cuánto',

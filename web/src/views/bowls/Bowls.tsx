@@ -5,6 +5,7 @@ import { usePlanChange } from '../../api/hooks'
 import type { Bowl, Plan } from '../../api/schema'
 import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
+import { Confirm } from '../../ui/Confirm'
 import { classes } from '../../ui/classes'
 import { ErrorText } from '../../ui/Field'
 import { toDayAndClock, toGrams, toMillilitres } from '../../ui/format'
@@ -46,8 +47,13 @@ function BowlRow({ b }: { b: Bowl }) {
     answer(api.PUT('/api/bowls/{id}', { params, body })),
   )
   const topUp = usePlanChange((dryG: number) => answer(api.POST('/api/bowls/{id}/top-up', { params, body: { dryG } })))
-  const end = usePlanChange(() => answer(api.DELETE('/api/bowls/{id}', { params })))
-  const problem = [change.error, topUp.error, end.error].find((e) => e instanceof Refused)
+  const [asked, setAsked] = useState<string>()
+  const end = usePlanChange((anyway: boolean) =>
+    answer(api.DELETE('/api/bowls/{id}', { params: { ...params, query: { anyway } } })),
+  )
+  const empty = () =>
+    end.mutate(false, { onError: (e) => setAsked(e instanceof Refused ? e.fields.anyway : undefined) })
+  const problem = [change.error, topUp.error, asked ? undefined : end.error].find((e) => e instanceof Refused)
   return (
     <li className="grid gap-1.5 border-t border-line pt-2">
       <p className="leading-tight">
@@ -78,10 +84,7 @@ function BowlRow({ b }: { b: Bowl }) {
         >
           {b.fridge ? copy.bowls.ontoTheCounter : copy.bowls.intoTheFridge}
         </Button>
-        <Button
-          aria-label={`${b.past ? copy.bowls.throwAway : copy.bowls.empty}: ${b.name}`}
-          onClick={() => end.mutate(undefined)}
-        >
+        <Button aria-label={`${b.past ? copy.bowls.throwAway : copy.bowls.empty}: ${b.name}`} onClick={empty}>
           {b.past ? copy.bowls.throwAway : copy.bowls.empty}
         </Button>
       </div>
@@ -102,6 +105,15 @@ function BowlRow({ b }: { b: Bowl }) {
           {copy.bowls.topUpButton}
         </ActButton>
       </div>
+      {asked && (
+        <Confirm
+          title={copy.bowls.emptyTitle}
+          text={asked}
+          confirm={copy.bowls.emptyIt}
+          onConfirm={() => end.mutate(true)}
+          onClose={() => setAsked(undefined)}
+        />
+      )}
       <ErrorText id={`bowl-${b.id}-error`}>{problem?.message}</ErrorText>
     </li>
   )

@@ -21,10 +21,10 @@ export function agendaOf(plan: Plan): { day: string; entries: Entry[] }[] {
   return days
 }
 
-/** Agenda is the plan by the hour, for a screen too narrow to read the strip on. */
-export function Agenda({ plan }: { plan: Plan }) {
+/** Agenda is the plan as a list, day by day and by the hour. */
+export function Agenda({ plan, className }: { plan: Plan; className: string }) {
   return (
-    <Tray label={copy.plan.agenda} className="sm:hidden">
+    <Tray label={copy.plan.agenda} className={className}>
       {agendaOf(plan).map(({ day, entries }) => (
         <section key={`${day}-${entries[0]?.step.start}`}>
           <h2 className="!font-text text-rim">{day}</h2>

@@ -7,11 +7,13 @@ import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { toMillilitres, toMinutes } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
+import { ToggleGroup } from '../../ui/ToggleGroup'
 import { Tray } from '../../ui/Tray'
 import { Bowls } from '../bowls/Bowls'
 import { PlanNext } from '../shelf/PlanNext'
 import { AddDrink } from './AddDrink'
 import { Agenda } from './Agenda'
+import { Marked } from './Marked'
 import { Next } from './Next'
 import { PlanPaper } from './PlanPaper'
 import { Strip } from './Strip'
@@ -23,6 +25,7 @@ export function PlanView() {
   const [adding, setAdding] = useState(false)
   const [tried, setTried] = useState<Plan>()
   const [problem, setProblem] = useState<string>()
+  const [as, setAs] = useState('strip')
   const anew = usePlanChange(() => answer(api.POST('/api/plan/anew')))
   if (!plan.data) return plan.error ? <Notice urgent>{plan.error.detail}</Notice> : null
   const shown = tried ?? plan.data
@@ -84,10 +87,24 @@ export function PlanView() {
         </>
       ) : (
         <>
-          <Agenda plan={shown} />
-          <Strip plan={shown} onTry={setTried} onProblem={setProblem} />
+          <div className="max-sm:hidden">
+            <ToggleGroup
+              label={copy.plan.showAs}
+              choices={[
+                { value: 'strip', label: copy.plan.asStrip },
+                { value: 'list', label: copy.plan.asList },
+              ]}
+              chosen={as}
+              onToggle={setAs}
+            />
+          </div>
+          <Agenda plan={shown} className={as === 'list' ? '' : 'sm:hidden'} />
+          {as === 'strip' && <Strip plan={shown} onTry={setTried} onProblem={setProblem} />}
           <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-2">
-            <Next plan={plan.data} />
+            <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-4">
+              <Next plan={plan.data} />
+              <Marked plan={plan.data} />
+            </div>
             <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-4">
               <ToBuy plan={plan.data} />
               <Bowls plan={plan.data} />
