@@ -387,7 +387,7 @@ func TestTheMethodIsReckonedWith(t *testing.T) {
 	p.work("Match a label", "Enter what the label says")
 	p.fill("Fat", "6")
 	p.fill("Protein", "1.5")
-	p.sees("Use this", "makes 6.0 g fat")
+	p.sees("Use this", "makes 5.9 g fat")
 	p.click("button", "Close")
 	p.fill("Amount of Maple syrup", "0.9 tbsp")
 	p.work("Round to my spoons", "on target")

@@ -193,7 +193,7 @@ func TestAnOwnBaseGetsItsLifeWhereItIsBottled(t *testing.T) {
 	p.sees("What")
 	begun := ask(t, url, "POST", "/api/drinks", map[string]any{"name": "Mast milk"})
 	line := func(key, amount, ingredient string) map[string]any {
-		return map[string]any{"key": key, "amount": amount, "ingredient": ingredient, "stage": "", "note": "", "written": "", "locked": false}
+		return map[string]any{"key": key, "amount": amount, "ingredient": ingredient, "stage": "", "note": "", "written": "", "locked": false, "soakedCup": false, "unsoaked": false}
 	}
 	draft := begun["draft"].(map[string]any)
 	draft["lines"] = []any{line("a", "1 cup", "Beech mast"), line("b", "4 cups", "water")}

@@ -27,7 +27,8 @@ type Kitchen struct {
 	Now     func() time.Time // its clock, in its own time zone
 	Log     *slog.Logger
 	Station *weighing.Station
-	Probe   *Probe    // of the fridge's thermometer
+	Probe   *Probe // of the fridge's thermometer
+	Sent    *SentFiles
 	Tell    Listeners // those who follow
 	caches  *caches
 	record  *recordKept
@@ -36,7 +37,7 @@ type Kitchen struct {
 
 // New is a kitchen on a store, by a clock. Nobody follows it yet, and nothing is weighed.
 func New(s *store.Store, now func() time.Time, log *slog.Logger) *Kitchen {
-	k := &Kitchen{Store: s, Log: log, Tell: Silent{}, caches: &caches{}, record: &recordKept{}}
+	k := &Kitchen{Store: s, Log: log, Tell: Silent{}, caches: &caches{}, record: &recordKept{}, Sent: &SentFiles{}}
 	k.Now = k.inZone(now)
 	_, _ = k.Setup() // so that the first words already are in the kitchen's language; what is wrong is said to whoever asks
 	k.Probe = &Probe{Meter: device.NewStandInFridge(reckon.DefaultFridgeC, UsualRoomC, uint64(now().UnixNano()))}

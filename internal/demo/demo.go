@@ -11,7 +11,6 @@ import (
 	"log/slog"
 	"net/http"
 	"slices"
-	"strings"
 	"testing/fstest"
 	"time"
 
@@ -74,9 +73,12 @@ func (c *cook) call(method, path string, in, out any) {
 }
 
 func (c *cook) try(method, path string, in, out any) error {
-	data, err := json.Marshal(in)
-	if err != nil {
-		return err
+	data, isFile := in.([]byte)
+	if !isFile {
+		var err error
+		if data, err = json.Marshal(in); err != nil {
+			return err
+		}
 	}
 	request, err := http.NewRequest(method, "http://localhost"+path, bytes.NewReader(data))
 	if err != nil {
@@ -154,11 +156,13 @@ func (c *cook) fridgeTrace() {
 			readings = append(readings, exchange.Temperature{At: at, TempC: tempC})
 		}
 	}
-	var file strings.Builder
+	var file bytes.Buffer
 	if err := exchange.WriteTemperatures(&file, slices.Values(readings)); err != nil && c.err == nil {
 		c.err = err
 	}
-	c.call(http.MethodPost, "/api/thermometer/readings", shelf.TemperatureFile{CSV: file.String()}, nil)
+	var sent shelf.SentReadings
+	c.call(http.MethodPost, "/api/thermometer/files?name=fridge.csv", file.Bytes(), &sent)
+	c.call(http.MethodPost, fmt.Sprintf("/api/thermometer/files/%d/import", sent.ID), shelf.ReadAs{}, nil)
 }
 
 // openPacks leaves some orange juice and two bags open.

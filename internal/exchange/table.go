@@ -125,3 +125,8 @@ func ReadTable(text string, needed []string) ([]Row, error) {
 		rows = append(rows, row)
 	}
 }
+
+func firstLine(text string) string {
+	line, _, _ := strings.Cut(strings.TrimSpace(text), "\n")
+	return strings.TrimSpace(line)
+}

@@ -2,13 +2,9 @@ package exchange
 
 import (
 	"encoding/csv"
-	"errors"
-	"fmt"
 	"io"
 	"iter"
-	"math"
 	"strconv"
-	"strings"
 	"time"
 
 	"plushladle/core/keep"
@@ -46,108 +42,111 @@ func WriteTemperatures(w io.Writer, readings iter.Seq[Temperature]) error {
 	return out.Error()
 }
 
-// ReadTemperatures reads such a file: time and °C, with or without a head, in
-// zone where the time names none. What is not understood comes back line by
-// line.
-func ReadTemperatures(text string, zone *time.Location) ([]Temperature, []Refused) {
-	if why := notCelsius(text); why != "" {
-		return nil, []Refused{{1, firstLine(text), why}}
-	}
-	in := csv.NewReader(strings.NewReader(text))
-	in.FieldsPerRecord, in.LazyQuotes, in.TrimLeadingSpace = -1, true, true
-	var readings []Temperature
-	var refused []Refused
-	for n := 1; ; n++ {
-		fields, err := in.Read()
-		if errors.Is(err, io.EOF) {
-			return plausible(readings, refused)
-		}
-		line, _ := in.FieldPos(0)
-		if err != nil {
-			refused = append(refused, Refused{n, strings.Join(fields, ","), "it is not a line of CSV"})
-			continue
-		}
-		if n == 1 && strings.EqualFold(strings.TrimSpace(fields[0]), temperatureHead[0]) {
-			continue
-		}
-		r, why := temperature(fields, zone)
-		if why != "" {
-			refused = append(refused, Refused{line, strings.Join(fields, ","), why})
-			continue
-		}
-		readings = append(readings, r)
-	}
-}
+// Why a line of a thermometer's file is not taken, as codes.
+const (
+	NoTime      = "reading-without-time"
+	NoNumber    = "reading-without-number"
+	NoFridge    = "reading-of-no-fridge"
+	InTheFuture = "reading-in-the-future"
+	ManyColumns = "reading-with-more-columns"
+	FewColumns  = "reading-with-fewer-columns"
+)
 
-func temperature(fields []string, zone *time.Location) (Temperature, string) {
-	if len(fields) < 2 {
-		return Temperature{}, "it needs a time and a temperature"
-	}
-	if len(fields) > 2 {
-		return Temperature{}, "it has more than a time and a temperature; write 4.8, not 4,8"
-	}
-	at, err := momentIn(strings.TrimSpace(fields[0]), zone)
-	if err != nil {
-		return Temperature{}, "the time cannot be read; write 2026-11-24T15:00:00Z or 2026-11-24 15:00"
-	}
-	written := strings.TrimSpace(fields[1])
-	for _, unit := range []string{"°C", "° C", "C"} {
-		written = strings.TrimSpace(strings.TrimSuffix(written, unit))
-	}
-	c, err := strconv.ParseFloat(written, 64)
-	if err != nil || math.IsNaN(c) || math.IsInf(c, 0) {
-		return Temperature{}, "the temperature is not a number"
-	}
-	if !keep.IsOfAFridge(c) {
-		return Temperature{}, "no fridge is at that temperature"
-	}
-	return Temperature{at, c}, ""
-}
+// clocksDiffer is how far a thermometer's clock may be ahead.
+const clocksDiffer = 5 * time.Minute
 
-// notCelsius says what a file is in, where it names another scale.
-func notCelsius(text string) string {
-	head := strings.ToLower(firstLine(text))
-	for _, sign := range []string{"°f", "º f", "fahrenheit", "temp_f", "(f)", "deg f"} {
-		if strings.Contains(head, sign) {
-			return "these are degrees Fahrenheit; export them in °C"
-		}
-	}
-	return ""
-}
+// mostRefused is how many lines that are not taken are kept to be shown; all are counted.
+const mostRefused = 50
 
-func firstLine(text string) string {
-	line, _, _ := strings.Cut(strings.TrimSpace(text), "\n")
-	return strings.TrimSpace(line)
+// Found is what there is in a thermometer's file, read one way.
+type Found struct {
+	Readings    int       // that were taken, those of one second counted each
+	From, To    time.Time // the first and the last of them
+	LeastC      float64
+	MostC       float64
+	Warm        int // above what a fridge's mostly are
+	NoFridge    int // that were left out, as no fridge is that cold or warm
+	Future      int // readings that no clock can have seen yet
+	Refused     []Refused
+	RefusedInIt int           // how many lines were not taken in all
+	Backwards   int           // how often the next one is earlier than the last
+	Example     string        // the first line that was taken, as it stands
+	First       Temperature   // what it was read as
+	Strides     time.Duration // from each to the next, added up whichever way
+
+	before time.Time // the one counted last
 }
 
 // warmerThanFridges is what half of a fridge's readings never are above, °C: 20
 // °C is 68 °F, and a fridge in °F stands at about 40.
 const warmerThanFridges = 20.
 
-// plausible refuses a file as a whole whose readings are not those of a fridge
-// in °C: every bottle in it would be thrown out for them.
-func plausible(readings []Temperature, refused []Refused) ([]Temperature, []Refused) {
-	warm := 0
-	for _, r := range readings {
-		if r.TempC > warmerThanFridges {
-			warm++
+// IsImplausible tells that most of a file is warmer than any fridge: it is in °F and read as
+// °C, or not from a fridge. Every bottle would be thrown out for it.
+func (f Found) IsImplausible() bool { return 2*(f.Warm+f.NoFridge) > f.Readings+f.NoFridge }
+
+// ReadTemperatures goes through a file as its layout says and gives away each reading. Lines
+// that are not understood, that no fridge can have, or that are later than now are left out and
+// told. A file is read as it comes, whatever its size.
+func ReadTemperatures(r io.Reader, l Layout, zone *time.Location, now time.Time, take func(Temperature) error) (Found, error) {
+	var f Found
+	for line, err := range lines(r) {
+		if err != nil {
+			return f, err
+		}
+		if line.number <= l.Skip || line.isEmpty() {
+			continue
+		}
+		reading, why := l.reading(line.text, zone)
+		switch {
+		case why != "":
+		case !keep.IsOfAFridge(reading.TempC):
+			f.NoFridge++
+			why = NoFridge
+		case reading.At.After(now.Add(clocksDiffer)):
+			f.Future++
+			why = InTheFuture
+		}
+		if why != "" {
+			f.refuse(line, why)
+			continue
+		}
+		f.count(reading, line)
+		if err := take(reading); err != nil {
+			return f, err
 		}
 	}
-	if 2*warm <= len(readings) || warm == 0 {
-		return readings, refused
-	}
-	why := fmt.Sprintf("%d of the %d readings are above 20: they are in °F, or not from a fridge. Nothing was imported", warm, len(readings))
-	return nil, append([]Refused{{1, "", why}}, refused...)
+	return f, nil
 }
 
-func momentIn(text string, zone *time.Location) (time.Time, error) {
-	if at, err := time.Parse(time.RFC3339, text); err == nil {
-		return at, nil
+func (f *Found) refuse(l line, why string) {
+	f.RefusedInIt++
+	if len(f.Refused) < mostRefused {
+		f.Refused = append(f.Refused, Refused{l.number, l.shortened(), why})
 	}
-	for _, layout := range []string{"2006-01-02 15:04:05", "2006-01-02T15:04:05", "2006-01-02 15:04", "2006-01-02T15:04"} {
-		if at, err := time.ParseInLocation(layout, text, zone); err == nil {
-			return at, nil
+}
+
+func (f *Found) count(r Temperature, l line) {
+	if f.Readings == 0 {
+		f.Example, f.First = l.shortened(), r
+		f.From, f.To, f.LeastC, f.MostC = r.At, r.At, r.TempC, r.TempC
+	}
+	if stride := r.At.Sub(f.before); f.Readings > 0 {
+		f.Strides += stride.Abs()
+		if stride < 0 {
+			f.Backwards++
 		}
 	}
-	return time.Time{}, errors.New("no time")
+	f.before = r.At
+	if r.At.Before(f.From) {
+		f.From = r.At
+	}
+	if r.At.After(f.To) {
+		f.To = r.At
+	}
+	f.LeastC, f.MostC = min(f.LeastC, r.TempC), max(f.MostC, r.TempC)
+	f.Readings++
+	if r.TempC > warmerThanFridges {
+		f.Warm++
+	}
 }

@@ -307,22 +307,6 @@ func TestMarkingAheadAsksAndOneDrinkNeverBlocksAnother(t *testing.T) {
 	assert.Empty(t, p.Items[0].Trouble, "moved to when it fits, it is planned again")
 }
 
-// A file of readings that was taken in by mistake is taken back.
-func TestAnImportIsTakenBack(t *testing.T) {
-	t.Parallel()
-	c := shelved(t)
-	var file strings.Builder
-	for n := range 30 {
-		fmt.Fprintf(&file, "%s,12\n", c.now.Add(time.Duration(n)*15*time.Minute).Format(time.RFC3339))
-	}
-	_, _, header := c.send(request("POST", "/api/thermometer/readings", shelf.TemperatureFile{CSV: file.String()}))
-	c.now = c.now.Add(8 * time.Hour)
-	assert.NotEmpty(t, c.bottle(1).Out)
-	call[app.Nothing](c, "POST", "/api/undo/"+header.Get("Undo"), nil)
-	assert.Empty(t, c.bottle(1).Out)
-	assert.Contains(t, c.refused("POST", "/api/thermometer/readings", shelf.TemperatureFile{CSV: "time,°F\n2026-11-24 15:00,39"}).Errors[0].Message, "Fahrenheit")
-}
-
 // Numbers so small or large that sums of them overflow are refused or reckoned
 // with; nothing panics, and every answer is one.
 func TestNumbersAreBounded(t *testing.T) {

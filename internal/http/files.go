@@ -2,16 +2,21 @@ package http
 
 import (
 	"bytes"
+	"errors"
 	"fmt"
 	"image/png"
 	"io"
+	"net/http"
 	"slices"
 	"strconv"
+	"strings"
 
+	"plushladle/core/fault"
 	"plushladle/internal/app"
 	"plushladle/internal/app/files"
 	"plushladle/internal/app/planning"
 	"plushladle/internal/app/shelf"
+	"plushladle/internal/store"
 
 	"github.com/boombuler/barcode"
 	"github.com/boombuler/barcode/qr"
@@ -102,4 +107,31 @@ func (s *server) filesOperations(api huma.API) {
 // temperaturesCSV answers all readings as a file.
 func (s *server) temperaturesCSV(c fiber.Ctx) error {
 	return sendWritten(c, "fridge.csv", "text/csv; charset=utf-8", shelf.Of(s.Kitchen).WriteTemperatures)
+}
+
+// readingsPath is where a thermometer's file is sent, as it is.
+const readingsPath = "/api/thermometer/files"
+
+// longestFileName is what is kept of a file's name, bytes.
+const longestFileName = 80
+
+// holdReadings takes a file of readings as it comes in. What is in it is looked at before
+// anything is done with it.
+func (s *server) holdReadings(c fiber.Ctx) error {
+	if c.Request().Header.ContentLength() > shelf.MostReadingsB {
+		return s.problem(fault.New("file", "", "readings-too-large", float64(shelf.MostReadingsB>>20)))
+	}
+	name := strings.ToValidUTF8(c.Query("name"), "")
+	if name == "" || len(name) > longestFileName {
+		name = "readings.csv"
+	}
+	sent, err := shelf.Of(s.Kitchen).HoldReadings(name, bodyOf(c))
+	var amiss *fault.Error
+	switch {
+	case errors.As(err, &amiss), err != nil && store.IsFull(err):
+		return s.problem(err)
+	case err != nil:
+		return fiber.NewError(http.StatusBadRequest, "the file did not arrive completely")
+	}
+	return c.JSON(sent)
 }

@@ -18,6 +18,7 @@ import (
 	recoverer "github.com/gofiber/fiber/v3/middleware/recover"
 	"github.com/valyala/fasthttp"
 
+	"plushladle/internal/app/shelf"
 	"plushladle/internal/picture"
 )
 
@@ -77,7 +78,9 @@ func within(c fiber.Ctx) error {
 
 // isReceived tells the paths whose bodies are larger, and written to a file as they come in: each
 // says itself how much it takes.
-func isReceived(path string) bool { return path == restorePath || isPhotos(path) }
+func isReceived(path string) bool {
+	return path == restorePath || path == readingsPath || isPhotos(path)
+}
 
 func isPhotos(path string) bool {
 	return strings.HasPrefix(path, "/api/batches/") && strings.HasSuffix(path, "/photos")
@@ -87,9 +90,12 @@ func isPhotos(path string) bool {
 // is looked at: nothing of what within refuses, and little of what is taken as
 // it comes in. A backup may take its time.
 func beforeBody(head *fasthttp.RequestHeader) fasthttp.RequestConfig {
-	path, isPost := string(head.RequestURI()), string(head.Method()) == http.MethodPost
+	path, _, _ := strings.Cut(string(head.RequestURI()), "?")
+	isPost := string(head.Method()) == http.MethodPost
 	switch {
 	case isPost && path == restorePath && head.ContentLength() <= restoreLimit:
+		return fasthttp.RequestConfig{MaxRequestBodySize: 1, ReadTimeout: restoreTime}
+	case isPost && path == readingsPath && head.ContentLength() <= shelf.MostReadingsB:
 		return fasthttp.RequestConfig{MaxRequestBodySize: 1, ReadTimeout: restoreTime}
 	case isPost && isPhotos(path) && head.ContentLength() <= picture.MostBytes:
 		return fasthttp.RequestConfig{MaxRequestBodySize: 1}

@@ -72,10 +72,12 @@ func TestAWarmFridgeCostsLife(t *testing.T) {
 		fmt.Fprintf(&file, "%s,%g\n", c.now.Add(time.Duration(n)*15*time.Minute).Format(time.RFC3339), tempC)
 	}
 	file.WriteString("soon,4\n")
-	taken := call[shelf.TakenIn](c, "POST", "/api/thermometer/readings", shelf.TemperatureFile{CSV: file.String()})
-	assert.Equal(t, 96, taken.Readings)
-	assert.Equal(t, "soon,4", taken.Refused[0].Text)
 	c.now = c.now.Add(24 * time.Hour)
+	look := c.importsReadings(file.String())
+	assert.Equal(t, 96, look.Readings)
+	assert.Equal(t, "soon,4", look.Refused[0].Text)
+	require.Len(t, look.Costs, 1, "shown before anything is taken in")
+	assert.Contains(t, look.Costs[0].Words, "0.1 days less, use by Fri 27 Nov, morning")
 	b := c.bottle(1)
 	assert.Contains(t, b.Reasons[0], "fridge warmer than 4 °C: 0.1 days shorter")
 	assert.Equal(t, "2026-11-26", b.UseBy)
@@ -89,7 +91,59 @@ func TestAWarmFridgeCostsLife(t *testing.T) {
 	assert.Contains(t, call[shelf.Thermo](c, "GET", "/api/thermometer", nil).Note, "without a reading was 5.2 hours")
 	_, csv, _ := c.send(request("GET", "/api/thermometer.csv", nil))
 	assert.Equal(t, 97, strings.Count(csv, "\n"))
-	assert.Equal(t, "body.csv", c.refused("POST", "/api/thermometer/readings", shelf.TemperatureFile{CSV: ""}).Errors[0].Location)
+	sent := call[shelf.SentReadings](c, "POST", readingsPath, "a shopping list")
+	assert.Equal(t, "body.file", c.refused("POST", fmt.Sprintf("%s/%d/look", readingsPath, sent.ID), shelf.ReadAs{}).Errors[0].Location)
+}
+
+// importsReadings sends a file, looks at it, and takes it in as it was shown.
+func (c *client) importsReadings(file string) shelf.FoundReadings {
+	sent := call[shelf.SentReadings](c, "POST", readingsPath+"?name=fridge.csv", file)
+	look := call[shelf.FoundReadings](c, "POST", fmt.Sprintf("%s/%d/look", readingsPath, sent.ID), shelf.ReadAs{})
+	call[shelf.ImportedReadings](c, "POST", fmt.Sprintf("%s/%d/import", readingsPath, sent.ID), shelf.ReadAs{Order: look.Order, Scale: look.Scale})
+	return look
+}
+
+// A file with the day first, in °F, with an hour that is read already and one still to come: all
+// of it is said before it is taken in, and only what the file brought goes with it again.
+func TestAFileOfReadingsIsLookedAtFirst(t *testing.T) {
+	t.Parallel()
+	c := shelved(t)
+	c.now = c.now.Add(24 * time.Hour)
+	at := func(minutes int) time.Time { return c.now.Add(time.Duration(minutes-600) * time.Minute) }
+	c.importsReadings("time,temp_c\n" + at(0).Format(time.RFC3339) + ",4\n" + at(10).Format(time.RFC3339) + ",4\n")
+	var file strings.Builder
+	file.WriteString("\uFEFFsep=;\r\nDatum;Temperatur °F\r\n")
+	for m := 0; m <= 300; m += 10 {
+		fmt.Fprintf(&file, "%s;59,0\r\n", at(m).Format("02/01/2006 15:04"))
+	}
+	fmt.Fprintf(&file, "%s;59,0\r\n%s;39,2\r\n", at(300).Format("02/01/2006 15:04"), c.now.Add(24*time.Hour).Format("02/01/2006 15:04"))
+	sent := call[shelf.SentReadings](c, "POST", readingsPath+"?name=probe.csv", file.String())
+	path := fmt.Sprintf("%s/%d", readingsPath, sent.ID)
+	look := call[shelf.FoundReadings](c, "POST", path+"/look", shelf.ReadAs{})
+	assert.Equal(t, []string{"dmy", "f", "true"}, []string{look.Order, look.Scale, fmt.Sprint(look.SaysScale)})
+	assert.Equal(t, 29, look.Readings, "of 31 moments two were there")
+	assert.Contains(t, look.ReadsAs, "15.0 °C")
+	said := strings.Join(look.Summary, " ")
+	for _, what := range []string{"31 readings from", "once: 1.", "left as they are: 2.", "left out: 1."} {
+		assert.Contains(t, said, what)
+	}
+	require.Len(t, look.Costs, 1)
+	assert.Contains(t, look.Costs[0].Words, "throw it away", "above 10 °C for more than two hours")
+	assert.Empty(t, c.bottle(1).Out, "nothing is taken in yet")
+	as := call[shelf.FoundReadings](c, "POST", path+"/look", shelf.ReadAs{Order: "ymd"})
+	assert.NotEmpty(t, as.Problem, "no date can be read with the year first")
+	as = call[shelf.FoundReadings](c, "POST", path+"/look", shelf.ReadAs{Scale: "c"})
+	assert.NotEmpty(t, as.Problem, "no fridge is at 59 °C")
+	c.refused("POST", path+"/import", shelf.ReadAs{Scale: "c"})
+	done := call[shelf.ImportedReadings](c, "POST", path+"/import", shelf.ReadAs{Order: "dmy", Scale: "f"})
+	require.Len(t, done.Thermo.Imports, 2)
+	assert.Contains(t, done.Thermo.Imports[0].Words, "29 readings imported on")
+	assert.NotEmpty(t, c.bottle(1).Out)
+	call[shelf.Thermo](c, "DELETE", fmt.Sprintf("/api/thermometer/imports/%d", done.Import.ID), nil)
+	assert.Empty(t, c.bottle(1).Out, "taken back")
+	_, csv, _ := c.send(request("GET", "/api/thermometer.csv", nil))
+	assert.Equal(t, 1+2, strings.Count(csv, "\n"), "what was there before is there still")
+	assert.Equal(t, "body.file", c.refused("POST", path+"/look", shelf.ReadAs{}).Errors[0].Location, "the file is let go")
 }
 
 func TestAPourIsTakenBack(t *testing.T) {

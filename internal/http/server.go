@@ -105,6 +105,7 @@ func New(c Config) *fiber.App {
 	fiberApp.Add(asked, "/api/export/everything.zip", s.archive)
 	fiberApp.Add(asked, "/api/export/:table.csv", s.tableCSV)
 	fiberApp.Post(restorePath, s.restore)
+	fiberApp.Post(readingsPath, s.holdReadings)
 	fiberApp.Add(asked, "/api/bottles/:id/qr.png", s.qr)
 	fiberApp.Add(asked, "/licences.txt", func(c fiber.Ctx) error {
 		c.Set("Content-Type", "text/plain; charset=utf-8")
@@ -144,6 +145,7 @@ func (s *server) close() error {
 	s.Station.Disconnect()
 	s.Station.Close()
 	s.Probe.Meter.Disconnect()
+	s.Sent.Forget(0)
 	return s.events.close()
 }
 

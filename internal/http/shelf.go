@@ -31,5 +31,9 @@ func (s *server) shelfOperations(api huma.API) {
 	operation(s, api, post, "/api/thermometer/connect", "connect-thermometer", "Read the thermometer", shelf.Of, plain(shelf.Service.ConnectThermometer))
 	operation(s, api, post, "/api/thermometer/disconnect", "disconnect-thermometer", "Read it no more", shelf.Of, plain(shelf.Service.DisconnectThermometer))
 	operation(s, api, post, "/api/thermometer/stand-in", "drive-fridge", "Open the stand-in fridge's door, cut its power, and the like", shelf.Of, bodied(shelf.Service.DriveFridge))
-	act(s, api, post, "/api/thermometer/readings", "read-temperatures", "Take readings in from CSV", undoable, shelf.Of, bodied(shelf.Service.ReadTemperatures))
+	operation(s, api, get, "/api/thermometer/files/{id}", "readings-share", "How far a file of readings was gone through", shelf.Of, byID(shelf.Service.ReadingsShare))
+	operation(s, api, remove, "/api/thermometer/files/{id}", "forget-readings", "Let go of a file of readings", shelf.Of, byID(shelf.Service.ForgetReadings))
+	operation(s, api, post, "/api/thermometer/files/{id}/look", "look-at-readings", "What is in a file of readings, and what it costs each bottle", shelf.Of, on(shelf.Service.LookAtReadings))
+	told(s, api, post, "/api/thermometer/files/{id}/import", "import-readings", "Take a file of readings in as it was shown", shelf.Of, on(shelf.Service.ImportReadings))
+	told(s, api, remove, "/api/thermometer/imports/{id}", "remove-import", "Take an import of readings back", shelf.Of, byID(shelf.Service.RemoveImport))
 }

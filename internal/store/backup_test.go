@@ -36,7 +36,7 @@ func TestABackupIsRestoredByteForByte(t *testing.T) {
 	require.NoError(t, s.StartTimer("soak", 60))
 	require.NoError(t, s.KeepPlan([]PlanItem{{DrinkID: d.ID, DrinkName: "nog", Recipe: d.Draft, ReadyBy: time.Now(), Steps: []plan.ItemStep{}}}))
 	require.NoError(t, s.Weigh(Weighing{ItemID: 1, Key: "line-1", MassG: 99.5}))
-	require.NoError(t, s.KeepTemperatures([]Temperature{{1, 4.2}, {2, -1}}))
+	require.NoError(t, s.KeepTemperatures([]Temperature{{At: 1, TempC: 4.2}, {At: 2, TempC: -1}}))
 	require.NoError(t, s.SetPassphrase("hashed", 0))
 	_, err = s.SignIn(Device{Name: "the boat", TokenHash: "token"})
 	require.NoError(t, err)

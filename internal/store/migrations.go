@@ -360,6 +360,15 @@ var migrations = []*gormigrate.Migration{
 		`ALTER TABLE bottles ADD COLUMN filled_ml REAL NOT NULL DEFAULT 0`,
 		`ALTER TABLE bottles ADD COLUMN frozen_once BOOLEAN NOT NULL DEFAULT FALSE`,
 	)},
+	{ID: "0021-imports", Migrate: statements(
+		`CREATE TABLE temperature_imports (
+			id INTEGER PRIMARY KEY AUTOINCREMENT,
+			name TEXT NOT NULL,
+			at DATETIME NOT NULL,
+			readings INTEGER NOT NULL,
+			whole BOOLEAN NOT NULL)`,
+		`ALTER TABLE temperatures ADD COLUMN import_id INTEGER REFERENCES temperature_imports(id)`,
+	)},
 }
 
 func inTurn(all ...gormigrate.MigrateFunc) gormigrate.MigrateFunc {

@@ -204,8 +204,18 @@ type Move struct {
 
 // Temperature is a reading of the fridge's thermometer.
 type Temperature struct {
-	At    int64 `gorm:"primaryKey"` // seconds since 1970
-	TempC float64
+	At       int64 `gorm:"primaryKey"` // seconds since 1970
+	TempC    float64
+	ImportID *int64 // the file it came in with; nil where the thermometer itself was read
+}
+
+// TemperatureImport is a file of readings that was taken in.
+type TemperatureImport struct {
+	ID       int64 `gorm:"primaryKey"`
+	Name     string
+	At       time.Time
+	Readings int  // that were not there already
+	Whole    bool // false where it was cut off, as by a power cut
 }
 
 // Pour is a serving taken from a bottle.

@@ -406,7 +406,9 @@ func TestAnActIsTakenBack(t *testing.T) {
 		"removed":    func(tx *Store) error { return tx.DeleteDrink(d.ID) },
 		"soaked":     func(tx *Store) error { return tx.StartBowl("almond", 60, true) },
 		"restocked":  func(tx *Store) error { return tx.AddStock("almond", 7) },
-		"read in":    func(tx *Store) error { return tx.KeepTemperatures([]Temperature{{1, 4}, {2, 5.5}}) },
+		"read in": func(tx *Store) error {
+			return tx.KeepTemperatures([]Temperature{{At: 1, TempC: 4}, {At: 2, TempC: 5.5}})
+		},
 	}
 	before := backedUp(t, s)
 	for name, do := range acts {

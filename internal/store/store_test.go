@@ -18,7 +18,7 @@ import (
 	"plushladle/internal/kitchen"
 )
 
-func newStore(t *testing.T) (*Store, string) {
+func newStore(t testing.TB) (*Store, string) {
 	t.Helper()
 	path := filepath.Join(t.TempDir(), "a kitchen?.db") // a path that has to be escaped
 	s, err := Open(path, time.Now)

@@ -39,6 +39,7 @@ func (s *Store) lookThrough() error {
 		each(s.db, "packs", (*Pack).wrong), each(s.db, "rhythms", (*Rhythm).wrong), each(s.db, "taught_names", (*TaughtName).wrong),
 		each(s.db, "tastings", (*Tasting).wrong), each(s.db, "trials", (*Trial).wrong), each(s.db, "lessons", (*Lesson).wrong),
 		each(s.db, "photos", (*Photo).wrong), each(s.db, "lots", (*Lot).wrong), each(s.db, "more_packs", (*MorePack).wrong), each(s.db, "adjustments", (*Adjustment).wrong),
+		each(s.db, "temperature_imports", (*TemperatureImport).wrong),
 	)
 }
 
@@ -201,6 +202,10 @@ const leastServingML = 0.1
 
 func (p *Pulp) wrong() string {
 	return first(oneOf("place", p.Place, Fridge, Freezer), oneOf("state", p.State, allStates...), within("wet_g", p.Pulp.WetG, 0, mostG))
+}
+
+func (t *TemperatureImport) wrong() string {
+	return first(text("name", t.Name), within("readings", float64(t.Readings), 0, 1e9))
 }
 
 func (t *Temperature) wrong() string { return within("temp_c", t.TempC, -273, 1000) }

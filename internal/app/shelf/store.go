@@ -16,6 +16,9 @@ type Store interface {
 	EndPulp(id int64, state, why string) error
 	Finish(id int64) (*store.Bottle, error)
 	FreezePulp(id int64) error
+	HasRead(moments []int64) (int, error)
+	ImportTemperatures(name string, each func(take func(store.Temperature) error) error) (store.TemperatureImport, error)
+	Imports(most int) ([]store.TemperatureImport, error)
 	KeepTemperatures(readings []store.Temperature) error
 	MakeBatch(made store.NewBatch) (*store.Batch, error)
 	Merge(shorter, other int64) (*store.Bottle, error)
@@ -25,6 +28,7 @@ type Store interface {
 	Pour(id int64, ml float64, ago time.Duration) (*store.Bottle, error)
 	Pours(bottleID int64) ([]store.Pour, error)
 	Pulps() ([]store.Pulp, error)
+	RemoveImport(id int64) error
 	Settings() (store.Settings, error)
 	Shelf() ([]store.Bottle, error)
 	ShelfML() (ml float64, err error)

@@ -9,7 +9,6 @@ import (
 
 	"plushladle/core/fault"
 	"plushladle/core/keep"
-	"plushladle/internal/app"
 	"plushladle/internal/device"
 	"plushladle/internal/exchange"
 	"plushladle/internal/store"
@@ -36,6 +35,7 @@ type Thermo struct {
 	Points    []StripTemp `json:"points" doc:"the least and the most of each stretch that was read"`
 	Spells    []WarmSpell `json:"spells" doc:"above 5 °C"`
 	Note      string      `json:"note" doc:"gaps and nonsense; empty where there were none"`
+	Imports   []Import    `json:"imports" doc:"the files taken in last, which can be taken back"`
 }
 
 // StripTemp is a stretch of the strip.
@@ -87,7 +87,8 @@ func (s Service) Thermometer() (Thermo, error) {
 		out.LastC, out.LastAt = &last.TempC, &last.At
 	}
 	out.Note = noteOf(record, now, school, nonsense+record.Nonsense)
-	return out, nil
+	out.Imports, err = s.imports()
+	return out, err
 }
 
 // strip parts the record into stretches.
@@ -191,36 +192,6 @@ func (s Service) DriveFridge(in FridgeDrive) (Thermo, error) {
 		fridge.Nonsense(in.Minutes)
 	}
 	return s.Thermometer()
-}
-
-// TemperatureFile is a file of readings.
-type TemperatureFile struct {
-	CSV string `json:"csv" maxLength:"400000" doc:"time and °C, a line each"`
-}
-
-// TakenIn is what came of a file.
-type TakenIn struct {
-	Readings int                `json:"readings"`
-	Refused  []exchange.Refused `json:"refused" doc:"the lines that were not understood, as they stand"`
-}
-
-func (s Service) ReadTemperatures(in TemperatureFile) (TakenIn, error) {
-	read, refused := exchange.ReadTemperatures(in.CSV, s.Now().Location())
-	if len(read) == 0 && len(refused) == 0 {
-		return TakenIn{}, fault.New("csv", "", "no-readings")
-	}
-	if len(read) == 0 {
-		return TakenIn{}, fault.New("csv", "", "no-usable-readings", refused[0].Line, refused[0].Why)
-	}
-	readings := make([]store.Temperature, len(read))
-	for n, r := range read {
-		readings[n] = store.Temperature{At: r.At.Unix(), TempC: r.TempC}
-	}
-	if err := s.store.KeepTemperatures(readings); err != nil {
-		return TakenIn{}, err
-	}
-	s.ForgetRecord()
-	return TakenIn{len(read), app.OrEmpty(refused)}, nil
 }
 
 // WriteTemperatures writes all readings as CSV.

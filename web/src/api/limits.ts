@@ -931,13 +931,6 @@ export const StockOf = {
   }
 } as const
 
-export const TemperatureFile = {
-  "csv": {
-    "type": "string",
-    "maxLength": 400000
-  }
-} as const
-
 export const VersionNote = {
   "note": {
     "type": "string",

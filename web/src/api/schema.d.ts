@@ -1872,7 +1872,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/thermometer/readings": {
+    "/api/thermometer/files/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How far a file of readings was gone through */
+        get: operations["readings-share"];
+        put?: never;
+        post?: never;
+        /** Let go of a file of readings */
+        delete: operations["forget-readings"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/thermometer/files/{id}/import": {
         parameters: {
             query?: never;
             header?: never;
@@ -1881,9 +1899,43 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Take readings in from CSV */
-        post: operations["read-temperatures"];
+        /** Take a file of readings in as it was shown */
+        post: operations["import-readings"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/thermometer/files/{id}/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What is in a file of readings, and what it costs each bottle */
+        post: operations["look-at-readings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/thermometer/imports/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take an import of readings back */
+        delete: operations["remove-import"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2543,6 +2595,12 @@ export interface components {
             /** Format: double */
             volumeML: number;
         };
+        BottleCost: {
+            /** Format: int64 */
+            bottleID: number;
+            name: string;
+            words: string;
+        };
         BottleLabel: {
             allergens: string[];
             /** Format: int64 */
@@ -3153,6 +3211,45 @@ export interface components {
             /** @enum {string} */
             what: "held" | "frees" | "steam" | "minutes" | "life";
         };
+        FoundReadings: {
+            /** Format: int64 */
+            column: number;
+            /** @description of numbers, to choose from */
+            columns: components["schemas"]["ReadingColumn"][];
+            /** @description what it takes from bottles, or gives back */
+            costs: components["schemas"]["BottleCost"][];
+            /** @description the first line that is read, as it stands */
+            line: string;
+            name: string;
+            /** @enum {string} */
+            order: "ymd" | "dmy" | "mdy";
+            /** @description its dates can be read in */
+            orders: string[];
+            /** @description why it is not to be taken in as it is read; empty where it may */
+            problem: string;
+            /**
+             * Format: int64
+             * @description of moments that have none yet
+             */
+            readings: number;
+            /** @description and in words */
+            readsAs: string;
+            /** @description the first lines that are left out */
+            refused: components["schemas"]["RefusedLine"][];
+            /**
+             * Format: int64
+             * @description how many in all
+             */
+            refusedLines: number;
+            /** @description the file names it */
+            saysScale: boolean;
+            /** @enum {string} */
+            scale: "c" | "f";
+            /** @description what there is, what is there already and what is left out, in words */
+            summary: string[];
+            /** @description how it is written, in words */
+            written: string;
+        };
         FridgeDrive: {
             /** Format: int64 */
             minutes: number;
@@ -3259,6 +3356,18 @@ export interface components {
             version: number;
             /** @description how each version did */
             versions: components["schemas"]["Tally"][];
+        };
+        Import: {
+            /** Format: date-time */
+            at: string;
+            /** Format: int64 */
+            id: number;
+            name: string;
+            words: string;
+        };
+        ImportedReadings: {
+            import: components["schemas"]["Import"];
+            thermo: components["schemas"]["Thermo"];
         };
         InTheCup: {
             /** Format: double */
@@ -4382,6 +4491,20 @@ export interface components {
             /** @description and what gets warmest */
             words: string;
         };
+        ReadAs: {
+            /**
+             * Format: int64
+             * @description of the temperature, from 0
+             */
+            column?: number;
+            /**
+             * @description of year, month and day; recognised where it is left out
+             * @enum {string}
+             */
+            order?: "ymd" | "dmy" | "mdy";
+            /** @enum {string} */
+            scale?: "c" | "f";
+        };
         ReadLine: {
             /** @description ingredients it may mean, the likeliest first */
             choices: string[];
@@ -4399,6 +4522,11 @@ export interface components {
             understood: boolean;
             /** @description every word, and what it was read as */
             words: components["schemas"]["WordsRead"][];
+        };
+        ReadingColumn: {
+            /** Format: int64 */
+            column: number;
+            name: string;
         };
         ReadyBy: {
             /** @description by the kitchen's clock, 2026-11-28T09:00, or with an offset */
@@ -4604,7 +4732,7 @@ export interface components {
              */
             waterC: number;
         };
-        Refused: {
+        RefusedLine: {
             /** Format: int64 */
             line: number;
             text: string;
@@ -4807,6 +4935,15 @@ export interface components {
             root: string;
             /** @description empty where it speaks none */
             url: string;
+        };
+        SentReadings: {
+            /** Format: int64 */
+            id: number;
+            /**
+             * Format: double
+             * @description how much of it was gone through, 0 to 1
+             */
+            share: number;
         };
         Settings: {
             /**
@@ -5126,12 +5263,6 @@ export interface components {
             /** Format: int64 */
             rows: number;
         };
-        TakenIn: {
-            /** Format: int64 */
-            readings: number;
-            /** @description the lines that were not understood, as they stand */
-            refused: components["schemas"]["Refused"][];
-        };
         Tally: {
             /** Format: int64 */
             batches: number;
@@ -5235,14 +5366,12 @@ export interface components {
             ingredient: string;
             name: string;
         };
-        TemperatureFile: {
-            /** @description time and °C, a line each */
-            csv: string;
-        };
         Thermo: {
             connected: boolean;
             /** Format: date-time */
             from: string;
+            /** @description the files taken in last, which can be taken back */
+            imports: components["schemas"]["Import"][];
             /** Format: date-time */
             lastAt?: string;
             /** Format: double */
@@ -5731,6 +5860,7 @@ export type BlindTrial = components['schemas']['BlindTrial'];
 export type Block = components['schemas']['Block'];
 export type BlockAt = components['schemas']['BlockAt'];
 export type Bottle = components['schemas']['Bottle'];
+export type BottleCost = components['schemas']['BottleCost'];
 export type BottleLabel = components['schemas']['BottleLabel'];
 export type Bottling = components['schemas']['Bottling'];
 export type Bought = components['schemas']['Bought'];
@@ -5772,11 +5902,14 @@ export type ForAmount = components['schemas']['ForAmount'];
 export type ForItem = components['schemas']['ForItem'];
 export type ForWhom = components['schemas']['ForWhom'];
 export type Forgotten = components['schemas']['Forgotten'];
+export type FoundReadings = components['schemas']['FoundReadings'];
 export type FridgeDrive = components['schemas']['FridgeDrive'];
 export type Front = components['schemas']['Front'];
 export type GapLine = components['schemas']['GapLine'];
 export type Giver = components['schemas']['Giver'];
 export type History = components['schemas']['History'];
+export type Import = components['schemas']['Import'];
+export type ImportedReadings = components['schemas']['ImportedReadings'];
 export type InTheCup = components['schemas']['InTheCup'];
 export type Insight = components['schemas']['Insight'];
 export type ItemAmount = components['schemas']['ItemAmount'];
@@ -5851,13 +5984,15 @@ export type PulpFigure = components['schemas']['PulpFigure'];
 export type Purchase = components['schemas']['Purchase'];
 export type RatioFigure = components['schemas']['RatioFigure'];
 export type RawFigure = components['schemas']['RawFigure'];
+export type ReadAs = components['schemas']['ReadAs'];
 export type ReadLine = components['schemas']['ReadLine'];
+export type ReadingColumn = components['schemas']['ReadingColumn'];
 export type ReadyBy = components['schemas']['ReadyBy'];
 export type ReadyLine = components['schemas']['ReadyLine'];
 export type ReadyList = components['schemas']['ReadyList'];
 export type Recipe = components['schemas']['Recipe'];
 export type Reckoning = components['schemas']['Reckoning'];
-export type Refused = components['schemas']['Refused'];
+export type RefusedLine = components['schemas']['RefusedLine'];
 export type Rescale = components['schemas']['Rescale'];
 export type Rhythm = components['schemas']['Rhythm'];
 export type RhythmDrink = components['schemas']['RhythmDrink'];
@@ -5866,6 +6001,7 @@ export type Rung = components['schemas']['Rung'];
 export type ScaleNow = components['schemas']['ScaleNow'];
 export type Second = components['schemas']['Second'];
 export type Secure = components['schemas']['Secure'];
+export type SentReadings = components['schemas']['SentReadings'];
 export type Settings = components['schemas']['Settings'];
 export type SettingsNow = components['schemas']['SettingsNow'];
 export type Shelf = components['schemas']['Shelf'];
@@ -5888,13 +6024,11 @@ export type Swap = components['schemas']['Swap'];
 export type Swapped = components['schemas']['Swapped'];
 export type Table = components['schemas']['Table'];
 export type Taken = components['schemas']['Taken'];
-export type TakenIn = components['schemas']['TakenIn'];
 export type Tally = components['schemas']['Tally'];
 export type Taste = components['schemas']['Taste'];
 export type TasteProposal = components['schemas']['TasteProposal'];
 export type Tasted = components['schemas']['Tasted'];
 export type TaughtName = components['schemas']['TaughtName'];
-export type TemperatureFile = components['schemas']['TemperatureFile'];
 export type Thermo = components['schemas']['Thermo'];
 export type Ticked = components['schemas']['Ticked'];
 export type Timer = components['schemas']['Timer'];
@@ -10027,27 +10161,156 @@ export interface operations {
             };
         };
     };
-    "read-temperatures": {
+    "readings-share": {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SentReadings"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "forget-readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Nothing"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "import-readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
             cookie?: never;
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["TemperatureFile"];
+                "application/json": components["schemas"]["ReadAs"];
             };
         };
         responses: {
             /** @description OK */
             200: {
                 headers: {
-                    Undo?: string;
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["TakenIn"];
+                    "application/json": components["schemas"]["ImportedReadings"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "look-at-readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadAs"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundReadings"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "remove-import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Thermo"];
                 };
             };
             /** @description Error */

@@ -36,7 +36,6 @@ const undoable: [method: string, path: RegExp, words: string][] = [
   ['DELETE', /^\/api\/trials\/\d+$/, copy.api.trialDeleted],
   ['POST', /^\/api\/batches\/\d+\/next-version$/, copy.api.nextVersionSaved],
   ['POST', /^\/api\/import\//, copy.api.tableImported],
-  ['POST', /^\/api\/thermometer\/readings$/, copy.api.readingsImported],
 ]
 
 /** Cook has an Undo of its own beside Done, which an offer over it would cover. */

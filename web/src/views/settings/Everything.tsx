@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { HardDriveDownload } from 'lucide-react'
 import { useId, useState } from 'react'
-import { answer, Refused } from '../../api/client'
+import { sendFile } from '../../api/sendFile'
 import { copy } from '../../copy'
 import { Busy } from '../../ui/Busy'
 import { Button } from '../../ui/Button'
@@ -59,7 +59,7 @@ function RestoreDialog({ file, onClose, onDone }: RestoreProps) {
   const client = useQueryClient()
   const [share, setShare] = useState<number>()
   const restore = useMutation({
-    mutationFn: () => answer(sent(file, setShare)),
+    mutationFn: () => sendFile<{ kept: string }>('/api/restore', file, setShare),
     onSuccess: ({ kept }) => {
       onDone(kept)
       onClose()
@@ -79,20 +79,4 @@ function RestoreDialog({ file, onClose, onDone }: RestoreProps) {
       </div>
     </Dialog>
   )
-}
-
-/** sent sends the file as it is, which may be larger than what the other operations take, and tells how much of it arrived. */
-function sent(file: File, onShare: (share: number) => void) {
-  return new Promise<{ data: { kept: string } }>((done, fail) => {
-    const request = new XMLHttpRequest() // fetch tells nothing of what was sent
-    request.upload.onprogress = (e) => onShare(e.loaded / e.total)
-    request.onload = () => {
-      const said = JSON.parse(request.responseText)
-      if (request.status === 200) done({ data: said })
-      else fail(new Refused(said, request.status))
-    }
-    request.onerror = () => fail(new Refused(undefined, 0))
-    request.open('POST', '/api/restore')
-    request.send(file)
-  })
 }

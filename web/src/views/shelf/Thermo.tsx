@@ -7,13 +7,14 @@ import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { toDayAndClock, toTenth, toTwoFigures } from '../../ui/format'
 import { Tray } from '../../ui/Tray'
+import { Imports } from './readings/Imports'
+import { ReadingsDialog } from './readings/ReadingsDialog'
 import { TemperatureStrip } from './TemperatureStrip'
-import { TemperaturesDialog } from './TemperaturesDialog'
 
 /** Thermo is what the fridge saw in seven days, and the warm spells that cost life. */
 export function Thermo() {
   const thermo = useThermo().data
-  const [pasting, setPasting] = useState(false)
+  const [importing, setImporting] = useState(false)
   const connect = useShelfChange(() => answer(api.POST('/api/thermometer/connect')))
   const disconnect = useShelfChange(() => answer(api.POST('/api/thermometer/disconnect')))
   if (!thermo) return null
@@ -44,7 +45,7 @@ export function Thermo() {
             {copy.shelf.connectAThermometer}
           </Button>
         )}
-        <Button onClick={() => setPasting(true)}>{copy.shelf.importReadings}</Button>
+        <Button onClick={() => setImporting(true)}>{copy.shelf.importReadings}</Button>
         <a
           href="/api/thermometer.csv"
           download="fridge.csv"
@@ -53,8 +54,9 @@ export function Thermo() {
           {copy.shelf.downloadReadings}
         </a>
       </div>
+      <Imports imports={thermo.imports} />
       {thermo.connected && thermo.standIn && <StandInFridge />}
-      {pasting && <TemperaturesDialog onClose={() => setPasting(false)} />}
+      {importing && <ReadingsDialog onClose={() => setImporting(false)} />}
     </Tray>
   )
 }
