@@ -21,14 +21,15 @@ var version = "dev"
 
 // commands are all there are, with their flags and what help says of them.
 type commands struct {
-	Serve      serveCommand      `cmd:"" help:"start Plush Ladle on this computer"`
-	Demo       demoCommand       `cmd:"" help:"start the demo kitchen on a temporary copy"`
-	Reckon     reckonCommand     `cmd:"" help:"work out a drink from a list of ingredients"`
-	Backup     backupCommand     `cmd:"" help:"save everything in one JSON file"`
-	Restore    restoreCommand    `cmd:"" help:"replace everything with a backup or a daily copy"`
-	Passphrase passphraseCommand `cmd:"" help:"set the passphrase other devices sign in with"`
-	Licences   licencesCommand   `cmd:"" help:"print the licences of third-party software"`
-	Version    versionCommand    `cmd:"" help:"print the version"`
+	Serve      serveCommand         `cmd:"" help:"start Plush Ladle on this computer"`
+	Demo       demoCommand          `cmd:"" help:"start the demo kitchen on a temporary copy"`
+	Reckon     reckonCommand        `cmd:"" help:"work out a drink from a list of ingredients"`
+	Backup     backupCommand        `cmd:"" help:"save everything in one JSON file"`
+	Restore    restoreCommand       `cmd:"" help:"replace everything with a backup or a daily copy"`
+	Passphrase passphraseCommand    `cmd:"" help:"set the passphrase other devices sign in with"`
+	Scale      practiceScaleCommand `cmd:"" name:"practice-scale" help:"send a practice scale's readings to a kitchen"`
+	Licences   licencesCommand      `cmd:"" help:"print the licences of third-party software"`
+	Version    versionCommand       `cmd:"" help:"print the version"`
 }
 
 // Exit codes of all commands.

@@ -546,3 +546,25 @@ func FuzzReckon(f *testing.F) {
 		require.NotEmpty(t, stderr.String())
 	})
 }
+
+// The practice scale as a program of its own is heard as a real one on the network.
+func TestThePracticeScaleIsHeard(t *testing.T) {
+	t.Parallel()
+	k := openDemo(t, filepath.Join(t.TempDir(), "kitchen.db"))
+	cmd := program("practice-scale", "--to", k.url, "--for", "2s")
+	cmd.Stdin = strings.NewReader("50\nplenty\n")
+	said, err := cmd.CombinedOutput()
+	require.NoError(t, err)
+	assert.Equal(t, "plushladle practice-scale: type grams, such as 50 or -20\n", string(said))
+	answer, err := http.Get(k.url + "/api/scale")
+	require.NoError(t, err)
+	defer func() { _ = answer.Body.Close() }()
+	var now struct{ Sends, Connected bool }
+	require.NoError(t, json.NewDecoder(answer.Body).Decode(&now))
+	assert.True(t, now.Sends)
+	assert.False(t, now.Connected, "nobody weighs on it yet")
+	alone := program("practice-scale", "--to", "http://127.0.0.1:9", "--for", "500ms")
+	said, err = alone.CombinedOutput()
+	require.NoError(t, err)
+	assert.Equal(t, 1, strings.Count(string(said), "\n"), "it says once that nobody hears it, and goes on")
+}

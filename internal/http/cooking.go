@@ -21,6 +21,7 @@ func (s *server) cookingOperations(api huma.API) {
 	told(s, api, post, "/api/plan/items/{id}/rescale", "rescale", "Let what is still to come follow an amount that is over or under", cooking.Of, on(cooking.Service.Rescale))
 	operation(s, api, get, "/api/scale", "scale", "What the scale shows, and what is weighed on it", cooking.Of, plain(cooking.Service.ScaleNow))
 	operation(s, api, post, "/api/scale/connect", "connect-scale", "Read the scale for a planned drink", cooking.Of, bodied(cooking.Service.ConnectScale))
+	operation(s, api, post, "/api/scale/readings", "send-reading", "A reading of the cook's own scale", cooking.Of, bodied(cooking.Service.SendReading))
 	operation(s, api, post, "/api/scale/disconnect", "disconnect-scale", "Read the scale no more", cooking.Of, plain(cooking.Service.DisconnectScale))
 	operation(s, api, post, "/api/scale/tare", "tare-scale", "Make what lies on the scale the new zero", cooking.Of, plain(cooking.Service.TareScale))
 	operation(s, api, post, "/api/scale/amount", "choose-amount", "Weigh another amount next", cooking.Of, bodied(cooking.Service.ChooseAmount))

@@ -85,7 +85,7 @@ func usedOfFront(i planning.PlanItem, n int) *plan.Weighed {
 func TestAScaleWeighsOutLineByLine(t *testing.T) {
 	t.Parallel()
 	c := onTheScale(t, "200 g almonds", "800 g water", "20 g maple syrup, after straining", "1 g salt")
-	now := call[cooking.ScaleNow](c, "POST", "/api/scale/connect", cooking.ForItem{ItemID: 1})
+	now := call[cooking.ScaleNow](c, "POST", "/api/scale/connect", cooking.OnScale{ItemID: 1})
 	assert.True(t, now.Connected)
 	assert.Equal(t, "Almonds", now.Amount)
 	assert.InDelta(t, 200, now.TargetG, .01)
@@ -136,14 +136,14 @@ func TestTheRestFollowsAtAnyHour(t *testing.T) {
 func TestUnpluggedMidPourNothingIsLost(t *testing.T) {
 	t.Parallel()
 	c := onTheScale(t, "200 g almonds", "800 g water")
-	call[cooking.ScaleNow](c, "POST", "/api/scale/connect", cooking.ForItem{ItemID: 1})
+	call[cooking.ScaleNow](c, "POST", "/api/scale/connect", cooking.OnScale{ItemID: 1})
 	c.scale.rests(130)
 	close(c.scale.readings)
 	gone := func() cooking.ScaleNow { return call[cooking.ScaleNow](c, "GET", "/api/scale", nil) }
 	require.Eventually(t, func() bool { return !gone().Connected }, 5*time.Second, 5*time.Millisecond)
 	assert.Contains(t, gone().Note, "The scale is disconnected.")
 	assert.InDelta(t, 130, gone().MassG, .01, "what lay on it is remembered")
-	now := call[cooking.ScaleNow](c, "POST", "/api/scale/connect", cooking.ForItem{ItemID: 1})
+	now := call[cooking.ScaleNow](c, "POST", "/api/scale/connect", cooking.OnScale{ItemID: 1})
 	assert.Empty(t, now.Note)
 	c.scale.rests(70)
 	require.Eventually(t, func() bool { return usedOfFront(c.plan(), 0) != nil }, 5*time.Second, 5*time.Millisecond)
@@ -157,7 +157,7 @@ func TestUnpluggedMidPourNothingIsLost(t *testing.T) {
 func TestTooMuchIsTakenOrFollowed(t *testing.T) {
 	t.Parallel()
 	c := onTheScale(t, "200 g almonds", "800 g water", "20 g maple syrup, after straining")
-	call[cooking.ScaleNow](c, "POST", "/api/scale/connect", cooking.ForItem{ItemID: 1})
+	call[cooking.ScaleNow](c, "POST", "/api/scale/connect", cooking.OnScale{ItemID: 1})
 	c.scale.rests(240)
 	require.Eventually(t, func() bool { return c.plan().Front.Over != nil }, 5*time.Second, 5*time.Millisecond)
 	item := c.plan()

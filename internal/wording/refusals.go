@@ -127,6 +127,7 @@ var refusals = map[string]refusal{
 	"recipe-too-long":               {"has too many lines", "use at most 300"},
 	"broken-json":                   {"looks like JSON but cannot be read: %[1]s", "use a schema.org Recipe, or a list of ingredients"},
 	"no-recipe-in-json":             {"has no schema.org Recipe with ingredients", "use one with recipeIngredient, or a list of ingredients"},
+	"not-a-scale-line":              {"is not what a scale shows", "send a line with a number and g, kg, oz or lb, such as ST,+ 123.4 g"},
 	"not-weighed-now":               {"is not part of the current step", "choose an amount of this step that is not weighed yet"},
 	"scale-shows-nothing":           {"cannot be recorded: the scale shows nothing", "pour first, or type what you weighed"},
 	"passphrase-too-short":          {"it is too short", "use %.0[1]f to %.0[2]f characters; a few words in a row are easy to remember"},

@@ -122,6 +122,7 @@ var spanishRefusals = map[string]refusal{
 	"recipe-too-long":               {"tiene demasiadas líneas", "usa como mucho 300"},
 	"broken-json":                   {"parece JSON pero no se puede leer: %[1]s", "usa una schema.org Recipe o una lista de ingredientes"},
 	"no-recipe-in-json":             {"no lleva ninguna schema.org Recipe con ingredientes", "usa una con recipeIngredient o una lista de ingredientes"},
+	"not-a-scale-line":              {"no es lo que muestra una báscula", "envía una línea con un número y g, kg, oz o lb, como ST,+ 123.4 g"},
 	"not-weighed-now":               {"no es de este paso", "elige una cantidad de este paso que aún no esté pesada"},
 	"scale-shows-nothing":           {"no se puede anotar: la báscula no marca nada", "vierte antes o escribe lo que has pesado"},
 	"passphrase-too-short":          {"es demasiado corta", "usa de %.0[1]f a %.0[2]f caracteres; unas cuantas palabras seguidas se recuerdan bien"},

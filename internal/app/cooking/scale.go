@@ -26,12 +26,29 @@ func scaleShows(n weighing.Now) ScaleNow {
 
 func (s Service) ScaleNow() (ScaleNow, error) { return scaleShows(s.Station.Now()), nil }
 
-// ForItem names a planned drink.
-type ForItem struct {
+// OnScale names the planned drink that is weighed, and the scale.
+type OnScale struct {
 	ItemID int64 `json:"itemID" minimum:"1"`
+	Own    bool  `json:"own,omitempty" doc:"the cook's own scale, whose readings are sent"`
 }
 
-func (s Service) ConnectScale(in ForItem) (ScaleNow, error) {
+// ScaleReading is what the cook's own scale shows: as the line it says itself, or as a mass.
+type ScaleReading struct {
+	Line   string   `json:"line,omitempty" maxLength:"80" doc:"such as ST,+ 123.4 g"`
+	MassG  *float64 `json:"massG,omitempty" minimum:"-20000" maximum:"20000"`
+	Steady *bool    `json:"steady,omitempty" doc:"of a mass; found out from the readings before where it is left out"`
+}
+
+// SendReading takes a reading of the cook's own scale.
+func (s Service) SendReading(in ScaleReading) (app.Nothing, error) {
+	if in.MassG == nil {
+		return app.Nothing{Done: true}, s.Station.SendLine(in.Line, s.Now())
+	}
+	s.Station.Send(*in.MassG, in.Steady, s.Now())
+	return app.Nothing{Done: true}, nil
+}
+
+func (s Service) ConnectScale(in OnScale) (ScaleNow, error) {
 	settings, err := s.store.Settings()
 	if err != nil {
 		return ScaleNow{}, err
@@ -39,7 +56,7 @@ func (s Service) ConnectScale(in ForItem) (ScaleNow, error) {
 	if settings.ScaleG == 0 {
 		return ScaleNow{}, fault.New("itemID", "", "no-scale")
 	}
-	if err := s.Station.Connect(in.ItemID, settings.ScaleG); err != nil {
+	if err := s.Station.Connect(in.ItemID, settings.ScaleG, in.Own); err != nil {
 		return ScaleNow{}, err
 	}
 	return s.ScaleNow()

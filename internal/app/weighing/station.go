@@ -7,9 +7,11 @@
 package weighing
 
 import (
+	"crypto/rand"
 	"log/slog"
 	"math"
 	"sync"
+	"time"
 
 	"plushladle/core/fault"
 	"plushladle/core/plan"
@@ -63,23 +65,37 @@ type Now struct {
 	LowPct    float64      `json:"lowPct" doc:"where the band lies on it"`
 	HighPct   float64      `json:"highPct"`
 	Gone      bool         `json:"gone" doc:"it went away by itself: what lay on it is remembered"`
+	Own       bool         `json:"own" doc:"it is the cook's own, whose readings are sent"`
+	Sends     bool         `json:"sends" doc:"the cook's own scale has sent readings just now"`
+	Station   string       `json:"station" doc:"another after a restart, which forgets what lay on the scale"`
 }
 
 // Station is a scale and what is weighed on it. Its methods may be called from
 // anywhere.
 type Station struct {
-	scale   device.Scale
-	kitchen Kitchen
-	log     *slog.Logger
+	usual     device.Scale
+	own       *device.Own
+	kitchen   Kitchen
+	log       *slog.Logger
+	silentFor time.Duration // without a reading, after which a scale is gone
+	id        string
 
 	mailbox    chan func(*desk)
 	begin, end sync.Once
 	closed     chan struct{}
 }
 
-// New is a station with nothing on it. It runs from its first message on.
-func New(scale device.Scale, kitchen Kitchen, log *slog.Logger) *Station {
-	return &Station{scale: scale, kitchen: kitchen, log: log, mailbox: make(chan func(*desk)), closed: make(chan struct{})}
+// silentFor is how long a scale that is read may say nothing. One that has stopped for longer is
+// gone: what it showed last must not be taken for what lies on it now.
+const silentFor = 3 * time.Second
+
+// New is a station with nothing on it, at the scale that is usually read. The cook's own can be
+// read instead, whose readings are sent. It runs from its first message on.
+func New(usual device.Scale, kitchen Kitchen, log *slog.Logger) *Station {
+	return &Station{
+		usual: usual, own: &device.Own{}, kitchen: kitchen, log: log, silentFor: silentFor, id: rand.Text(),
+		mailbox: make(chan func(*desk)), closed: make(chan struct{}),
+	}
 }
 
 // Close ends the station; from then on nothing happens to it.
@@ -88,7 +104,9 @@ func (s *Station) Close() { s.end.Do(func() { close(s.closed) }) }
 // desk is what only the station's goroutine touches.
 type desk struct {
 	*Station
+	scale    device.Scale          // the one that is read, or was last
 	readings <-chan device.Reading // nil while it is not connected
+	silence  *time.Timer           // runs while it is connected
 	gone     bool                  // it went away by itself
 	decimals int                   // that it reads to
 	last     float64               // what it shows, g
@@ -102,7 +120,7 @@ type desk struct {
 }
 
 func (s *Station) run() {
-	d := &desk{Station: s}
+	d := &desk{Station: s, scale: s.usual, silence: time.NewTimer(s.silentFor)}
 	for {
 		select {
 		case <-s.closed:
@@ -113,7 +131,13 @@ func (s *Station) run() {
 			if !ok {
 				d.unplugged()
 			} else {
+				d.silence.Reset(s.silentFor)
 				d.onReading(r)
+			}
+		case <-d.silence.C:
+			if d.readings != nil {
+				d.scale.Disconnect()
+				d.unplugged()
 			}
 		}
 	}
@@ -139,22 +163,55 @@ func (s *Station) Now() (now Now) {
 	return now
 }
 
-// StandIn is the stand-in scale, where that is what is read.
+// StandIn is the stand-in scale, where that is what is usually read.
 func (s *Station) StandIn() (*device.StandIn, bool) {
-	standIn, is := s.scale.(*device.StandIn)
+	standIn, is := s.usual.(*device.StandIn)
 	return standIn, is
 }
 
-// Connect reads the scale for a planned drink. It reads to resolutionG.
-func (s *Station) Connect(itemID int64, resolutionG float64) (err error) {
+// SendLine is what the cook's own scale says at a moment, as the line it says. The error names "line".
+func (s *Station) SendLine(line string, at time.Time) error {
+	massG, steady, ok := device.ParseLine(line)
+	if !ok {
+		return fault.New("line", line, "not-a-scale-line")
+	}
+	s.Send(massG, steady, at)
+	return nil
+}
+
+// Send is what the cook's own scale shows at a moment, and whether it says that it is steady; nil
+// where it does not say. Until it is connected that only tells that the scale is there.
+func (s *Station) Send(massG float64, steady *bool, at time.Time) {
+	if s.own.Send(device.Reading{MassG: massG, Unit: "g", At: at}, steady) {
+		return
+	}
+	s.tell(func(d *desk) {
+		if d.readings == nil {
+			d.show()
+		}
+	})
+}
+
+// Connect reads a scale for a planned drink: the cook's own, or the usual one. It reads to
+// resolutionG.
+func (s *Station) Connect(itemID int64, resolutionG float64, own bool) (err error) {
 	if standIn, is := s.StandIn(); is {
 		standIn.SetResolution(resolutionG)
 	}
 	s.tell(func(d *desk) {
+		var scale device.Scale = s.usual
+		if own {
+			scale = s.own
+		}
 		var readings <-chan device.Reading
-		if readings, err = s.scale.Connect(); err != nil {
+		if readings, err = scale.Connect(); err != nil {
 			return
 		}
+		if d.scale != scale {
+			d.scale.Disconnect()
+			d.scale, d.beforeG = scale, 0
+		}
+		d.silence.Reset(s.silentFor)
 		d.readings, d.gone, d.last = readings, false, 0
 		d.decimals = int(max(0, math.Ceil(-math.Log10(resolutionG)-1e-9)))
 		if d.itemID != itemID {
@@ -169,7 +226,7 @@ func (s *Station) Connect(itemID int64, resolutionG float64) (err error) {
 func (s *Station) Disconnect() {
 	s.tell(func(d *desk) {
 		d.readings, d.gone, d.has, d.beforeG, d.last = nil, false, false, 0, 0
-		s.scale.Disconnect()
+		d.scale.Disconnect()
 		d.show()
 	})
 }
@@ -177,7 +234,7 @@ func (s *Station) Disconnect() {
 // Tare makes what lies on the scale the new zero.
 func (s *Station) Tare() (err error) {
 	s.tell(func(d *desk) {
-		if err = s.scale.Tare(); err == nil {
+		if err = d.scale.Tare(); err == nil {
 			d.beforeG, d.last = 0, 0
 		}
 	})
@@ -291,9 +348,12 @@ func (d *desk) show() { d.kitchen.Show(d.now()) }
 const barBeyond = 1.12
 
 func (d *desk) now() Now {
-	_, standIn := d.StandIn()
+	_, standIn := d.scale.(*device.StandIn)
 	connected := d.readings != nil
-	out := Now{Connected: connected, StandIn: standIn, Name: d.scale.Name(), ItemID: d.itemID, Unit: "g", Decimals: d.decimals, Verdict: plan.Nothing, Gone: d.gone}
+	out := Now{
+		Connected: connected, StandIn: standIn, Own: d.scale == d.own, Sends: d.own.Sends(d.silentFor), Station: d.id,
+		Name: d.scale.Name(), ItemID: d.itemID, Unit: "g", Decimals: d.decimals, Verdict: plan.Nothing, Gone: d.gone,
+	}
 	out.MassG, out.Steady = d.massG(), d.steady && connected
 	if !d.has {
 		return out

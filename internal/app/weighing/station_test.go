@@ -75,7 +75,7 @@ func amount(key string, g float64) Amount {
 func TestOneAmountIsWeighedAfterTheOther(t *testing.T) {
 	t.Parallel()
 	s, scale, kitchen := station(amount("almonds", 200), amount("salt", 10))
-	require.NoError(t, s.Connect(3, .1))
+	require.NoError(t, s.Connect(3, .1, false))
 	now := s.Now()
 	assert.Equal(t, []any{"almonds", int64(3), 1, 200.}, []any{now.Amount, now.ItemID, now.Decimals, now.ToGoG})
 	scale.rests(150)
@@ -102,12 +102,12 @@ func TestOneAmountIsWeighedAfterTheOther(t *testing.T) {
 func TestUnpluggedWhatLayOnItIsRemembered(t *testing.T) {
 	t.Parallel()
 	s, scale, kitchen := station(amount("almonds", 200))
-	require.NoError(t, s.Connect(1, 1))
+	require.NoError(t, s.Connect(1, 1, false))
 	scale.rests(130)
 	close(scale.readings)
 	require.Eventually(t, func() bool { return s.Now().Gone }, 5*time.Second, time.Millisecond)
 	assert.Equal(t, 130., s.Now().MassG)
-	require.NoError(t, s.Connect(1, 1))
+	require.NoError(t, s.Connect(1, 1, false))
 	assert.False(t, s.Now().Gone)
 	scale.rests(70)
 	s.Refresh()
@@ -122,7 +122,7 @@ func TestUnpluggedWhatLayOnItIsRemembered(t *testing.T) {
 func TestManyAskAtOnce(t *testing.T) {
 	t.Parallel()
 	s, scale, _ := station(amount("almonds", 200), amount("water", 800))
-	require.NoError(t, s.Connect(1, 1))
+	require.NoError(t, s.Connect(1, 1, false))
 	var asking sync.WaitGroup
 	for range 8 {
 		asking.Go(func() {
@@ -139,4 +139,51 @@ func TestManyAskAtOnce(t *testing.T) {
 	}
 	asking.Wait()
 	assert.True(t, s.Now().Connected)
+}
+
+// A scale that stops without a word is gone, whatever it showed last: what lay on it is
+// remembered, and is not shown as what lies there now.
+func TestAFrozenReadingIsNotShownAsLive(t *testing.T) {
+	t.Parallel()
+	s, scale, _ := station(amount("almonds", 200))
+	s.silentFor = 50 * time.Millisecond
+	require.NoError(t, s.Connect(3, 1, false))
+	scale.readings <- device.Reading{MassG: 120, Unit: "g", At: scale.at}
+	require.True(t, s.Now().Connected)
+	require.Eventually(t, func() bool { return s.Now().Gone }, time.Second, 5*time.Millisecond)
+	now := s.Now()
+	assert.False(t, now.Connected || now.Steady)
+	require.NoError(t, s.Connect(3, 1, false))
+	scale.rests(30)
+	assert.InDelta(t, 200, s.Now().MassG+s.Now().ToGoG, 1e-9, "it goes on where it was")
+}
+
+// The cook's own scale is heard before it is read, and read once it is connected.
+func TestTheCooksOwnScale(t *testing.T) {
+	t.Parallel()
+	s, _, kitchen := station(amount("almonds", 200), amount("salt", 10))
+	assert.False(t, s.Now().Sends)
+	require.NoError(t, s.SendLine("ST,+ 0.700 kg", time.Now()))
+	require.ErrorContains(t, s.SendLine("hello", time.Now()), "line")
+	now := s.Now()
+	assert.True(t, now.Sends)
+	assert.False(t, now.Connected, "though nothing is weighed on it")
+	require.NoError(t, s.Connect(3, 1, true))
+	at := time.Date(2026, 11, 24, 9, 0, 0, 0, time.UTC)
+	rests := func(massG float64) {
+		for range 40 {
+			at = at.Add(100 * time.Millisecond)
+			s.Send(massG, nil, at)
+			time.Sleep(2 * time.Millisecond) // so that each is read
+		}
+	}
+	rests(900)
+	require.Eventually(t, func() bool { kitchen.mu.Lock(); defer kitchen.mu.Unlock(); return len(kitchen.taken) == 1 }, time.Second, time.Millisecond)
+	assert.InDelta(t, 200, kitchen.taken[0].MassG, 1e-9, "with the bowl as the zero")
+	now = s.Now()
+	assert.Equal(t, []any{true, false, "salt"}, []any{now.Own, now.StandIn, now.Key})
+	rests(900)
+	assert.InDelta(t, 0, s.Now().MassG, 1e-9, "and the almonds as the next")
+	require.NoError(t, s.Connect(3, 1, false))
+	assert.False(t, s.Now().Own)
 }

@@ -186,6 +186,9 @@ export function useFollow() {
     let again: ReturnType<typeof setTimeout>
     const open = () => {
       changes = new EventSource('/api/changes')
+      changes.onopen = () => {
+        refresh(client, '/api/scale')
+      }
       changes.onmessage = () => {
         refresh(client, '/api/plan', '/api/timers')
       }
@@ -203,8 +206,13 @@ export function useFollow() {
   }, [client])
 }
 
-/** useScale is what the scale shows; it is told of by useFollow from then on. */
-export const useScale = () => query.useQuery('get', '/api/scale')
+const everyFewSeconds = 4_000
+
+/** useScale is what the scale shows; while it is connected useFollow tells of it. Until then it is asked for, so that a scale that begins to send is seen. */
+export const useScale = () =>
+  query.useQuery('get', '/api/scale', undefined, {
+    refetchInterval: (q) => (q.state.data?.connected ? false : everyFewSeconds),
+  })
 
 /** useScaleChange does something to the scale. */
 export function useScaleChange<In>(change: (input: In) => Promise<ScaleNow>) {

@@ -1615,6 +1615,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/scale/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A reading of the cook's own scale */
+        post: operations["send-reading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/scale/stand-in": {
         parameters: {
             query?: never;
@@ -3197,10 +3214,6 @@ export interface components {
         ForAmount: {
             key: string;
         };
-        ForItem: {
-            /** Format: int64 */
-            itemID: number;
-        };
         ForWhom: {
             name: string;
             not: boolean;
@@ -4027,6 +4040,12 @@ export interface components {
         OnBench: {
             name: string;
             recipe: components["schemas"]["Recipe"];
+        };
+        OnScale: {
+            /** Format: int64 */
+            itemID: number;
+            /** @description the cook's own scale, whose readings are sent */
+            own?: boolean;
         };
         OpenedPack: {
             /** @description empty for today */
@@ -4901,8 +4920,14 @@ export interface components {
             name: string;
             /** @description what happened to the scale; empty where all is well */
             note: string;
+            /** @description it is the cook's own, whose readings are sent */
+            own: boolean;
+            /** @description the cook's own scale has sent readings just now */
+            sends: boolean;
             /** @description it is not a real one: the screen pours onto it */
             standIn: boolean;
+            /** @description another after a restart, which forgets what lay on the scale */
+            station: string;
             steady: boolean;
             /**
              * Format: double
@@ -4917,6 +4942,14 @@ export interface components {
             unit: string;
             /** @enum {string} */
             verdict: "nothing" | "under" | "within" | "over";
+        };
+        ScaleReading: {
+            /** @description such as ST,+ 123.4 g */
+            line?: string;
+            /** Format: double */
+            massG?: number;
+            /** @description of a mass; found out from the readings before where it is left out */
+            steady?: boolean;
         };
         Second: {
             /** Format: double */
@@ -5899,7 +5932,6 @@ export type Exported = components['schemas']['Exported'];
 export type Figures = components['schemas']['Figures'];
 export type Finding = components['schemas']['Finding'];
 export type ForAmount = components['schemas']['ForAmount'];
-export type ForItem = components['schemas']['ForItem'];
 export type ForWhom = components['schemas']['ForWhom'];
 export type Forgotten = components['schemas']['Forgotten'];
 export type FoundReadings = components['schemas']['FoundReadings'];
@@ -5956,6 +5988,7 @@ export type NudgedLine = components['schemas']['NudgedLine'];
 export type Nutrition = components['schemas']['Nutrition'];
 export type Offer = components['schemas']['Offer'];
 export type OnBench = components['schemas']['OnBench'];
+export type OnScale = components['schemas']['OnScale'];
 export type OpenedPack = components['schemas']['OpenedPack'];
 export type Overshoot = components['schemas']['Overshoot'];
 export type OwnItem = components['schemas']['OwnItem'];
@@ -5999,6 +6032,7 @@ export type RhythmDrink = components['schemas']['RhythmDrink'];
 export type RhythmWays = components['schemas']['RhythmWays'];
 export type Rung = components['schemas']['Rung'];
 export type ScaleNow = components['schemas']['ScaleNow'];
+export type ScaleReading = components['schemas']['ScaleReading'];
 export type Second = components['schemas']['Second'];
 export type Secure = components['schemas']['Secure'];
 export type SentReadings = components['schemas']['SentReadings'];
@@ -9582,7 +9616,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ForItem"];
+                "application/json": components["schemas"]["OnScale"];
             };
         };
         responses: {
@@ -9622,6 +9656,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ScaleNow"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "send-reading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ScaleReading"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Nothing"];
                 };
             };
             /** @description Error */

@@ -750,6 +750,18 @@ export const en = {
     adjustTheRest: 'Adjust the rest',
     tooMuch: 'Too much',
     reconnectTheScale: 'Reconnect the scale',
+    connectMyScale: 'Connect my scale',
+    aScaleOfYourOwn: 'A scale of your own',
+    connectOverUSB: 'Connect over USB',
+    readOverUSB: 'Connected over USB',
+    noUSBHere:
+      'This browser cannot read a scale over USB. Some browsers can, on the computer Plush Ladle runs on or over HTTPS.',
+    orSendsReadings: 'A scale that can send its readings over the network sends each one like this:',
+    scaleBackAgain:
+      'Plush Ladle was restarted, and the scale is connected again. What was on it counts as zero now and was not recorded: weigh this amount again, or type it.',
+    gotIt: 'Got it',
+    scaleIsSilent:
+      'No reading from the scale for a few seconds. What is on it is not known. It continues by itself when the scale is back; until then, type what you weigh.',
     connectTheScale: 'Connect the scale',
     tare: 'Tare ',
     recordNow: 'Record now',

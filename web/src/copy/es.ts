@@ -788,6 +788,18 @@ export const es: typeof en = {
     adjustTheRest: 'Ajustar lo demás',
     tooMuch: 'Demasiado',
     reconnectTheScale: 'Volver a conectar la báscula',
+    connectMyScale: 'Conectar mi báscula',
+    aScaleOfYourOwn: 'Una báscula propia',
+    connectOverUSB: 'Conectar por USB',
+    readOverUSB: 'Conectada por USB',
+    noUSBHere:
+      'Este navegador no puede leer una báscula por USB. Algunos sí, en el ordenador donde funciona Plush Ladle o por HTTPS.',
+    orSendsReadings: 'Una báscula que puede enviar sus lecturas por la red envía cada una así:',
+    scaleBackAgain:
+      'Plush Ladle se ha reiniciado y la báscula está conectada otra vez. Lo que había encima cuenta ahora como cero y no se ha anotado: pesa otra vez esta cantidad o escríbela.',
+    gotIt: 'De acuerdo',
+    scaleIsSilent:
+      'La báscula no envía lecturas desde hace unos segundos. No se sabe qué hay encima. Sigue sola cuando vuelva; mientras tanto, escribe lo que peses.',
     connectTheScale: 'Conectar la báscula',
     tare: 'A cero ',
     recordNow: 'Anotar ahora',

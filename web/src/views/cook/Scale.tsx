@@ -1,4 +1,3 @@
-import { Scale as ScaleIcon } from 'lucide-react'
 import { answer, api, Refused } from '../../api/client'
 import { useScale, useScaleChange, useWeighing } from '../../api/hooks'
 import type { ScaleNow } from '../../api/schema'
@@ -9,47 +8,57 @@ import { classes } from '../../ui/classes'
 import { ErrorText } from '../../ui/Field'
 import { toFixed } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
+import { ConnectScale } from './ConnectScale'
+import { useBackAgain, useIsSilent } from './useBackAgain'
 
-const tare = () => answer(api.POST('/api/scale/tare'))
-
-/** Scale is what lies on the scale, against what is to lie there. */
+/** Scale is what lies on the scale, against what is to lie there; or how to connect one. What is not heard of any more is not shown. */
 export function Scale({ itemID }: { itemID: number }) {
-  const scale = useScale().data
-  const connect = useScaleChange(() => answer(api.POST('/api/scale/connect', { body: { itemID } })))
-  const disconnect = useScaleChange(() => answer(api.POST('/api/scale/disconnect')))
-  const zero = useScaleChange(tare)
-  const take = useWeighing(() => answer(api.POST('/api/scale/take')))
-  const mine = scale?.connected && scale.itemID === itemID
-  useKeys(mine ? { t: unlessTyping(() => zero.mutate(undefined)) } : {})
+  const { data: scale, dataUpdatedAt } = useScale()
+  const connect = useScaleChange((own: boolean) => answer(api.POST('/api/scale/connect', { body: { itemID, own } })))
+  const back = useBackAgain(scale, itemID, connect.mutate)
+  const mine = scale?.connected === true && scale.itemID === itemID
+  const silent = useIsSilent(dataUpdatedAt, mine)
   if (!scale) return null
-  const refused = [connect.error, zero.error, take.error].find((e) => e instanceof Refused)
   return (
     <div className="grid gap-3">
       {scale.note && <Notice urgent>{scale.note}</Notice>}
-      {!mine && (
-        <Button className="justify-self-start" onClick={() => connect.mutate(undefined)}>
-          <ScaleIcon size={20} aria-hidden /> {scale.note ? copy.cook.reconnectTheScale : copy.cook.connectTheScale}
-        </Button>
+      {back.again && mine && (
+        <Notice urgent>
+          {copy.cook.scaleBackAgain} <Button onClick={back.forget}>{copy.cook.gotIt}</Button>
+        </Notice>
       )}
-      {mine && (
-        <>
-          <Reading scale={scale} />
-          <div className="flex flex-wrap gap-2">
-            <Button onClick={() => zero.mutate(undefined)}>
-              {copy.cook.tare}
-              <span className="font-normal text-mute">T</span>
-            </Button>
-            {scale.key && (
-              <Button disabled={scale.verdict === 'nothing'} onClick={() => take.mutate(undefined)}>
-                {copy.cook.recordNow}
-              </Button>
-            )}
-            <Button onClick={() => disconnect.mutate(undefined)}>{copy.cook.disconnect}</Button>
-          </div>
-        </>
-      )}
-      <ErrorText id="scale-error">{refused?.message}</ErrorText>
+      {!mine && <ConnectScale scale={scale} onConnect={connect.mutate} />}
+      {silent && <Notice urgent>{copy.cook.scaleIsSilent}</Notice>}
+      {mine && !silent && <Live scale={scale} />}
+      <ErrorText id="scale-error">{connect.error instanceof Refused ? connect.error.message : undefined}</ErrorText>
     </div>
+  )
+}
+
+/** Live is a scale that is heard, with what can be done with it. */
+function Live({ scale }: { scale: ScaleNow }) {
+  const disconnect = useScaleChange(() => answer(api.POST('/api/scale/disconnect')))
+  const zero = useScaleChange(() => answer(api.POST('/api/scale/tare')))
+  const take = useWeighing(() => answer(api.POST('/api/scale/take')))
+  useKeys({ t: unlessTyping(() => zero.mutate(undefined)) })
+  const refused = [zero.error, take.error].find((e) => e instanceof Refused)
+  return (
+    <>
+      <Reading scale={scale} />
+      <div className="flex flex-wrap gap-2">
+        <Button onClick={() => zero.mutate(undefined)}>
+          {copy.cook.tare}
+          <span className="font-normal text-mute">T</span>
+        </Button>
+        {scale.key && (
+          <Button disabled={scale.verdict === 'nothing'} onClick={() => take.mutate(undefined)}>
+            {copy.cook.recordNow}
+          </Button>
+        )}
+        <Button onClick={() => disconnect.mutate(undefined)}>{copy.cook.disconnect}</Button>
+      </div>
+      <ErrorText id="scale-act-error">{refused?.message}</ErrorText>
+    </>
   )
 }
 
