@@ -3,6 +3,8 @@
 package e2e
 
 import (
+	"compress/gzip"
+	"errors"
 	"io"
 	"net/http"
 	"os"
@@ -47,4 +49,54 @@ func TestABackupIsPutBackFromThePantry(t *testing.T) {
 	p.click("button", "Drinks")
 	p.sees("Pistachio and rosewater")
 	p.seesNot("Made since the backup")
+}
+
+// Through the page alone: out of one kitchen and into an empty one, the same to the byte; from the
+// file of the version before; and from the copy of a day.
+func TestBackupsGoInAndOutThroughThePage(t *testing.T) {
+	t.Parallel()
+	bytesOf := func(url string) string {
+		answer, err := http.Get(url + "/api/backup.json")
+		require.NoError(t, err)
+		backup, err := io.ReadAll(answer.Body)
+		require.NoError(t, errors.Join(err, answer.Body.Close()))
+		return string(backup)
+	}
+	full := demoKitchen(t)
+	backup := bytesOf(full)
+	folder := t.TempDir()
+	file, old := filepath.Join(folder, "all.json"), filepath.Join(folder, "old.json")
+	require.NoError(t, os.WriteFile(file, []byte(backup), 0o600))
+	packed, err := os.Open("../internal/store/testdata/demo-0019.json.gz")
+	require.NoError(t, err)
+	unpacked, err := gzip.NewReader(packed)
+	require.NoError(t, err)
+	text, err := io.ReadAll(unpacked)
+	require.NoError(t, errors.Join(err, packed.Close(), os.WriteFile(old, text, 0o600)))
+
+	s := newStore(t)
+	url := serve(t, s)
+	p := visit(t, url)
+	restore := func(file string) {
+		p.open("/settings")
+		p.sees("Restore a backup")
+		p.attach("json", file)
+		p.click("button", "Replace everything")
+		p.sees("The backup is restored")
+	}
+	p.open("/settings")
+	p.sees("There is no daily copy of this kitchen yet.")
+	restore(file)
+	require.Equal(t, backup, bytesOf(url))
+	require.NoError(t, s.CopyBeside(t.Context()))
+	restore(old)
+	p.open("/shelf")
+	p.sees("Pecan flask creamer", "mL")
+	require.NotEqual(t, backup, bytesOf(url))
+	p.open("/settings")
+	p.click("button", "Restore this copy")
+	p.sees("Copy of", "This replaces everything in this kitchen")
+	p.click("button", "Replace everything")
+	p.sees("The backup is restored")
+	require.Equal(t, backup, bytesOf(url), "as it was when it was copied")
 }

@@ -125,3 +125,17 @@ func (s *Kitchen) BeginInZone(in Zone) (SettingsNow, error) {
 	s.Changed()
 	return s.Settings()
 }
+
+// DayCopy is a daily copy of the kitchen's file.
+type DayCopy struct {
+	Day string `json:"day" doc:"such as 2026-11-24"`
+}
+
+// Copies are the daily copies, the newest first.
+func (k *Kitchen) Copies() ([]DayCopy, error) {
+	out := []DayCopy{}
+	for _, day := range k.Store.Copies() {
+		out = append(out, DayCopy{day})
+	}
+	return out, nil
+}

@@ -85,6 +85,20 @@ func (s *server) restore(c fiber.Ctx) error {
 		return err
 	}
 	kept, err := s.Store.RestoreFile(file, check.Kitchen)
+	return s.restored(c, kept, err)
+}
+
+// restoreCopy takes a daily copy in the place of everything there is.
+func (s *server) restoreCopy(c fiber.Ctx) error {
+	if _, err := time.Parse(time.DateOnly, c.Params("day")); err != nil {
+		return fiber.ErrNotFound
+	}
+	kept, err := s.Store.RestoreDay(c.Params("day"), check.Kitchen)
+	return s.restored(c, kept, err)
+}
+
+// restored tells what became of a restore, and everyone of what there is now.
+func (s *server) restored(c fiber.Ctx, kept string, err error) error {
 	if errors.Is(err, store.ErrNotBackup) {
 		s.Log.Warn("a backup was not restored", "error", err)
 		return s.problem(fault.New("file", "", "not-restored", err.Error()))

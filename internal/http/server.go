@@ -105,6 +105,7 @@ func New(c Config) *fiber.App {
 	fiberApp.Add(asked, "/api/export/everything.zip", s.archive)
 	fiberApp.Add(asked, "/api/export/:table.csv", s.tableCSV)
 	fiberApp.Post(restorePath, s.restore)
+	fiberApp.Post("/api/copies/:day/restore", s.restoreCopy)
 	fiberApp.Post(readingsPath, s.holdReadings)
 	fiberApp.Add(asked, "/api/bottles/:id/qr.png", s.qr)
 	fiberApp.Add(asked, "/licences.txt", func(c fiber.Ctx) error {

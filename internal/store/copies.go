@@ -32,6 +32,37 @@ func copiesOf(path string) []string {
 	return names
 }
 
+// Copies are the days there is a copy of the kitchen of, the newest first.
+func (s *Store) Copies() []string {
+	var days []string
+	for _, name := range slices.Backward(copiesOf(s.path)) {
+		days = append(days, strings.TrimPrefix(name, s.path+copyMark))
+	}
+	return days
+}
+
+// RestoreDay puts a daily copy in the place of everything there is, as Restore does with a
+// backup: it is brought up to this version and looked through first, and what was there before is
+// kept beside the kitchen's file.
+func (s *Store) RestoreDay(day string, check func(*Store) error) (kept string, err error) {
+	name, err := copyOf(s.path, day)
+	if err != nil {
+		return "", fmt.Errorf("%w: %w", ErrNotBackup, err)
+	}
+	copied, err := openCopied(name, s.now)
+	if err != nil {
+		return "", fmt.Errorf("%w: the copy will not do: %w", ErrNotBackup, err)
+	}
+	defer func() { _ = copied.Close() }()
+	if err := copied.lookThrough(); err != nil {
+		return "", fmt.Errorf("%w: %w", ErrNotBackup, err)
+	}
+	if err := check(copied); err != nil {
+		return "", fmt.Errorf("%w: %w", ErrNotBackup, err)
+	}
+	return s.takeOver(copied)
+}
+
 // copyOf is the copy of a day, the newest where day is "".
 func copyOf(path, day string) (string, error) {
 	names := copiesOf(path)

@@ -191,6 +191,58 @@ func TestTheKitchenOfTheLastVersionComesBack(t *testing.T) {
 	assert.Equal(t, now, backedUp(t, other))
 }
 
+// The last version's own file comes in whole: what it wrote is what this one writes, but for what
+// is new.
+func TestTheLastVersionsBackupIsRestored(t *testing.T) {
+	t.Parallel()
+	s, _ := newStore(t)
+	old := kitchenOf(t, "demo-0019.json.gz")
+	_, err := s.Restore(strings.NewReader(old), nil)
+	require.NoError(t, err)
+	now := backedUp(t, s)
+	rows := func(text string) map[string]int {
+		var file struct{ Tables map[string][]json.RawMessage }
+		require.NoError(t, json.Unmarshal([]byte(text), &file))
+		count := map[string]int{}
+		for table, rows := range file.Tables {
+			count[table] = len(rows)
+		}
+		return count
+	}
+	was, is := rows(old), rows(now)
+	require.Greater(t, was["bottles"]*was["tastings"]*was["lots"]*was["temperatures"], 0)
+	for table, n := range was {
+		assert.Equal(t, n, is[table], table)
+	}
+	other, _ := newStore(t)
+	_, err = other.Restore(strings.NewReader(now), nil)
+	require.NoError(t, err)
+	assert.Equal(t, now, backedUp(t, other))
+}
+
+// A copy of a day is brought back into a kitchen that is open, which keeps what was there.
+func TestACopyOfADayIsRestored(t *testing.T) {
+	t.Parallel()
+	s, _ := newStore(t)
+	_, err := s.StartDrink("of the morning", kitchen.New("us"))
+	require.NoError(t, err)
+	morning := backedUp(t, s)
+	require.NoError(t, s.CopyBeside(t.Context()))
+	require.Len(t, s.Copies(), 1)
+	_, err = s.StartDrink("of the afternoon", kitchen.New("us"))
+	require.NoError(t, err)
+	afternoon := backedUp(t, s)
+	look := func(*Store) error { return nil }
+	_, err = s.RestoreDay("1999-01-01", look)
+	require.ErrorIs(t, err, ErrNotBackup)
+	kept, err := s.RestoreDay(s.Copies()[0], look)
+	require.NoError(t, err)
+	assert.Equal(t, morning, backedUp(t, s))
+	was, err := os.ReadFile(kept)
+	require.NoError(t, err)
+	assert.Equal(t, afternoon, string(was))
+}
+
 // Until 0011 sentences were kept: they come back as the codes that tell the same.
 func TestSentencesThatWereKeptComeBackAsCodes(t *testing.T) {
 	t.Parallel()

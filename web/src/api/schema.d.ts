@@ -347,6 +347,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/copies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The daily copies that can be restored */
+        get: operations["copies"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cups": {
         parameters: {
             query?: never;
@@ -2962,6 +2979,10 @@ export interface components {
              * @description of the drink; 0 for a serving
              */
             spoonML: number;
+        };
+        DayCopy: {
+            /** @description such as 2026-11-24 */
+            day: string;
         };
         Designed: {
             buy: string[];
@@ -5914,6 +5935,7 @@ export type CoolingFigure = components['schemas']['CoolingFigure'];
 export type CoolingWay = components['schemas']['CoolingWay'];
 export type CostFigure = components['schemas']['CostFigure'];
 export type Cup = components['schemas']['Cup'];
+export type DayCopy = components['schemas']['DayCopy'];
 export type Designed = components['schemas']['Designed'];
 export type DeviceFigure = components['schemas']['DeviceFigure'];
 export type Devices = components['schemas']['Devices'];
@@ -6866,6 +6888,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Comparison"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    copies: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayCopy"][];
                 };
             };
             /** @description Error */

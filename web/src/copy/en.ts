@@ -902,6 +902,10 @@ export const en = {
     oneFileWithEverythingDrinks:
       'One file with everything: drinks, versions, batches, bottles, plan and pantry. A daily copy is kept next to the kitchen’s own file for a week.',
     downloadABackup: ' Download a backup',
+    dailyCopy: 'Daily copy of',
+    copyOfDay: (day: Said) => `Copy of ${day}`,
+    restoreThisCopy: 'Restore this copy',
+    noCopyYet: 'There is no daily copy of this kitchen yet.',
     restoreABackup: 'Restore a backup',
     theBackupIsRestoredWhat: (kept: Said) => `The backup is restored. What was here before is saved in ${kept}.`,
     thisReplacesEverythingInThis:

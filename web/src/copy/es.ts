@@ -940,6 +940,10 @@ export const es: typeof en = {
     oneFileWithEverythingDrinks:
       'Un archivo con todo: bebidas, versiones, tandas, botellas, plan y despensa. Cada día se guarda una copia junto al archivo de la cocina, durante una semana.',
     downloadABackup: ' Descargar una copia',
+    dailyCopy: 'Copia diaria del',
+    copyOfDay: (day: Said) => `Copia del ${day}`,
+    restoreThisCopy: 'Restaurar esta copia',
+    noCopyYet: 'Todavía no hay copia diaria de esta cocina.',
     restoreABackup: 'Restaurar una copia',
     theBackupIsRestoredWhat: (kept: Said) => `La copia está restaurada. Lo que había antes está guardado en ${kept}.`,
     thisReplacesEverythingInThis:

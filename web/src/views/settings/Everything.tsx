@@ -1,17 +1,20 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { HardDriveDownload } from 'lucide-react'
 import { useId, useState } from 'react'
+import { query } from '../../api/client'
 import { sendFile } from '../../api/sendFile'
 import { copy } from '../../copy'
 import { Busy } from '../../ui/Busy'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
 import { ErrorText } from '../../ui/Field'
+import { toDayAndMonth } from '../../ui/format'
+import { Select } from '../../ui/Select'
 import { Tray } from '../../ui/Tray'
 
 /** Everything is all there is in the kitchen, to be taken elsewhere, kept, and put back. */
 export function Everything() {
-  const [file, setFile] = useState<File>()
+  const [source, setSource] = useState<Source>()
   const [kept, setKept] = useState('')
   const id = useId()
   return (
@@ -40,26 +43,57 @@ export function Everything() {
             accept=".json,.zip,application/json,application/zip"
             className="min-h-11 w-full min-w-0 text-note"
             onChange={(e) => {
-              setFile(e.target.files?.[0])
+              const file = e.target.files?.[0]
+              if (file)
+                setSource({ name: file.name, restore: (onShare) => sendFile<Restored>('/api/restore', file, onShare) })
               e.target.value = '' // so that the same file can be chosen again
             }}
           />
         </div>
       </div>
       {kept && <p role="status">{copy.pantry.theBackupIsRestoredWhat(kept)}</p>}
-      {file && <RestoreDialog file={file} onClose={() => setFile(undefined)} onDone={setKept} />}
+      <Copies onSource={setSource} />
+      {source && <RestoreDialog source={source} onClose={() => setSource(undefined)} onDone={setKept} />}
     </Tray>
   )
 }
 
-type RestoreProps = { file: File; onClose: () => void; onDone: (kept: string) => void }
+type Restored = { kept: string }
+
+/** Source is what everything is to be replaced with. */
+type Source = { name: string; restore: (onShare: (share: number) => void) => Promise<Restored> }
+
+/** Copies are those that the kitchen makes of each day by itself, to choose one from. */
+function Copies({ onSource }: { onSource: (source: Source) => void }) {
+  const copies = query.useQuery('get', '/api/copies').data ?? []
+  const [chosen, setChosen] = useState<string>()
+  const day = chosen ?? copies[0]?.day
+  if (day === undefined) return <p className="text-note text-mute">{copy.pantry.noCopyYet}</p>
+  const send = (onShare: (share: number) => void) =>
+    sendFile<Restored>(`/api/copies/${day}/restore`, new Blob(), onShare)
+  return (
+    <div className="flex flex-wrap items-center gap-2">
+      <Select
+        label={copy.pantry.dailyCopy}
+        value={day}
+        choices={copies.map((c) => ({ value: c.day, label: toDayAndMonth(c.day) }))}
+        onChange={setChosen}
+      />
+      <Button onClick={() => onSource({ name: copy.pantry.copyOfDay(toDayAndMonth(day)), restore: send })}>
+        {copy.pantry.restoreThisCopy}
+      </Button>
+    </div>
+  )
+}
+
+type RestoreProps = { source: Source; onClose: () => void; onDone: (kept: string) => void }
 
 /** RestoreDialog asks once more before everything is replaced. */
-function RestoreDialog({ file, onClose, onDone }: RestoreProps) {
+function RestoreDialog({ source, onClose, onDone }: RestoreProps) {
   const client = useQueryClient()
   const [share, setShare] = useState<number>()
   const restore = useMutation({
-    mutationFn: () => sendFile<{ kept: string }>('/api/restore', file, setShare),
+    mutationFn: () => source.restore(setShare),
     onSuccess: ({ kept }) => {
       onDone(kept)
       onClose()
@@ -67,7 +101,7 @@ function RestoreDialog({ file, onClose, onDone }: RestoreProps) {
     },
   })
   return (
-    <Dialog title={copy.pantry.restoreThisBackup} intro={file.name} onClose={onClose}>
+    <Dialog title={copy.pantry.restoreThisBackup} intro={source.name} onClose={onClose}>
       <p>{copy.pantry.thisReplacesEverythingInThis}</p>
       <Busy on={restore.isPending} words={copy.pantry.restoring} share={share === 1 ? undefined : share} />
       <ErrorText id="restore-error">{restore.error?.message}</ErrorText>
