@@ -2,10 +2,12 @@ package reading
 
 import (
 	"regexp"
+	"slices"
 	"strings"
 	"unicode"
 
 	"plushladle/core/ingredient"
+	"plushladle/core/recipe"
 )
 
 // ItemKind is what a line of a page is.
@@ -63,8 +65,28 @@ func (r Reader) ReadPage(text string) Page {
 		}
 		p.line(text, strings.TrimSpace(row))
 	}
+	p.listWithoutAmounts()
 	p.Offers = offersIn(p.Items)
 	return p.Page
+}
+
+// listWithoutAmounts takes what was held for a title as the first ingredient, where the page is
+// but a list of names: "almonds", "water".
+func (p *page) listWithoutAmounts() {
+	if len(p.Items) < 2 || p.Items[0].Kind != Title || p.Items[0].Text != p.Title {
+		return
+	}
+	for _, item := range p.Items[1:] {
+		if item.Kind != Ingredient || slices.ContainsFunc(item.Reading.Lines, func(l recipe.Line) bool { return !l.Amount.IsOpen() }) {
+			return
+		}
+	}
+	read, err := p.reader.Read(p.Title)
+	if !read.IsRead() {
+		return
+	}
+	p.Items[0] = Item{Kind: Ingredient, Text: p.Title, Reading: read, Problem: err}
+	p.Title = ""
 }
 
 // page is a page while it is read.

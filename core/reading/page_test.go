@@ -120,3 +120,15 @@ func TestAPageLosesNothing(t *testing.T) {
 	assert.False(t, page.Items[10].Reading.IsRead(), "it stands there to be settled")
 	assert.Len(t, page.Offers, 3)
 }
+
+// A list of names alone has no title: its first line is an ingredient like the others.
+func TestAListOfNamesHasNoTitle(t *testing.T) {
+	t.Parallel()
+	for text, title := range map[string]string{
+		"almonds\nwater\n": "", "almonds\n4 cups water\n": "almonds", "Almond milk\n1 cup almonds\n4 cups water\n": "Almond milk",
+		"Something else\nalmonds\nwater\n": "Something else", "almonds": "almonds",
+	} {
+		page := reading.Standard().ReadPage(text)
+		assert.Equal(t, title, page.Title, text)
+	}
+}
