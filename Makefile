@@ -8,12 +8,13 @@ WEB := web/node_modules/.installed
 TOOLS := web/tools/node_modules/.installed
 DIST := web/dist/index.html
 LISTEN ?= 127.0.0.1:8642
+SAMPLE ?= 20
 
 # SQLite's translated C runs ten times slower under the race detector, and nothing
 # of ours runs inside it or inside the hashes: they are built as usual.
 RACE := -race '-gcflags=modernc.org/...=-race=false' '-gcflags=github.com/glebarez/go-sqlite/...=-race=false' '-gcflags=golang.org/x/crypto/...=-race=false'
 
-.PHONY: demo test bench dev lint shots e2e axe build unit spec check rooms notices chromium
+.PHONY: demo test bench dev lint shots e2e axe build unit spec check rooms notices chromium mutate soak
 
 demo: build
 	bin/plushladle demo --listen $(LISTEN)
@@ -61,8 +62,11 @@ axe: build chromium
 	AXE=all go test -tags e2e -count=1 -run TestNoSeriousAccessibilityFault ./e2e
 
 bench: build chromium
-	go test -run '^$$' -bench . ./core/... ./internal/... ./cmd/...
-	go test -tags e2e -count=1 -run '^$$' -bench . ./e2e
+	go run ./internal/tools/measure
+
+# Changes the core in one place at a time and runs the tests, to see what they notice.
+mutate:
+	go run ./internal/tools/mutate -sample $(SAMPLE)
 
 # Pictures of the main views, from the demo kitchen, for the README.
 shots: build chromium

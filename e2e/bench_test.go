@@ -3,7 +3,6 @@
 package e2e
 
 import (
-	"compress/gzip"
 	"fmt"
 	"io"
 	"io/fs"
@@ -25,33 +24,60 @@ import (
 	"plushladle/web"
 )
 
-// BenchmarkKeystrokeToFigure is the time from a key going down in an amount to
-// the changed figure being painted, in the page itself. It reports the 95th
-// percentile in milliseconds.
+// BenchmarkKeystrokeToFigure is the time from a key going down in an amount to the changed figure
+// being painted, in the page itself, beside the time to the letter in a field that computes
+// nothing. It reports the 95th percentiles in milliseconds and what one is more than the other.
 func BenchmarkKeystrokeToFigure(b *testing.B) {
 	p := visit(b, demoKitchen(b))
 	p.sees("Contains pecan")
 	p.click("textbox", "Amount of Maple syrup")
-	// Each key makes another amount, so that the sweetness in the dial changes.
-	// The time ends in the frame after the one that painted it.
-	const watch = `(() => {
+	p.press(kb.Home)
+	took := p.keystrokes(b, "() => document.querySelector('section[aria-label=Dials]').innerText")
+	const bare = `(() => {
+		const field = document.createElement('input')
+		const shown = document.createElement('output')
+		field.setAttribute('aria-label', 'Bare field')
+		field.addEventListener('input', () => { shown.textContent = field.value })
+		field.style.position = 'fixed'
+		field.style.top = '0'
+		field.style.zIndex = '99'
+		document.body.append(field, shown)
+		window.bare = shown
+		field.focus()
+	})()`
+	_, err := chromedp.Run(p.ctx, chromedp.Evaluate[chromedp.Void](bare))
+	require.NoError(b, err)
+	alone := p.keystrokes(b, "() => window.bare.textContent")
+	b.ReportMetric(took[len(took)/2], "median-ms")
+	b.ReportMetric(took[len(took)*95/100], "p95-ms")
+	b.ReportMetric(alone[len(alone)*95/100], "bare-p95-ms")
+	b.ReportMetric(took[len(took)*95/100]-alone[len(alone)*95/100], "more-p95-ms")
+	b.ReportMetric(0, "ns/op")
+}
+
+// keystrokes types a digit and takes it out again, thirty times at a typist's pace, and answers
+// how long each took until what is shown changed and was painted, in order of length. The time
+// ends in the frame after the one that painted it.
+func (p *page) keystrokes(b *testing.B, shown string) []float64 {
+	watch := fmt.Sprintf(`(() => {
 		window.took = []
+		window.watching?.disconnect()
 		let began = 0
-		const dial = () => document.querySelector('section[aria-label=Dials]').innerText
-		let shown = dial()
+		const read = %s
+		let shown = read()
 		document.addEventListener('keydown', () => { began = performance.now() }, true)
-		new MutationObserver(() => {
-			if (!began || dial() === shown) return
-			shown = dial()
+		window.watching = new MutationObserver(() => {
+			if (!began || read() === shown) return
+			shown = read()
 			const from = began
 			began = 0
 			requestAnimationFrame(() => setTimeout(() => window.took.push(performance.now() - from)))
-		}).observe(document.body, { subtree: true, childList: true, characterData: true })
-	})()`
+		})
+		window.watching.observe(document.body, { subtree: true, childList: true, characterData: true })
+	})()`, shown)
 	_, err := chromedp.Run(p.ctx, chromedp.Evaluate[chromedp.Void](watch))
 	require.NoError(b, err)
-	p.press(kb.Home)
-	for n := range 60 { // a digit before the amount, and gone again, at a typist's pace
+	for n := range 60 {
 		if n%2 == 0 {
 			p.press("1")
 		} else {
@@ -62,8 +88,25 @@ func BenchmarkKeystrokeToFigure(b *testing.B) {
 	took := evaluate[[]float64](p, "(() => window.took)")
 	require.Greater(b, len(took), 40)
 	sort.Float64s(took)
-	b.ReportMetric(took[len(took)/2], "median-ms")
-	b.ReportMetric(took[len(took)*95/100], "p95-ms")
+	return took
+}
+
+// BenchmarkFirstFigure is how long after the page was opened its first figure is painted, and how
+// far what was painted moved afterwards (the browser's own layout-shift score; 0 is nothing).
+func BenchmarkFirstFigure(b *testing.B) {
+	url := demoKitchen(b)
+	visit(b, url).sees("Contains pecan") // the kitchen has answered before
+	var firsts, shifts []float64
+	for range 5 {
+		p := visit(b, url)
+		p.sees("Contains pecan")
+		firsts = append(firsts, evaluate[float64](p, "(() => performance.getEntriesByName('first-figure')[0]?.startTime ?? 0)"))
+		shifts = append(shifts, evaluate[float64](p, "(() => new Promise((done) => { let sum = 0; new PerformanceObserver((l) => { for (const e of l.getEntries()) sum += e.value }).observe({ type: 'layout-shift', buffered: true }); setTimeout(() => done(sum), 300) }))"))
+	}
+	sort.Float64s(firsts)
+	sort.Float64s(shifts)
+	b.ReportMetric(firsts[len(firsts)/2], "first-figure-ms")
+	b.ReportMetric(shifts[len(shifts)/2], "layout-shift")
 	b.ReportMetric(0, "ns/op")
 }
 
@@ -124,32 +167,29 @@ func BenchmarkStripDrag(b *testing.B) {
 
 var firstScripts = regexp.MustCompile(`assets/[^"]+\.js`)
 
-// BenchmarkFirstLoad is the size of the scripts of the first load, packed: the
-// page's own, and what it asks for beside them. Sheets and the Pantry come
-// when they are opened.
+// BenchmarkFirstLoad is the size of the scripts of the first load, as they go over the wire: the
+// page's own, and what it asks for beside them. Sheets and the other views come when they are
+// opened.
 func BenchmarkFirstLoad(b *testing.B) {
 	index, err := fs.ReadFile(web.Dist(), "index.html")
 	require.NoError(b, err)
 	scripts := firstScripts.FindAllString(string(index), -1)
 	require.NotEmpty(b, scripts)
-	total := 0
+	total := map[string]int{}
 	for _, name := range scripts {
-		data, err := fs.ReadFile(web.Dist(), name)
-		require.NoError(b, err)
-		counted := &counter{}
-		packed := gzip.NewWriter(counted)
-		_, err = packed.Write(data)
-		require.NoError(b, err)
-		require.NoError(b, packed.Close())
-		total += counted.n
+		for _, ending := range []string{".br", ".gz"} {
+			data, err := fs.ReadFile(web.Dist(), name+ending)
+			if err != nil { // too short to be packed
+				data, err = fs.ReadFile(web.Dist(), name)
+			}
+			require.NoError(b, err)
+			total[ending] += len(data)
+		}
 	}
-	b.ReportMetric(float64(total)/1000, "kB-gzip")
+	b.ReportMetric(float64(total[".gz"])/1000, "kB-gzip")
+	b.ReportMetric(float64(total[".br"])/1000, "kB-brotli")
 	b.ReportMetric(0, "ns/op")
 }
-
-type counter struct{ n int }
-
-func (c *counter) Write(p []byte) (int, error) { c.n += len(p); return len(p), nil }
 
 // BenchmarkStartAndMemory starts the program on a kitchen that is there, takes
 // the time to its first answer, works a while, and reports its resident memory.

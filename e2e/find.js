@@ -59,3 +59,13 @@ const region = (name) =>
 const focused = () => (document.activeElement ? nameOf(document.activeElement) : '')
 const valueText = (name) => document.querySelector(`[role=slider][aria-label="${name}"]`)?.getAttribute('aria-valuetext') ?? ''
 const fields = (beginning) => [...document.querySelectorAll('input')].map(nameOf).filter((n) => n.startsWith(beginning))
+
+// When the first figure of the page is on the screen, for the measurement of how long that takes.
+{
+  const watch = new MutationObserver(() => {
+    if (!document.querySelector('section[aria-label=Dials]')) return
+    watch.disconnect()
+    requestAnimationFrame(() => setTimeout(() => performance.mark('first-figure')))
+  })
+  watch.observe(document, { subtree: true, childList: true })
+}

@@ -404,6 +404,6 @@ func TestACautionShowsItsFigureAndItsLimit(t *testing.T) {
 	p.press(kb.Enter)
 	p.sees("coconut, Brazil nut.")
 	p.click("button", "4 cautions, nutrition and cost")
-	p.sees("rich in selenium", "boat's youngest")
+	p.sees("Nutrition and cautions", "rich in selenium", "boat's youngest")
 	assert.Regexp(t, `rich in selenium[^(]*\([^)]*\)[^(]*\([\d.,]+ µg of [\d.,]+ µg\)`, p.region("Nutrition and cautions"))
 }

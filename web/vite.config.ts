@@ -2,6 +2,7 @@ import tailwindcss from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
 import { defineConfig } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
+import { packed } from './packed'
 
 export default defineConfig({
   plugins: [
@@ -27,6 +28,7 @@ export default defineConfig({
         ],
       },
     }),
+    packed(),
   ],
   build: { assetsInlineLimit: 0, chunkSizeWarningLimit: 700 },
   server: { proxy: { '/api': 'http://127.0.0.1:8642' } },

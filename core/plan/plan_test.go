@@ -394,6 +394,25 @@ func BenchmarkPlanSixDrinksOverFourDays(b *testing.B) {
 	}
 }
 
+// BenchmarkPlanGrows shows what one more drink costs, each for a time of its own.
+func BenchmarkPlanGrows(b *testing.B) {
+	bases := []string{"1 cup almonds", "1 cup cashews", "1 cup pearl barley", "1 cup sesame seeds", "1 cup dried tiger nuts", "1 cup pecans"}
+	for _, count := range []int{1, 2, 3, 6, 12} {
+		b.Run(fmt.Sprintf("drinks=%d", count), func(b *testing.B) {
+			var jobs []Job
+			for n := range count {
+				line := bases[n%len(bases)]
+				jobs = append(jobs, job(b, fmt.Sprint(n), at(30, 10, 0).Add(time.Duration(n)*5*time.Hour), 20, line, "4 cups water"))
+			}
+			for b.Loop() {
+				if _, problem := Make(jobs, night); problem != nil {
+					b.Fatal(problem)
+				}
+			}
+		})
+	}
+}
+
 // A block that the cook sets to a time of its own stays there, and where it
 // may go is all of where it fits and nothing else.
 func TestABlockMovesWithinItsWindow(t *testing.T) {

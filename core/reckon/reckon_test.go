@@ -2,7 +2,9 @@ package reckon
 
 import (
 	"errors"
+	"fmt"
 	"math"
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -344,6 +346,21 @@ func BenchmarkReckonTwelveLines(b *testing.B) {
 		if _, err := d.Reckon(); err != nil {
 			b.Fatal(err)
 		}
+	}
+}
+
+// BenchmarkReckonGrows shows what a longer list costs.
+func BenchmarkReckonGrows(b *testing.B) {
+	lines := []string{"1 cup pecans", "4 cups water", "2 tbsp maple syrup", "1/2 tsp cardamom", "1 tbsp coconut oil"}
+	for _, n := range []int{5, 50, 300} {
+		b.Run(fmt.Sprintf("lines=%d", n), func(b *testing.B) {
+			d := drinkOf(b, slices.Repeat(lines, n/len(lines))...)
+			for b.Loop() {
+				if _, err := d.Reckon(); err != nil {
+					b.Fatal(err)
+				}
+			}
+		})
 	}
 }
 

@@ -16,6 +16,8 @@ import (
 
 	"plushladle/internal/app"
 	"plushladle/internal/app/bench"
+	"plushladle/internal/app/cooking"
+	"plushladle/internal/app/planning"
 	"plushladle/internal/store/storetest"
 )
 
@@ -108,5 +110,38 @@ func BenchmarkNotesAfterTenYears(b *testing.B) {
 				}
 			})
 		}
+	}
+}
+
+// BenchmarkWeighing records a weight and takes what the page is answered: in bytes besides.
+func BenchmarkWeighing(b *testing.B) {
+	c := newClient(b)
+	c.begun()
+	p := call[planning.Plan](c, "POST", "/api/plan/items", planning.NewItem{DrinkID: 1, StartNow: true})
+	key := p.Items[0].Steps[0].Amounts[0].Key
+	bytes, n := 0, 0
+	for b.Loop() {
+		status, answer, _ := c.send(request("POST", "/api/plan/items/1/weighings", cooking.WeighedNow{Key: key, MassG: 50 + float64(n%50)}))
+		if status != http.StatusOK {
+			b.Fatal(answer)
+		}
+		bytes, n = len(answer), n+1
+	}
+	b.ReportMetric(float64(bytes), "answer-B")
+}
+
+// BenchmarkShelfGrows looks at a shelf of 60 bottles, of so many there ever were.
+func BenchmarkShelfGrows(b *testing.B) {
+	for _, bottles := range []int{100, 1_000, 5_000, 20_000} {
+		b.Run(fmt.Sprintf("bottles=%d", bottles), func(b *testing.B) {
+			c := newClient(b)
+			d := c.begun()
+			require.NoError(b, storetest.Bottles(c.store, d.ID, bottles, 60, c.now))
+			for b.Loop() {
+				if status, answer, _ := c.send(request("GET", "/api/shelf", nil)); status != http.StatusOK {
+					b.Fatal(answer)
+				}
+			}
+		})
 	}
 }

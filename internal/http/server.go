@@ -16,7 +16,6 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/goccy/go-json"
 	"github.com/gofiber/fiber/v3"
-	"github.com/gofiber/fiber/v3/middleware/compress"
 	"github.com/gofiber/fiber/v3/middleware/etag"
 
 	"plushladle/internal/app"
@@ -117,9 +116,9 @@ func New(c Config) *fiber.App {
 	}
 	fiberApp.Add(asked, readyPath, func(c fiber.Ctx) error { return c.SendStatus(http.StatusNoContent) })
 	fiberApp.All("/api/*", nothingThere)
-	// Only the front end is compressed: the answers of a kitchen nearby are
+	// Only the front end is packed, and that at the build: the answers of a kitchen nearby are
 	// small, and packing them takes longer than sending them.
-	fiberApp.Use(compress.New(compress.Config{Level: compress.LevelBestSpeed}), etag.New(etag.Config{Weak: true}))
+	fiberApp.Use(etag.New(etag.Config{Weak: true}))
 	serveWeb(fiberApp, c.Web, s.Settings)
 	return fiberApp
 }

@@ -145,7 +145,7 @@ func TestFromDrinkToShelf(t *testing.T) {
 	c.now = c.now.AddDate(0, 0, 2)
 	theShelf := call[shelf.Shelf](c, "GET", "/api/shelf", nil)
 	assert.Equal(t, "past", theShelf.Bottles[0].Standing)
-	assert.Equal(t, "past its date since yesterday", theShelf.Bottles[0].TimeLeft)
+	assert.Equal(t, "past its date since today", theShelf.Bottles[0].TimeLeft)
 	assert.Equal(t, "fine", theShelf.Bottles[1].Standing)
 
 	b = call[shelf.Bottle](c, "POST", "/api/bottles/1/throw-out", shelf.Why{Why: "past its date"})

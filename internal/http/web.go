@@ -46,8 +46,11 @@ func inLanguage(page []byte, settings func() (app.SettingsNow, error)) []byte {
 	return bytes.Replace(page, []byte(`<html lang="en">`), []byte(root), 1)
 }
 
-// sendFile sends a file of the build. Assets bear a hash in their name and
-// never change.
+// packings are how a file of the build lies there packed as well, the smallest first.
+var packings = []struct{ encoding, ending string }{{"br", ".br"}, {"gzip", ".gz"}}
+
+// sendFile sends a file of the build, packed as it was at the build where the browser takes that.
+// Assets bear a hash in their name and never change.
 func sendFile(c fiber.Ctx, web fs.FS, name string) error {
 	data, err := fs.ReadFile(web, name)
 	if err != nil {
@@ -60,6 +63,16 @@ func sendFile(c fiber.Ctx, web fs.FS, name string) error {
 	c.Type(strings.TrimPrefix(path.Ext(name), "."))
 	if path.Ext(name) == ".webmanifest" { // which mime tables lack
 		c.Set("Content-Type", "application/manifest+json")
+	}
+	c.Vary("Accept-Encoding")
+	for _, p := range packings {
+		if c.Get("Accept-Encoding") == "" {
+			break // whoever does not say what it takes may take nothing
+		}
+		if packed, err := fs.ReadFile(web, name+p.ending); err == nil && c.AcceptsEncodings(p.encoding) != "" {
+			c.Set("Content-Encoding", p.encoding)
+			return c.Send(packed)
+		}
 	}
 	return c.Send(data)
 }

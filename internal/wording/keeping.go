@@ -69,7 +69,7 @@ const weeksFrom = 21
 func DaysLeft(n int) string {
 	switch {
 	case n == -1:
-		return phrase("past-since-yesterday")
+		return phrase("past-since-today")
 	case n < 0:
 		return phrase("past-for-days", -n)
 	case n == 0:

@@ -91,7 +91,7 @@ var phrases = map[string]string{
 	"ice-bath-shallow":                 "a stirred ice bath, no deeper than %.0[1]f cm: 21 °C at %[3]s, 5 °C at %[4]s",
 	"ice-bath-divided":                 "a stirred ice bath, no deeper than %.0[1]f cm, divided among %[2]d containers: 21 °C at %[3]s, 5 °C at %[4]s",
 	"measure-it":                       "%[1]s: %.0[2]f °C by %[3]s? Measure it. Ice helps",
-	"past-since-yesterday":             "past its date since yesterday",
+	"past-since-today":                 "past its date since today",
 	"past-for-days":                    "past its date for %[1]d days",
 	"last-day":                         "last day",
 	"one-day":                          "1 day",

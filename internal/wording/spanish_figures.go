@@ -164,7 +164,7 @@ var spanishPhrases = map[string]string{
 	"ice-bath-shallow":                 "un baño de hielo, removiendo, con %.0[1]f cm de profundidad como mucho: 21 °C a las %[3]s, 5 °C a las %[4]s",
 	"ice-bath-divided":                 "un baño de hielo, removiendo, con %.0[1]f cm de profundidad como mucho y repartida en %[2]d recipientes: 21 °C a las %[3]s, 5 °C a las %[4]s",
 	"measure-it":                       "%[1]s: ¿%.0[2]f °C a las %[3]s? Mídelo. El hielo ayuda",
-	"past-since-yesterday":             "pasada de fecha desde ayer",
+	"past-since-today":                 "pasada de fecha desde hoy",
 	"past-for-days":                    "pasada de fecha hace %[1]d días",
 	"last-day":                         "último día",
 	"one-day":                          "1 día",

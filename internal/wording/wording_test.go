@@ -202,7 +202,7 @@ func TestRefusalsSayWhatWorks(t *testing.T) {
 
 func TestTheTimeThatIsLeft(t *testing.T) {
 	t.Parallel()
-	for n, want := range map[int]string{2: "2 days", 1: "1 day", 0: "last day", -1: "past its date since yesterday", -3: "past its date for 3 days", 23: "3 weeks"} {
+	for n, want := range map[int]string{2: "2 days", 1: "1 day", 0: "last day", -1: "past its date since today", -3: "past its date for 3 days", 23: "3 weeks"} {
 		assert.Equal(t, want, DaysLeft(n))
 	}
 	at := time.Date(2026, 11, 27, 9, 30, 0, 0, time.UTC)

@@ -54,3 +54,41 @@ func batch(s *store.Store, drinkID int64, n int, at time.Time) error {
 	}
 	return s.Taste(&store.Tasting{BatchID: b.ID, Who: "keeper", Stars: 3 + float64(n%4)/2, Flags: []record.Flag{record.Flags[n%len(record.Flags)]}, Words: "as ever"})
 }
+
+// Bottles fills so many bottles over the last years, of which the last inUse are not drunk up:
+// those were filled in the last two days.
+func Bottles(s *store.Store, drinkID int64, bottles, inUse int, now time.Time) error {
+	_, err := s.Act(store.Act{}, func(tx *store.Store) ([]byte, error) {
+		for n := 0; n < bottles; n += mostInABatch {
+			at := now.Add(-time.Duration(bottles-n) * 4 * time.Hour)
+			if left := bottles - n; left <= inUse {
+				at = now.Add(-time.Duration(left) * 45 * time.Minute)
+			}
+			if err := filled(tx.ByClock(func() time.Time { return at }), drinkID, min(mostInABatch, bottles-n), bottles-n > inUse, at); err != nil {
+				return nil, err
+			}
+		}
+		return nil, nil
+	})
+	return err
+}
+
+const mostInABatch = 20
+
+// filled is a batch in so many bottles, drunk up or not.
+func filled(s *store.Store, drinkID int64, bottles int, drunk bool, at time.Time) error {
+	made := store.NewBatch{DrinkID: drinkID, MadeOn: at.Format(time.DateOnly), ForecastML: 890}
+	for range bottles {
+		made.Bottles = append(made.Bottles, store.Bottle{VolumeML: 400, LeftML: 400, ServingML: 40, Place: store.Fridge, UseBy: at.AddDate(0, 0, 4).Format(time.DateOnly), OtherUseBy: at.AddDate(0, 0, 4).Format(time.DateOnly), School: "cautious", BegunAt: &at, CautiousDays: 4, CustomaryDays: 5, Reasons: []say.Text{}, Allergens: []string{"almond"}})
+	}
+	b, err := s.MakeBatch(made)
+	if err != nil || !drunk {
+		return err
+	}
+	for _, bottle := range b.Bottles {
+		if _, err := s.Finish(bottle.ID); err != nil {
+			return err
+		}
+	}
+	return nil
+}

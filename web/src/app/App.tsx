@@ -1,19 +1,17 @@
-import { type ReactNode, useEffect, useState } from 'react'
+import { lazy, type ReactNode, Suspense, useEffect, useState } from 'react'
 import { Link, Route, Switch, useLocation } from 'wouter'
 import { Refused } from '../api/client'
 import { useKitchen } from '../api/hooks'
+import { useOffer } from '../api/undo'
 import { copy } from '../copy'
 import { Boundary } from '../ui/Boundary'
 import { Dialog } from '../ui/Dialog'
 import { Tips } from '../ui/Tip'
 import { Tray } from '../ui/Tray'
 import { Bench, LastDrink } from '../views/bench/Bench'
-import { Shelf } from '../views/shelf/Shelf'
 import { Alarm } from './Alarm'
 import { Header } from './Header'
 import { KeysDialog, useViewKeys } from './keys'
-import { SignIn, SignInForm } from './SignIn'
-import { UndoToast } from './UndoToast'
 import { useZone } from './useZone'
 import {
   BatchView,
@@ -26,12 +24,17 @@ import {
   Pantry,
   PlanView,
   SettingsView,
+  Shelf,
   ShoppingList,
   Start,
   Week,
   Welcome,
 } from './views'
 import { Waiting } from './Waiting'
+
+const SignIn = lazy(() => import('./SignIn').then((m) => ({ default: m.SignIn })))
+const SignInForm = lazy(() => import('./SignIn').then((m) => ({ default: m.SignInForm })))
+const UndoToast = lazy(() => import('./UndoToast').then((m) => ({ default: m.UndoToast })))
 
 /** view is a view that takes nothing with it where something in it goes wrong. */
 const view = (name: string, children: ReactNode) => (
@@ -91,16 +94,31 @@ function useLocked(status: 'pending' | 'error' | 'success', error: unknown) {
   return locked
 }
 
+/** useHasOffered is whether something could be taken back since the page was opened: until then nothing is fetched for it. */
+function useHasOffered() {
+  const offer = useOffer()
+  const [has, setHas] = useState(false)
+  if (offer && !has) setHas(true)
+  return has
+}
+
 export function App() {
   const kitchen = useKitchen()
   const [keysShown, showKeys] = useState(false)
+  const hasOffered = useHasOffered()
   const [at] = useLocation()
   const isCooking = at.startsWith('/cook')
   useTheme(kitchen.data?.theme)
   useZone(kitchen.data && (kitchen.data.timeZone ?? ''))
   useViewKeys(() => showKeys(true))
   const isLocked = useLocked(kitchen.status, kitchen.error)
-  if (isLocked && !kitchen.data) return <SignIn />
+  if (isLocked && !kitchen.data) {
+    return (
+      <Suspense>
+        <SignIn />
+      </Suspense>
+    )
+  }
   return (
     <Tips delayDuration={400}>
       <div className="mx-auto flex min-h-dvh max-w-[1280px] flex-col px-3 pb-4 max-sm:pb-20 sm:px-7 print:m-0 print:block print:min-h-0 print:max-w-none print:p-0">
@@ -136,11 +154,13 @@ export function App() {
           <Route path="/start">{view(copy.app.start, <Start />)}</Route>
           <Route>{view(copy.app.noSuchPage, <NoSuchPage />)}</Route>
         </Switch>
-        <UndoToast />
+        <Suspense>{hasOffered && <UndoToast />}</Suspense>
         <KeysDialog open={keysShown} onClose={() => showKeys(false)} />
         {isLocked && (
           <Dialog title={copy.app.youHaveBeenSignedOut} intro={copy.app.whatYouWereWorkingOn} onClose={() => undefined}>
-            <SignInForm />
+            <Suspense>
+              <SignInForm />
+            </Suspense>
           </Dialog>
         )}
       </div>

@@ -6,6 +6,7 @@ const fetched = {
   Start: () => import('../views/start/Start').then((m) => ({ default: m.Start })),
   Pantry: () => import('../views/pantry/Pantry').then((m) => ({ default: m.Pantry })),
   PlanView: () => import('../views/plan/Plan').then((m) => ({ default: m.PlanView })),
+  Shelf: () => import('../views/shelf/Shelf').then((m) => ({ default: m.Shelf })),
   Cook: () => import('../views/cook/Cook').then((m) => ({ default: m.Cook })),
   SettingsView: () => import('../views/settings/Settings').then((m) => ({ default: m.SettingsView })),
   Notes: () => import('../views/notes/Notes').then((m) => ({ default: m.Notes })),
@@ -22,6 +23,7 @@ export const ShoppingList = lazy(fetched.ShoppingList)
 export const Start = lazy(fetched.Start)
 export const Pantry = lazy(fetched.Pantry)
 export const PlanView = lazy(fetched.PlanView)
+export const Shelf = lazy(fetched.Shelf)
 export const Cook = lazy(fetched.Cook)
 export const SettingsView = lazy(fetched.SettingsView)
 export const Notes = lazy(fetched.Notes)

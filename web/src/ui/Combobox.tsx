@@ -1,9 +1,6 @@
-import { useCombobox } from 'downshift'
-import type { KeyboardEvent, ReactNode, Ref } from 'react'
-import { copy } from '../copy'
-import { classes } from './classes'
+import { lazy, type ReactNode, type Ref, Suspense, useLayoutEffect, useRef } from 'react'
 
-type Props<Item> = {
+export type ComboboxProps<Item> = {
   label: string
   value: string
   onType: (typed: string) => void
@@ -19,64 +16,50 @@ type Props<Item> = {
   inputRef?: Ref<HTMLInputElement>
 }
 
+type Taking<Item> = ComboboxProps<Item> & { takesOver: () => boolean }
+
+/** The suggestions are fetched when the first figures are on the page: until then the field is a plain one. */
+const Suggesting = lazy(() => import('./Suggesting').then((m) => ({ default: m.Suggesting }))) as unknown as <Item>(
+  p: Taking<Item>,
+) => ReactNode
+
 /** Combobox is a text input that suggests while one types. What is typed stays unless a suggestion is picked. */
-export function Combobox<Item>(p: Props<Item>) {
-  const box = useCombobox<Item>({
-    items: p.items,
-    inputValue: p.value,
-    selectedItem: null,
-    itemToString: (item) => (item ? p.textOf(item) : ''),
-    onSelectedItemChange: ({ selectedItem }) => selectedItem && p.onPick(selectedItem),
-    stateReducer: (_, { type, changes }) =>
-      type === useCombobox.stateChangeTypes.InputBlur ? { ...changes, selectedItem: null } : changes,
-  })
-  const said =
-    p.items.length === 1 && p.items[0] !== undefined && p.textOf(p.items[0]).toLowerCase() === p.value.toLowerCase()
-  const open = box.isOpen && p.items.length > 0 && !said
-  const onKeyDown = (e: KeyboardEvent) => {
-    if (e.key !== 'Enter' || (open && box.highlightedIndex >= 0)) return
-    if (p.onEnter) e.preventDefault() // it is no submit of the form around it
-    p.onEnter?.()
-  }
+export function Combobox<Item>(p: ComboboxProps<Item>) {
+  const hadFocus = useRef(false)
   return (
-    <div className="relative min-w-0 grow">
+    <Suspense fallback={<Plain {...p} onGone={(focused) => (hadFocus.current = focused)} />}>
+      <Suggesting {...p} takesOver={() => hadFocus.current} />
+    </Suspense>
+  )
+}
+
+/** Plain is the field alone; as it goes it tells whether it had the keyboard. */
+function Plain<Item>({ onGone, ...p }: ComboboxProps<Item> & { onGone: (focused: boolean) => void }) {
+  const around = useRef<HTMLDivElement>(null)
+  const gone = useRef(onGone)
+  useLayoutEffect(() => {
+    const box = around.current
+    return () => gone.current(box?.contains(document.activeElement) ?? false)
+  }, [])
+  return (
+    <div ref={around} className="relative min-w-0 grow">
       <input
-        {...box.getInputProps({
-          ref: p.inputRef,
-          'aria-label': p.label,
-          'aria-labelledby': undefined,
-          'aria-invalid': p.invalid || undefined,
-          'aria-describedby': p.describedBy,
-          placeholder: p.placeholder,
-          spellCheck: false,
-          autoComplete: 'off',
-          onKeyDown,
-          // Written here and not through downshift, whose change comes too late to keep the caret in place.
-          onChange: (e) => p.onType(e.currentTarget.value),
-        })}
+        ref={p.inputRef}
+        aria-label={p.label}
+        aria-invalid={p.invalid || undefined}
+        aria-describedby={p.describedBy}
+        placeholder={p.placeholder}
+        spellCheck={false}
+        autoComplete="off"
+        value={p.value}
+        onChange={(e) => p.onType(e.currentTarget.value)}
+        onKeyDown={(e) => {
+          if (e.key !== 'Enter' || !p.onEnter) return
+          e.preventDefault()
+          p.onEnter()
+        }}
         className={p.inputClass}
       />
-      <ul
-        {...box.getMenuProps({ 'aria-label': copy.ui.suggestions(p.label), 'aria-labelledby': undefined })}
-        className={classes(
-          'absolute top-full left-0 z-30 mt-1 min-w-64 overflow-hidden rounded-2xl border-2 border-rim bg-enamel p-1 shadow-lg',
-          !open && 'hidden',
-        )}
-      >
-        {open &&
-          p.items.map((item, index) => (
-            <li
-              key={p.textOf(item)}
-              {...box.getItemProps({ item, index })}
-              className={classes(
-                'flex min-h-10 items-center rounded-xl px-3',
-                box.highlightedIndex === index && 'bg-linen',
-              )}
-            >
-              {p.show(item)}
-            </li>
-          ))}
-      </ul>
     </div>
   )
 }

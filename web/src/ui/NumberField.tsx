@@ -1,6 +1,6 @@
 import { useEffect, useId, useRef } from 'react'
 import { Field } from './Field'
-import { type Limit, wrongWith } from './form'
+import { type Limit, wrongWith } from './limit'
 import { accepts, asMeasure, asNumber } from './number'
 import { useKept, useTellWrong } from './Typing'
 import { toShown } from './units'

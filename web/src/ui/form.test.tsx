@@ -4,7 +4,8 @@ import { expect, test } from 'vitest'
 import { Refused } from '../api/client'
 import { shown } from '../testing'
 import { ErrorText, Field } from './Field'
-import { numberOf, useFields, wrongWith } from './form'
+import { useFields } from './form'
+import { numberOf, wrongWith } from './limit'
 
 test.each([
   ['a number in its unit', '1.5 L', { type: 'number', minimum: 100, maximum: 50_000 }, { unit: 'mL' }, undefined],

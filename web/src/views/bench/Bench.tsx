@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { lazy, memo, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { Redirect, useLocation, useSearchParams } from 'wouter'
 import { answer, api, Refused } from '../../api/client'
 import { useDrinks, useKitchen, useReckoning } from '../../api/hooks'
@@ -11,13 +11,11 @@ import { Confirm } from '../../ui/Confirm'
 import { Notice } from '../../ui/Notice'
 import { Select } from '../../ui/Select'
 import { BenchPaper } from './BenchPaper'
-import { DetailsDialog } from './DetailsDialog'
 import { Dials } from './Dials'
 import { DrinksMenu, DrinkTitle } from './DrinkTitle'
 import { JugDrawing } from './JugDrawing'
 import { Lacking } from './Lacking'
 import { Lines } from './Lines'
-import { MadeDialog } from './MadeDialog'
 import { PhoneBar } from './PhoneBar'
 import { ProcessStrip } from './ProcessStrip'
 import { SizeBar } from './SizeBar'
@@ -27,10 +25,14 @@ import { dropBackup, settled } from './saving'
 import { useBenchKeys } from './useBenchKeys'
 import { type BenchDraft, type Edits, useDraft } from './useDraft'
 import type { Turnable } from './useTurn'
-import { VersionDialog } from './VersionDialog'
 import { WayForward } from './WayForward'
-import { type Figure, WorkingDialog } from './WorkingDialog'
+import type { Figure } from './WorkingDialog'
 import { sheetOf, WorkMenu, type WorkSheet, WorkSheets } from './WorkMenu'
+
+const DetailsDialog = lazy(() => import('./DetailsDialog').then((m) => ({ default: m.DetailsDialog })))
+const MadeDialog = lazy(() => import('./MadeDialog').then((m) => ({ default: m.MadeDialog })))
+const VersionDialog = lazy(() => import('./VersionDialog').then((m) => ({ default: m.VersionDialog })))
+const WorkingDialog = lazy(() => import('./WorkingDialog').then((m) => ({ default: m.WorkingDialog })))
 
 /** LastDrink opens the drink worked on last, or says how to begin. */
 export function LastDrink() {
@@ -197,9 +199,6 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
       </Strip>
       <PhoneBar r={canAct ? r : undefined} onMade={() => ask.first(() => setSheet('made'))} />
       {ask.question}
-      {figure && <WorkingDialog bench={bench} figure={figure} onClose={() => setFigure(undefined)} />}
-      {sheet === 'made' && r && <MadeDialog bench={bench} expected={r} onClose={() => setSheet(undefined)} />}
-      {sheet === 'version' && <VersionDialog bench={bench} onClose={() => setSheet(undefined)} />}
       <WorkSheets
         bench={bench}
         r={r}
@@ -211,17 +210,22 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
           setSwap(undefined)
         }}
       />
-      {sheet === 'details' && r && (
-        <DetailsDialog
-          r={r}
-          currency={currency}
-          onClose={() => setSheet(undefined)}
-          onWorking={(of) => {
-            setSheet(undefined)
-            setFigure(of)
-          }}
-        />
-      )}
+      <Suspense>
+        {figure && <WorkingDialog bench={bench} figure={figure} onClose={() => setFigure(undefined)} />}
+        {sheet === 'made' && r && <MadeDialog bench={bench} expected={r} onClose={() => setSheet(undefined)} />}
+        {sheet === 'version' && <VersionDialog bench={bench} onClose={() => setSheet(undefined)} />}
+        {sheet === 'details' && r && (
+          <DetailsDialog
+            r={r}
+            currency={currency}
+            onClose={() => setSheet(undefined)}
+            onWorking={(of) => {
+              setSheet(undefined)
+              setFigure(of)
+            }}
+          />
+        )}
+      </Suspense>
     </main>
   )
 }

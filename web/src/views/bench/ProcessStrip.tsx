@@ -1,12 +1,13 @@
 import { ChevronRight } from 'lucide-react'
-import { memo, useState } from 'react'
+import { lazy, memo, Suspense, useState } from 'react'
 import type { ProcessStep, Recipe } from '../../api/schema'
 import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { toWhole } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
-import { StepEditor } from './StepEditor'
 import type { Edits } from './useDraft'
+
+const StepEditor = lazy(() => import('./StepEditor').then((m) => ({ default: m.StepEditor })))
 
 type Props = {
   steps: ProcessStep[]
@@ -65,7 +66,9 @@ export const ProcessStrip = memo(function ProcessStrip({ steps, unapplied, chang
           <p role="status" className="text-note">
             {shown.text}
           </p>
-          <StepEditor key={nameOf(shown)} steps={steps} step={shown} changes={changes ?? []} edits={edits} />
+          <Suspense>
+            <StepEditor key={nameOf(shown)} steps={steps} step={shown} changes={changes ?? []} edits={edits} />
+          </Suspense>
         </div>
       )}
     </section>

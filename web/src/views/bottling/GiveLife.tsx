@@ -5,7 +5,8 @@ import type { PantryRow } from '../../api/schema'
 import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { ErrorText, Field } from '../../ui/Field'
-import { numberOf, useFields } from '../../ui/form'
+import { useFields } from '../../ui/form'
+import { numberOf } from '../../ui/limit'
 
 /** What a drink's life goes by. */
 const lasting: string[] = ['base', 'liquid', 'dairy']

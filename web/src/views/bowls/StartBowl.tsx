@@ -7,7 +7,8 @@ import { Button } from '../../ui/Button'
 import { Check } from '../../ui/Check'
 import { Dialog } from '../../ui/Dialog'
 import { ErrorText, Field } from '../../ui/Field'
-import { numberOf, useFields } from '../../ui/form'
+import { useFields } from '../../ui/form'
+import { numberOf } from '../../ui/limit'
 import { Select } from '../../ui/Select'
 
 /** StartBowl puts a lot in to soak, to be drawn from. */

@@ -5,8 +5,9 @@ import { NewTimer as limits } from '../../api/limits'
 import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { ErrorText, Field } from '../../ui/Field'
-import { numberOf, useFields } from '../../ui/form'
+import { useFields } from '../../ui/form'
 import { toCountdown } from '../../ui/format'
+import { numberOf } from '../../ui/limit'
 
 type Props = { name: string; seconds: number }
 

@@ -5,8 +5,9 @@ import type { ItemAmount, PlanItem, WeighedNow } from '../../api/schema'
 import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { ErrorText, Field } from '../../ui/Field'
-import { numberOf, useFields } from '../../ui/form'
+import { useFields } from '../../ui/form'
 import { toGrams } from '../../ui/format'
+import { numberOf } from '../../ui/limit'
 
 type Props = { item: PlanItem; amount: ItemAmount; onDone: () => void }
 

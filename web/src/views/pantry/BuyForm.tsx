@@ -3,7 +3,8 @@ import { Purchase as limits } from '../../api/limits'
 import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { ErrorText, Field } from '../../ui/Field'
-import { numberOf, useFields } from '../../ui/form'
+import { useFields } from '../../ui/form'
+import { numberOf } from '../../ui/limit'
 import { useStockChanged } from './StockSections'
 
 /** BuyForm writes down what was bought: how much, for how much, and until when it is good. */

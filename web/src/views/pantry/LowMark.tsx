@@ -4,7 +4,8 @@ import type { StockPage } from '../../api/schema'
 import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { ErrorText, Field } from '../../ui/Field'
-import { numberOf, useFields } from '../../ui/form'
+import { useFields } from '../../ui/form'
+import { numberOf } from '../../ui/limit'
 import { useStockChanged } from './StockSections'
 
 /** LowMark is from how much down an ingredient goes onto the shopping list by itself. */

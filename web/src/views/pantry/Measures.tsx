@@ -8,8 +8,9 @@ import { copy } from '../../copy'
 import { Button, IconButton } from '../../ui/Button'
 import { Confirm } from '../../ui/Confirm'
 import { ErrorText, Field } from '../../ui/Field'
-import { numberOf, useFields } from '../../ui/form'
+import { useFields } from '../../ui/form'
 import { toGrams } from '../../ui/format'
+import { numberOf } from '../../ui/limit'
 import { Tray } from '../../ui/Tray'
 
 /** Measures are the cook's own, calibrated once by the water they hold. */

@@ -5,8 +5,9 @@ import type { StockPage } from '../../api/schema'
 import { copy } from '../../copy'
 import { Button, IconButton } from '../../ui/Button'
 import { ErrorText, Field } from '../../ui/Field'
-import { numberOf, useFields } from '../../ui/form'
+import { useFields } from '../../ui/form'
 import { toMoney } from '../../ui/format'
+import { numberOf } from '../../ui/limit'
 import { useStockChanged } from './StockSections'
 
 /** OtherPacks are packs of other sizes, among which the shopping list chooses the cheapest. */

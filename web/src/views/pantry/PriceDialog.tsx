@@ -7,8 +7,9 @@ import { Button } from '../../ui/Button'
 import { Check } from '../../ui/Check'
 import { Dialog } from '../../ui/Dialog'
 import { ErrorText, Field } from '../../ui/Field'
-import { numberOf, useFields } from '../../ui/form'
+import { useFields } from '../../ui/form'
 import { toWhole } from '../../ui/format'
+import { numberOf } from '../../ui/limit'
 import { StockSections } from './StockSections'
 
 type Props = { row: PantryRow; currency: string; onClose: () => void }

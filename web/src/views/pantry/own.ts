@@ -1,6 +1,6 @@
 import type { Label, OwnRow, PantryRow } from '../../api/schema'
 import { copy } from '../../copy'
-import { numberOf } from '../../ui/form'
+import { numberOf } from '../../ui/limit'
 
 export const labelFields: { field: keyof Label; name: string; unit: string }[] = [
   { field: 'proteinG', name: copy.pantry.protein, unit: 'g' },

@@ -8,7 +8,8 @@ import { Button } from '../../ui/Button'
 import { Confirm } from '../../ui/Confirm'
 import { Dialog } from '../../ui/Dialog'
 import { ErrorText, Field } from '../../ui/Field'
-import { numberOf, useFields } from '../../ui/form'
+import { useFields } from '../../ui/form'
+import { numberOf } from '../../ui/limit'
 import { Select } from '../../ui/Select'
 
 /** tomorrowAfternoon is a time to begin with, as a field of day and time holds it. */

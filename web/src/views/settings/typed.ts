@@ -1,5 +1,5 @@
 import type { Settings } from '../../api/schema'
-import { numberOf } from '../../ui/form'
+import { numberOf } from '../../ui/limit'
 import { toShown } from '../../ui/units'
 
 const shown = (v: number | undefined, unit: string) => (v ? String(toShown(v, unit)) : '')

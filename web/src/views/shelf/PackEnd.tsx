@@ -5,7 +5,8 @@ import type { PackEnd as End, PackFigure } from '../../api/schema'
 import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { ErrorText, Field } from '../../ui/Field'
-import { numberOf, useFields } from '../../ui/form'
+import { useFields } from '../../ui/form'
+import { numberOf } from '../../ui/limit'
 
 /** PackEnd takes some of an open pack, or says what became of the rest. */
 export function PackEnd({ p }: { p: PackFigure }) {
