@@ -14,7 +14,7 @@ SAMPLE ?= 20
 # of ours runs inside it or inside the hashes: they are built as usual.
 RACE := -race '-gcflags=modernc.org/...=-race=false' '-gcflags=github.com/glebarez/go-sqlite/...=-race=false' '-gcflags=golang.org/x/crypto/...=-race=false'
 
-.PHONY: demo test bench dev lint shots e2e axe build unit spec check rooms notices chromium mutate soak
+.PHONY: demo test bench dev lint shots e2e axe build unit spec check rooms notices chromium mutate soak fuzz
 
 demo: build
 	bin/plushladle demo --listen $(LISTEN)
@@ -46,7 +46,7 @@ spec: $(TOOLS)
 
 lint: $(WEB)
 	test -z "$$(gofmt -l cmd core internal web e2e)" || { gofmt -l cmd core internal web e2e; exit 1; }
-	go vet ./... && go vet -tags e2e ./e2e
+	go vet ./... && go vet -tags e2e ./e2e && go vet -tags soak ./cmd/...
 	go tool staticcheck -tags e2e ./...
 	cd web && npm run --silent check && npm run --silent lint
 
@@ -67,6 +67,18 @@ bench: build chromium
 # Changes the core in one place at a time and runs the tests, to see what they notice.
 mutate:
 	go run ./internal/tools/mutate -sample $(SAMPLE)
+
+# Hundreds of kills under ten kinds of writers, hundreds of thousands of requests, and every
+# operation of the OpenAPI document; bounded, and on this machine only. SOAK=0.02 for a try.
+soak: build
+	go test -tags soak -count=1 -v -timeout 60m -run Soak ./cmd/plushladle
+
+# Each target that reads what comes from outside, for FUZZTIME.
+FUZZTIME ?= 10m
+fuzz:
+	for target in core/reading:FuzzReadLine core/reading:FuzzReadPage core/quantity:FuzzParseAmount internal/exchange:FuzzReadTemperatures \
+	    internal/exchange:FuzzReadTable internal/store:FuzzRestore internal/picture:FuzzTakeIn cmd/plushladle:FuzzReckon; do \
+	  go test -run '^$$' -fuzz "^$${target#*:}$$" -fuzztime $(FUZZTIME) "./$${target%:*}" || exit 1; done
 
 # Pictures of the main views, from the demo kitchen, for the README.
 shots: build chromium
