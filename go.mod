@@ -18,6 +18,7 @@ require (
 	github.com/gofrs/flock v0.13.2
 	github.com/stretchr/testify v1.12.1
 	github.com/valyala/fasthttp v1.78.0
+	github.com/xuri/excelize/v2 v2.11.1
 	golang.org/x/net v0.62.0
 	golang.org/x/term v0.48.0
 	golang.org/x/text v0.43.0
@@ -48,7 +49,6 @@ require (
 	github.com/tinylib/msgp v1.6.3 // indirect
 	github.com/valyala/bytebufferpool v1.0.0 // indirect
 	github.com/xuri/efp v0.0.3-0.20260924042702-217b81952dec // indirect
-	github.com/xuri/excelize/v2 v2.11.1 // indirect
 	github.com/xuri/nfp v0.0.2-0.20250530014748-2ddeb826f9a9 // indirect
 	go.yaml.in/yaml/v3 v3.0.5 // indirect
 	golang.org/x/crypto v0.58.0 // indirect

@@ -9,9 +9,10 @@ import (
 
 // The picture's measures, px.
 const (
-	wide, margin, floorHigh = 1180, 20, 132
-	roomHigh, roomGap       = 44, 14
-	perLetter               = 7.4
+	wide, margin      = 1180, 20
+	floorHead         = 44 // above the first row of rooms
+	roomHigh, roomGap = 44, 14
+	perLetter         = 7.4
 )
 
 type box struct{ x, y, w float64 }
@@ -21,20 +22,13 @@ type box struct{ x, y, w float64 }
 // another is not drawn twice.
 func Picture(all []Package) string {
 	var b strings.Builder
-	high := margin*2 + floorHigh*len(Floors)
-	fmt.Fprintf(&b, `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 %d %d" font-family="sans-serif" font-size="13">`+"\n", wide, high)
-	fmt.Fprintf(&b, `<title>The rooms of the house, and which leans on which</title><rect width="%d" height="%d" fill="#fdfdf8"/>`+"\n", wide, high)
 	boxes := map[string]box{}
-	for n, floor := range Floors {
-		y := float64(high - margin - floorHigh*(n+1))
-		fmt.Fprintf(&b, `<rect x="%d" y="%.0f" width="%d" height="%d" rx="10" fill="#eef1ec"/><text x="%d" y="%.0f" fill="#5b6472">%s</text>`+"\n",
-			margin, y, wide-2*margin, floorHigh-16, margin+12, y+20, html.EscapeString(floor.Name))
-		x := float64(margin + 12)
-		for _, path := range onFloor(floor, all) {
-			w := perLetter*float64(len(path)) + 18
-			boxes[path] = box{x, y + 44, w}
-			x += w + roomGap
-		}
+	y := float64(margin)
+	for n := len(Floors) - 1; n >= 0; n-- { // the uppermost first
+		high := furnish(boxes, onFloor(Floors[n], all), y)
+		fmt.Fprintf(&b, `<rect x="%d" y="%.0f" width="%d" height="%.0f" rx="10" fill="#eef1ec"/><text x="%d" y="%.0f" fill="#5b6472">%s</text>`+"\n",
+			margin, y, wide-2*margin, high-16, margin+12, y+20, html.EscapeString(Floors[n].Name))
+		y += high
 	}
 	for _, p := range all {
 		for _, i := range nearest(p, all) {
@@ -47,13 +41,31 @@ func Picture(all []Package) string {
 		fmt.Fprintf(&b, `<rect x="%.0f" y="%.0f" width="%.0f" height="%d" rx="8" fill="#fff" stroke="#24408e" stroke-width="1.5"/><text x="%.0f" y="%.0f" fill="#18213d">%s</text>`+"\n",
 			at.x, at.y, at.w, roomHigh, at.x+9, at.y+27, html.EscapeString(p.Path))
 	}
-	return b.String() + "</svg>\n"
+	head := fmt.Sprintf(`<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 %d %.0f" font-family="sans-serif" font-size="13">`+"\n"+
+		`<title>The rooms of the house, and which leans on which</title><rect width="%d" height="%.0f" fill="#fdfdf8"/>`+"\n", wide, y+margin, wide, y+margin)
+	return head + b.String() + "</svg>\n"
+}
+
+// furnish gives each room of a floor that begins at y its box, in rows as wide as the picture,
+// and answers how high the floor is.
+func furnish(boxes map[string]box, rooms []string, y float64) float64 {
+	const left = margin + 12
+	x, row := float64(left), y+floorHead
+	for _, path := range rooms {
+		w := perLetter*float64(len(path)) + 18
+		if x+w > wide-left {
+			x, row = left, row+roomHigh+roomGap
+		}
+		boxes[path] = box{x, row, w}
+		x += w + roomGap
+	}
+	return row - y + roomHigh + 2*roomGap + 4
 }
 
 func onFloor(f Floor, all []Package) (paths []string) {
 	for _, room := range f.Rooms {
 		for _, p := range all {
-			if RoomOf(p.Path) == room && !slices.Contains(paths, p.Path) {
+			if (RoomOf(p.Path) == room || room.holds(p.Path)) && !slices.Contains(paths, p.Path) {
 				paths = append(paths, p.Path)
 			}
 		}
