@@ -215,6 +215,9 @@ func names(i *ingredient.Ingredient, word string) bool {
 // mustAvoid is why someone must not have what holds an allergen; zero where
 // they may.
 func (p Drinker) mustAvoid(allergen string) say.Text {
+	if len(p.Allergens) == 0 {
+		return say.Text{}
+	}
 	of, known := AllergenOf(allergen)
 	if !known { // of a row of the cook's own, kept before there was a list
 		of = Allergen{Code: strings.ToLower(allergen), Name: allergen}

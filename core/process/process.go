@@ -171,6 +171,7 @@ func Lay(lines []Line, m Method) Layout {
 	var l Layout
 	l.Heat, l.Minutes = m.heatFor(lines)
 	l.coarse = m.Coarse
+	l.Ground = make([]int, 0, len(lines)) // where most of them go
 	keeps := false
 	for _, line := range lines {
 		keeps = keeps || !m.Coarse && !line.Thrown && line.Stage == ingredient.Soak && line.Ingredient.Role == ingredient.Liquid

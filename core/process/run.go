@@ -204,6 +204,7 @@ func (r *run) grind() {
 	}
 	r.warm()
 	r.g = grinding{seconds: r.made.Seconds, lateS: r.made.LateS, highSpeed: r.m.HighSpeed, juicer: r.m.Strainer == Juicer, coarse: r.m.Coarse, tempC: r.made.GroundC, frees: r.m.FreesShare}
+	r.of, r.solid = make([]Line, 0, len(r.l.Ground)), make([]ingredient.Content, 0, len(r.l.Ground))
 	for _, n := range r.l.Ground {
 		line := &r.lines[n]
 		r.made.Ground.Add(line.G, line.Per)
