@@ -32,7 +32,7 @@ var isForProgrammers = regexp.MustCompile(`json:"|operation\(|act\(|told\(`)
 // spoken are the files whose quoted words a user sees.
 func spoken(t *testing.T) []string {
 	t.Helper()
-	files := []string{"../../web/src/copy/en.ts"}
+	files := []string{"../../web/src/copy/en.ts", "../../web/src/copy/enMore.ts"}
 	for _, dir := range []string{"../wording", "../exchange", "../http", "../app", "../../cmd"} {
 		require.NoError(t, filepath.WalkDir(dir, func(path string, d os.DirEntry, err error) error {
 			if err == nil && strings.HasSuffix(path, ".go") && !strings.HasSuffix(path, "_test.go") {

@@ -132,14 +132,14 @@ export function App() {
           <Route path="/">{view(copy.app.bench, <LastDrink />)}</Route>
           <Route path="/bench/:id">{({ id }) => view(copy.app.bench, <Bench key={id} id={Number(id)} />)}</Route>
           <Route path="/bench/:id/card">{({ id }) => view(copy.app.recipeCard, <Card id={Number(id)} />)}</Route>
-          <Route path="/plan/shopping">{view(copy.plan.shoppingList, <ShoppingList />)}</Route>
+          <Route path="/plan/shopping">{view(copy.app.shoppingList, <ShoppingList />)}</Route>
           <Route path="/plan">{view(copy.app.plan, <PlanView />)}</Route>
           <Route path="/cook/:id?">{({ id }) => view(copy.app.cook, <Cook id={id ? Number(id) : undefined} />)}</Route>
           <Route path="/shelf/:id?">
             {({ id }) => view(copy.app.shelf, <Shelf id={id ? Number(id) : undefined} />)}
           </Route>
           <Route path="/notes">{view(copy.app.notes, <Notes />)}</Route>
-          <Route path="/notes/week">{view(copy.notes.whatTheWeekWasWorth, <Week />)}</Route>
+          <Route path="/notes/week">{view(copy.app.week, <Week />)}</Route>
           <Route path="/notes/batch/:id">
             {({ id }) => view(copy.app.notes, <BatchView key={id} id={Number(id)} />)}
           </Route>
@@ -149,8 +149,8 @@ export function App() {
           <Route path="/labels">{view(copy.app.labels, <Labels />)}</Route>
           <Route path="/pantry">{view(copy.app.pantry, <Pantry />)}</Route>
           <Route path="/settings">{view(copy.app.settings, <SettingsView />)}</Route>
-          <Route path="/drinks">{view(copy.drinks.drinks, <Drinks />)}</Route>
-          <Route path="/welcome">{view(copy.welcome.welcome, <Welcome />)}</Route>
+          <Route path="/drinks">{view(copy.app.drinks, <Drinks />)}</Route>
+          <Route path="/welcome">{view(copy.app.welcome, <Welcome />)}</Route>
           <Route path="/start">{view(copy.app.start, <Start />)}</Route>
           <Route>{view(copy.app.noSuchPage, <NoSuchPage />)}</Route>
         </Switch>

@@ -14,7 +14,7 @@ export function BenchPaper({ bench, r, currency }: { bench: BenchDraft; r?: Reck
       {() => (
         <>
           <PaperTable
-            heads={[copy.plan.amountHead, copy.bench.ingredient, copy.bench.massHead]}
+            heads={[copy.bench.amountHead, copy.bench.ingredient, copy.bench.massHead]}
             rows={r.lines.filter((l) => l.name || l.error).map(lineCells)}
           />
           <PaperList head={copy.bench.atAGlance} items={glance(r, currency)} />
@@ -41,7 +41,7 @@ function glance(r: Reckoning, currency: string): string[] {
     `${toTenth(r.perServing.freeSugarsG)} g ${copy.bench.freeSugarsEach}`,
     cost.known && copy.bench.paperCost(toMoney(cost.perServing, currency), toMoney(cost.perLitre, currency)),
     keeps.known && `${copy.bench.daysMany(keeps.wholeDays)} ${copy.bench.inTheFridgeFrozen(keeps.freezerDays)}`,
-    r.allergens.length > 0 && copy.shelf.contains(r.allergens.join(', ')),
+    r.allergens.length > 0 && copy.bench.containsHead(r.allergens.join(', ')),
   ].filter((w): w is string => !!w)
 }
 

@@ -108,7 +108,7 @@ export const DrinksMenu = memo(function DrinksMenu({ id }: { id?: number }) {
     <>
       <Menu trigger={trigger} align="start">
         <MenuItem onSelect={() => go('/start')}>{copy.bench.newDrink}</MenuItem>
-        <MenuItem onSelect={() => go('/drinks')}>{copy.drinks.seeAll}</MenuItem>
+        <MenuItem onSelect={() => go('/drinks')}>{copy.bench.seeAllDrinks}</MenuItem>
         <MenuRule />
         {drinks.data
           ?.filter((d) => !d.archived || d.id === id)

@@ -1,7 +1,7 @@
 import { Plus, Trash2 } from 'lucide-react'
 import { Refused } from '../../api/client'
 import type { Keeps, NewBottle } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Button, IconButton } from '../../ui/Button'
 import { ErrorText, Field } from '../../ui/Field'
 import { toDayAndMonth } from '../../ui/format'

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react'
 import type { History, BatchLine as Line } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { toDayAndMonth, toMillilitres, toMoney, toTenth } from '../../ui/format'
 
 /** Side is what is put beside another: a drink as it is now, one of its versions, or a batch of one. */

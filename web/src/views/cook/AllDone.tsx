@@ -2,7 +2,7 @@ import { Link, useLocation } from 'wouter'
 import { answer, api } from '../../api/client'
 import { usePlanChange } from '../../api/hooks'
 import type { PlanItem } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Button } from '../../ui/Button'
 
 /** AllDone leads from the last step to the bottles, and on. */

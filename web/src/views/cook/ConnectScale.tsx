@@ -1,6 +1,6 @@
 import { Scale as ScaleIcon, Usb } from 'lucide-react'
 import type { ScaleNow } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Button } from '../../ui/Button'
 import { canReadSerial, readSerial, useSerial } from './serialScale'
 

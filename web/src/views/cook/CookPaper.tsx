@@ -1,5 +1,5 @@
 import type { ItemStep, PlanItem } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { toDayAndClock, toGrams, toMillilitres } from '../../ui/format'
 import { Paper, PaperTable } from '../../ui/Paper'
 

@@ -1,5 +1,5 @@
 import type { ReadyList } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { classes } from '../../ui/classes'
 import { toGrams } from '../../ui/format'
 

@@ -1,7 +1,7 @@
 import { answer, api } from '../../api/client'
 import { usePlanChange, useWeighing } from '../../api/hooks'
 import type { Overshoot, WeighedNow } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Button } from '../../ui/Button'
 import { ErrorText } from '../../ui/Field'
 import { toGrams } from '../../ui/format'

@@ -1,7 +1,7 @@
 import { Volume2, VolumeX } from 'lucide-react'
 import { useEffect, useState } from 'react'
 import type { ItemStep } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Button } from '../../ui/Button'
 import { toGrams } from '../../ui/format'
 import { language } from '../../ui/units'

@@ -3,7 +3,7 @@ import { Plug, Unplug } from 'lucide-react'
 import { useState } from 'react'
 import { answer, api } from '../../api/client'
 import type { Drive } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Button } from '../../ui/Button'
 import { asMeasure } from '../../ui/number'
 

@@ -1,6 +1,6 @@
 import { SkipForward, Undo2 } from 'lucide-react'
 import type { Front, ItemStep, PlanItem } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Button } from '../../ui/Button'
 import { toDayAndClock, toGrams, toMinutes } from '../../ui/format'
 import { Notice } from '../../ui/Notice'

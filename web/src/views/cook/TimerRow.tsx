@@ -5,7 +5,7 @@ import { useTimerChange, useTimers } from '../../api/hooks'
 import type { Timer } from '../../api/schema'
 import { unlessTyping, useKeys } from '../../app/keys'
 import { useAsking } from '../../app/notify'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Button, IconButton } from '../../ui/Button'
 import { toCountdown } from '../../ui/format'
 

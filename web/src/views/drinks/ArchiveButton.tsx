@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { answer, api } from '../../api/client'
 import { refresh } from '../../api/keys'
 import type { LibraryDrink } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Button } from '../../ui/Button'
 
 /** useArchive puts a drink away, or brings it back. */

@@ -1,7 +1,7 @@
 import { Link } from 'wouter'
 import { useKitchen } from '../../api/hooks'
 import type { LibraryDrink } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Button } from '../../ui/Button'
 import { inWords, toDayAndMonth, toMoney } from '../../ui/format'
 import { useDuplicate } from '../start/useWish'

@@ -1,6 +1,6 @@
 import { Link } from 'wouter'
 import type { BatchPage } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { toDayAndClock, toGrams, toMillilitres, toMoney, toTenth } from '../../ui/format'
 import { Tray } from '../../ui/Tray'
 

@@ -1,6 +1,6 @@
 import { Link } from 'wouter'
 import type { BatchLine as Line, Notes } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Field } from '../../ui/Field'
 import { toDayAndMonth, toTenth } from '../../ui/format'
 import { Tray } from '../../ui/Tray'

@@ -1,5 +1,5 @@
 import type { Chart as Drawn, History } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Chart } from '../../ui/Chart'
 import { toDayAndMonth } from '../../ui/format'
 import { toFigure } from './figures'

@@ -1,7 +1,7 @@
 import { Link } from 'wouter'
 import { query } from '../../api/client'
 import type { History } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { inWords, toMillilitres } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
 import { Tray } from '../../ui/Tray'

@@ -1,5 +1,5 @@
 import type { GapLine } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { toMillilitres, toTwoFigures } from '../../ui/format'
 import { Table } from '../../ui/Table'
 import { Tray } from '../../ui/Tray'

@@ -1,7 +1,7 @@
 import { Link } from 'wouter'
 import { query } from '../../api/client'
 import type { DrinkMade } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Select } from '../../ui/Select'
 import { Tray } from '../../ui/Tray'
 import { Charts } from './Charts'

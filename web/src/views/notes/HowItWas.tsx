@@ -1,5 +1,5 @@
 import type { BatchPage, UsedLine } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { toDayAndClock, toGrams } from '../../ui/format'
 import { Tray } from '../../ui/Tray'
 

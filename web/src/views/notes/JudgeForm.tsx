@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { query } from '../../api/client'
 import type { BlindTrial as Trial, TrialVerdict } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Button } from '../../ui/Button'
 import { ErrorText, Field } from '../../ui/Field'
 import { toTenth } from '../../ui/format'

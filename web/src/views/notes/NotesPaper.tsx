@@ -1,5 +1,5 @@
 import type { BatchLine, Notes } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { toDayAndMonth, toMoney } from '../../ui/format'
 import { Paper, PaperList, PaperTable } from '../../ui/Paper'
 import { tasteWords, toStars, yieldWords } from './figures'

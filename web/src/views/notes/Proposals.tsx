@@ -1,5 +1,5 @@
 import type { Finding, Next } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Check } from '../../ui/Check'
 import { inWords } from '../../ui/format'
 

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { BatchPage, Taste } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Button } from '../../ui/Button'
 import { ErrorText, Field } from '../../ui/Field'
 import { toTenth } from '../../ui/format'

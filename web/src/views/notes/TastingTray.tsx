@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { Link } from 'wouter'
 import type { BatchPage } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Button } from '../../ui/Button'
 import { toDayAndMonth } from '../../ui/format'
 import { Tray } from '../../ui/Tray'

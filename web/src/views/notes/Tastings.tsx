@@ -1,7 +1,7 @@
 import { X } from 'lucide-react'
 import { query } from '../../api/client'
 import type { BatchPage, Tasted } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { IconButton } from '../../ui/Button'
 import { toDayAndClock } from '../../ui/format'
 import { Tray } from '../../ui/Tray'

@@ -1,7 +1,7 @@
 import { Link, useSearchParams } from 'wouter'
 import { query } from '../../api/client'
 import type { Week as Worth } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Button } from '../../ui/Button'
 import { toDayAndMonth, toMillilitres, toMoney, toTenth } from '../../ui/format'
 import { LinkButton } from '../../ui/LinkButton'

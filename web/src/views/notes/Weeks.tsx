@@ -1,6 +1,6 @@
 import { Link } from 'wouter'
 import { query } from '../../api/client'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { toDayAndMonth, toMillilitres, toMoney, toTenth } from '../../ui/format'
 import { Table } from '../../ui/Table'
 import { Tray } from '../../ui/Tray'

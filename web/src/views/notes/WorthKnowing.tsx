@@ -1,7 +1,7 @@
 import { lazy, Suspense, useState } from 'react'
 import { Link, useLocation } from 'wouter'
 import type { Insight, Notes } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Button } from '../../ui/Button'
 import { ErrorText } from '../../ui/Field'
 import { toMillilitres, toMoney } from '../../ui/format'

@@ -1,5 +1,5 @@
 import type { Chart, BatchLine as Line } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { toMillilitres, toMoney, toTenth, toWhole } from '../../ui/format'
 
 /** toFigure writes a value of a chart in its own unit. */

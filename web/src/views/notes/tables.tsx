@@ -1,6 +1,6 @@
 import { Link } from 'wouter'
 import type { History } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { toDayAndMonth, toMillilitres, toMoney, toTenth, toWhole } from '../../ui/format'
 import { Table } from '../../ui/Table'
 

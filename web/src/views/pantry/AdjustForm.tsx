@@ -1,7 +1,7 @@
 import { answer, api } from '../../api/client'
 import { Label as labelLimits, Adjustment as limits } from '../../api/limits'
 import type { Adjustment, StockPage } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Button } from '../../ui/Button'
 import { ErrorText, Field } from '../../ui/Field'
 import { useFields } from '../../ui/form'

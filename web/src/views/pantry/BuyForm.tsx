@@ -1,6 +1,6 @@
 import { answer, api } from '../../api/client'
 import { Purchase as limits } from '../../api/limits'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Button } from '../../ui/Button'
 import { ErrorText, Field } from '../../ui/Field'
 import { useFields } from '../../ui/form'

@@ -1,7 +1,7 @@
 import { Plus } from 'lucide-react'
 import { lazy, Suspense, useState } from 'react'
 import type { Drinker, PantryDrinker } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { useAllergenNames } from '../../ui/Allergens'
 import { Button } from '../../ui/Button'
 import { Tray } from '../../ui/Tray'

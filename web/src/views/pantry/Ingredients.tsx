@@ -1,7 +1,7 @@
 import { Plus } from 'lucide-react'
 import { useState } from 'react'
 import type { Pantry, PantryRow } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
 import { toGrams, toMoney } from '../../ui/format'

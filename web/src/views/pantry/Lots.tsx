@@ -1,7 +1,7 @@
 import { X } from 'lucide-react'
 import { query } from '../../api/client'
 import type { LotRow, StockPage } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { IconButton } from '../../ui/Button'
 import { toDayAndMonth, toGrams, toMoney } from '../../ui/format'
 import { useStockChanged } from './StockSections'

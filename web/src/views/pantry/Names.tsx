@@ -2,7 +2,7 @@ import { Trash2 } from 'lucide-react'
 import { answer, api } from '../../api/client'
 import { usePantryChange } from '../../api/hooks'
 import type { TaughtName } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { IconButton } from '../../ui/Button'
 import { Tray } from '../../ui/Tray'
 

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { useKitchen, usePantry } from '../../api/hooks'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Notice } from '../../ui/Notice'
 import { Drawer } from './Drawer'
 import { Drinkers } from './Drinkers'

@@ -1,5 +1,5 @@
 import type { Pantry, PantryRow } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { toGrams, toMoney } from '../../ui/format'
 import { Paper, PaperList, PaperTable } from '../../ui/Paper'
 

@@ -1,5 +1,5 @@
 import type { Label, OwnRow, PantryRow } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { numberOf } from '../../ui/limit'
 
 export const labelFields: { field: keyof Label; name: string; unit: string }[] = [

@@ -1,5 +1,5 @@
 import type { ItemStep, Plan } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { toClock, toWeekday } from '../../ui/format'
 import { Tray } from '../../ui/Tray'
 

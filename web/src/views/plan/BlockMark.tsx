@@ -1,7 +1,7 @@
 import { answer, api } from '../../api/client'
 import { usePlanChange } from '../../api/hooks'
 import type { Block } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { classes } from '../../ui/classes'
 import { toClock, toDayAndClock } from '../../ui/format'
 import type { MarkProps } from './ReadyMark'

@@ -1,7 +1,7 @@
 import { answer, api, Refused } from '../../api/client'
 import { usePlanChange } from '../../api/hooks'
 import type { Plan } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Button } from '../../ui/Button'
 import { ErrorText } from '../../ui/Field'
 import { toDayAndClock } from '../../ui/format'

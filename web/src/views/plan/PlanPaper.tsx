@@ -1,5 +1,5 @@
 import type { Plan, PlanItem } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { toClock, toDayAndClock, toGrams, toMillilitres } from '../../ui/format'
 import { Paper, PaperList, PaperTable } from '../../ui/Paper'
 import { agendaOf } from './Agenda'

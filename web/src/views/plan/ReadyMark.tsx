@@ -1,7 +1,7 @@
 import { answer, api } from '../../api/client'
 import { usePlanChange } from '../../api/hooks'
 import type { Plan, PlanItem } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { toClock, toDayAndClock } from '../../ui/format'
 import type { Scale } from './Strip'
 import { useMoved } from './useMoved'

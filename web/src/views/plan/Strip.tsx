@@ -1,6 +1,6 @@
 import { DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
 import type { ItemStep, Plan, PlanItem } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { classes } from '../../ui/classes'
 import { hoursFromMidnight, inWords, toClock, toMillilitres, toWeekday } from '../../ui/format'
 import { quietly } from '../../ui/quietly'

@@ -2,7 +2,7 @@ import { type DragMoveEvent, useDndMonitor, useDraggable } from '@dnd-kit/core'
 import { type KeyboardEvent, useCallback, useId, useRef, useState } from 'react'
 import { Refused } from '../../api/client'
 import type { Plan } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import type { Scale } from './Strip'
 
 type Way = {

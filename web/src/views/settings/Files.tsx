@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useId, useState } from 'react'
 import { query } from '../../api/client'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { ErrorText } from '../../ui/Field'
 import { Select } from '../../ui/Select'
 import { Tray } from '../../ui/Tray'

@@ -1,6 +1,6 @@
 import { query } from '../../api/client'
 import type { Secure } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Tray } from '../../ui/Tray'
 
 /** Phone says how a phone comes in by a secure connection, and what that allows. */

@@ -1,4 +1,4 @@
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { ErrorText } from '../../ui/Field'
 import type { useFields } from '../../ui/form'
 import type { Typed } from './typed'

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { Refused } from '../../api/client'
 import { useStory } from '../../api/hooks'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Button } from '../../ui/Button'
 import { toDayAndMonth } from '../../ui/format'
 import { LinkButton } from '../../ui/LinkButton'

@@ -1,5 +1,5 @@
 import type { Bottle, Moved } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Button } from '../../ui/Button'
 import { toMillilitres } from '../../ui/format'
 import { Menu, MenuItem } from '../../ui/Menu'

@@ -1,6 +1,6 @@
 import { Link } from 'wouter'
 import type { PackFigure } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { classes } from '../../ui/classes'
 import { toDayAndMonth, toGrams, toMillilitres } from '../../ui/format'
 import { Tray } from '../../ui/Tray'

@@ -1,7 +1,7 @@
 import { useDraggable, useDroppable } from '@dnd-kit/core'
 import type { KeyboardEvent } from 'react'
 import type { Bottle, Moved } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { classes } from '../../ui/classes'
 import { toMillilitres } from '../../ui/format'
 import { BottleDrawing } from './BottleDrawing'

@@ -1,6 +1,6 @@
 import { Poured as limits } from '../../api/limits'
 import type { Poured } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Button } from '../../ui/Button'
 import { Field } from '../../ui/Field'
 import { useFields } from '../../ui/form'

@@ -1,5 +1,5 @@
 import type { PouredDay } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { toDay, toMillilitres } from '../../ui/format'
 
 const height = 56

@@ -1,5 +1,5 @@
 import type { Bottle, Shelf } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { toDayAndMonth, toGrams, toMillilitres } from '../../ui/format'
 import { Paper, PaperList, PaperTable } from '../../ui/Paper'
 

@@ -1,5 +1,5 @@
 import { useStory } from '../../api/hooks'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Dialog } from '../../ui/Dialog'
 import { toDayAndClock, toDayAndMonth } from '../../ui/format'
 import { Notice } from '../../ui/Notice'

@@ -1,5 +1,5 @@
 import type { Thermo } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { hoursFromMidnight, toWeekday } from '../../ui/format'
 
 const width = 1000

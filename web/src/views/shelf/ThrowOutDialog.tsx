@@ -1,7 +1,7 @@
 import { useBottle } from '../../api/hooks'
 import { Why as limits } from '../../api/limits'
 import type { Bottle } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
 import { ErrorText, Field } from '../../ui/Field'

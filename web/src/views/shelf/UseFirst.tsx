@@ -1,5 +1,5 @@
 import type { Bottle } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { classes } from '../../ui/classes'
 import { toMillilitres } from '../../ui/format'
 import { Tray } from '../../ui/Tray'

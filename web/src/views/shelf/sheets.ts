@@ -1,4 +1,4 @@
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 
 /** Paper is a page, in mm. */
 type Paper = { wide: number; high: number; css: string }

@@ -1,6 +1,6 @@
 import { useKitchen } from '../../api/hooks'
 import type { Designed } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { toMillilitres, toMoney, toTenth, toWhole } from '../../ui/format'
 import { Notice } from '../../ui/Notice'
 import { Tray } from '../../ui/Tray'

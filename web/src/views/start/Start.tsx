@@ -1,4 +1,4 @@
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Typing } from '../../ui/Typing'
 import { Basics, OwnDrinks, Write } from './Others'
 import { Proposal } from './Proposal'

@@ -1,7 +1,7 @@
 import { type ReactNode, useState } from 'react'
 import { Wish as limits } from '../../api/limits'
 import type { Wish, WishChoice, WishChoices } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Allergens } from '../../ui/Allergens'
 import { Button } from '../../ui/Button'
 import { toGrams } from '../../ui/format'

@@ -4,7 +4,7 @@ import { useLocation } from 'wouter'
 import { answer, api, query } from '../../api/client'
 import { refresh } from '../../api/keys'
 import type { Designed, Wish } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 
 /** What is asked for where nothing is said yet. */
 const first: Wish = {

@@ -1,5 +1,5 @@
 import type { ForWhom } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Notice } from '../../ui/Notice'
 
 type Props = { whom: ForWhom[]; large?: boolean }

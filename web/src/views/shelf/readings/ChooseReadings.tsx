@@ -1,6 +1,6 @@
 import { FileUp } from 'lucide-react'
 import { type DragEvent, useId, useState } from 'react'
-import { copy } from '../../../copy'
+import { copy } from '../../../copy/more'
 import { Button } from '../../../ui/Button'
 import { classes } from '../../../ui/classes'
 import { TextArea } from '../../../ui/TextArea'

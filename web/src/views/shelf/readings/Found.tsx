@@ -1,5 +1,5 @@
 import type { FoundReadings } from '../../../api/schema'
-import { copy } from '../../../copy'
+import { copy } from '../../../copy/more'
 
 /** Costs are what the readings take from each bottle's life, or give back, before they are taken in. */
 export function Costs({ found }: { found: FoundReadings }) {

@@ -1,5 +1,5 @@
 import type { FoundReadings, ReadAs } from '../../../api/schema'
-import { copy } from '../../../copy'
+import { copy } from '../../../copy/more'
 import { Select } from '../../../ui/Select'
 
 type Props = { found: FoundReadings; onAs: (as: ReadAs) => void }

@@ -1,7 +1,7 @@
 import { answer, api } from '../../../api/client'
 import { useShelfChange } from '../../../api/hooks'
 import type { Import } from '../../../api/schema'
-import { copy } from '../../../copy'
+import { copy } from '../../../copy/more'
 import { Button } from '../../../ui/Button'
 
 /** Imports are the files of readings that were imported last; each can be taken back whole. */
