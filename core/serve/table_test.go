@@ -8,8 +8,8 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"plushladle/core/ingredient"
-	"plushladle/core/reckon/reckontest"
 	"plushladle/core/recipe"
+	"plushladle/core/reckon/reckontest"
 )
 
 // Every rung by its ratio of base to water in cups (common practice) and every name of dairy by
