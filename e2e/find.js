@@ -68,4 +68,8 @@ const fields = (beginning) => [...document.querySelectorAll('input')].map(nameOf
     requestAnimationFrame(() => setTimeout(() => performance.mark('first-figure')))
   })
   watch.observe(document, { subtree: true, childList: true })
+  window.shifted = 0
+  new PerformanceObserver((list) => {
+    for (const entry of list.getEntries()) window.shifted += entry.value
+  }).observe({ type: 'layout-shift', buffered: true })
 }

@@ -8,6 +8,7 @@ import { strainers } from '../../app/choices'
 import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { Confirm } from '../../ui/Confirm'
+import { classes } from '../../ui/classes'
 import { Notice } from '../../ui/Notice'
 import { Select } from '../../ui/Select'
 import { BenchPaper } from './BenchPaper'
@@ -159,7 +160,8 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
     [kept, edits],
   )
   return (
-    <main className="flex grow flex-col gap-3 max-sm:pb-16">
+    // What has no figures yet would move once they are there: it is shown with them.
+    <main className={classes('flex grow flex-col gap-3 max-sm:pb-16', !r && !reckoning.error && 'invisible')}>
       <BenchPaper bench={bench} r={r} currency={currency} />
       <div className="flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
         <DrinkTitle bench={bench} onVersion={backTo} />
