@@ -42,6 +42,7 @@ func (s *Kitchen) Setup() (kitchen.Setup, error) {
 	if err != nil {
 		return kitchen.Setup{}, err
 	}
+	ways.Seen = &kitchen.Seen{}
 	s.caches.ways = &ways
 	return ways, nil
 }

@@ -126,6 +126,7 @@ type Setup struct {
 	Prices    reckon.Prices
 	Drinkers  []caution.Drinker
 	Learned   map[string]record.Learned // what its batches taught, by record.FigureKey
+	Seen      *Seen                     // what was found of lines; nil where nothing is remembered
 }
 
 // Lines reads lines with the names and measures of the kitchen.

@@ -104,17 +104,34 @@ func (r *Reckoning) ask(f kitchen.Recipe, of *reckon.Reckoning, ways kitchen.Set
 		if line.IsNote || line.Text() == "" || r.Lines[n].Understood && (line.Written == "" || line.Settled) {
 			continue
 		}
-		read, err := ways.Lines().Read(line.Text())
-		if err != nil {
+		asked := askedOf(line.Text(), ways)
+		if asked == nil {
 			continue
 		}
-		asked := presentReading(read)
 		r.Lines[n].Words = asked.Words
-		if r.Lines[n].Understood && read.Doubt == reading.Sure {
+		if r.Lines[n].Understood && asked.sure {
 			continue
 		}
 		r.Lines[n].Question, r.Lines[n].Choices = asked.Question, asked.Choices
 	}
+}
+
+// askedLine is what is asked about a line, and whether there is no doubt about it.
+type askedLine struct {
+	ReadLine
+	sure bool
+}
+
+// askedOf is what is asked about a line as it is written; nil where it cannot be read.
+func askedOf(text string, ways kitchen.Setup) *askedLine {
+	found, _ := ways.Seen.Find(ways.System.String()+" "+text, func() any {
+		read, err := ways.Lines().Read(text)
+		if err != nil {
+			return (*askedLine)(nil)
+		}
+		return &askedLine{presentReading(read), read.Doubt == reading.Sure}
+	}).(*askedLine)
+	return found
 }
 
 // Paste is a recipe as it was copied, or as it stands in a file.
