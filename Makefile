@@ -14,7 +14,7 @@ SAMPLE ?= 20
 # of ours runs inside it or inside the hashes: they are built as usual.
 RACE := -race '-gcflags=modernc.org/...=-race=false' '-gcflags=github.com/glebarez/go-sqlite/...=-race=false' '-gcflags=golang.org/x/crypto/...=-race=false'
 
-.PHONY: demo test bench dev lint shots e2e axe build unit spec check rooms notices chromium mutate soak fuzz
+.PHONY: demo test bench dev lint shots e2e axe build unit spec check rooms notices chromium mutate mutate-changed soak fuzz
 
 demo: build
 	bin/plushladle demo --listen $(LISTEN)
@@ -23,7 +23,7 @@ demo: build
 # keeps both busy by itself.
 test: check e2e
 
-check: spec lint unit
+check: spec lint unit mutate-changed
 
 build: $(DIST)
 	CGO_ENABLED=0 go build -trimpath -ldflags "-s -w -X main.version=$(VERSION)" -o bin/plushladle ./cmd/plushladle
@@ -63,6 +63,10 @@ axe: build chromium
 
 bench: build chromium
 	go run ./internal/tools/measure
+
+# Of the files of the core that the last commit changed some are tried with every test run.
+mutate-changed:
+	if git rev-parse -q --verify HEAD~1 >/dev/null; then go run ./internal/tools/mutate -own -sample 4 -least 40 -since HEAD~1; fi
 
 # Changes the core in one place at a time and runs the tests, to see what they notice.
 mutate:
