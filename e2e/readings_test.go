@@ -40,7 +40,7 @@ func TestReadingsAreSeenBeforeTheyAreImported(t *testing.T) {
 	require.False(t, evaluate[found](p, "find", "button", "Import").Able, "not as it is read now")
 	choose(p, "Temperatures in", "°F")
 	p.sees("throw it away")
-	p.click("summary", "Lines left out")
+	p.click("summary", "Show the lines that are left out")
 	p.sees("then the battery was empty")
 	require.Empty(t, axeFaults(p))
 	p.click("button", "Import")

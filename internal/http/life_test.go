@@ -124,7 +124,7 @@ func TestAFileOfReadingsIsLookedAtFirst(t *testing.T) {
 	assert.Equal(t, 29, look.Readings, "of 31 moments two were there")
 	assert.Contains(t, look.ReadsAs, "15.0 °C")
 	said := strings.Join(look.Summary, " ")
-	for _, what := range []string{"31 readings from", "once: 1.", "left as they are: 2.", "left out: 1."} {
+	for _, what := range []string{"31 readings from", "once: 1.", "left as they are: 2.", "in the future: 1."} {
 		assert.Contains(t, said, what)
 	}
 	require.Len(t, look.Costs, 1)

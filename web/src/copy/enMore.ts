@@ -755,7 +755,7 @@ export const enMore = {
     readsAs: 'is read as',
     whatItChanges: 'What it changes',
     noBottleChanges: 'No bottle keeps longer or less long.',
-    linesLeftOut: 'Lines left out',
+    linesLeftOut: 'Show the lines that are left out',
     onlyTheFirstAreShown: 'Only the first ones are shown.',
     anotherFile: 'Another file',
     importedFiles: 'Imported files',

@@ -760,7 +760,7 @@ export const esMore: typeof enMore = {
     readsAs: 'se lee como',
     whatItChanges: 'Qué cambia',
     noBottleChanges: 'Ninguna botella dura más ni menos.',
-    linesLeftOut: 'Líneas que se dejan fuera',
+    linesLeftOut: 'Mostrar las líneas que se dejan fuera',
     onlyTheFirstAreShown: 'Solo se muestran las primeras.',
     anotherFile: 'Otro archivo',
     importedFiles: 'Archivos importados',

@@ -1,12 +1,13 @@
 import { useMutation } from '@tanstack/react-query'
 import { X } from 'lucide-react'
-import { useId } from 'react'
+
 import { query, Refused } from '../../api/client'
 import type { BatchPage } from '../../api/schema'
 import { copy } from '../../copy/more'
 import { IconButton } from '../../ui/Button'
 import { classes } from '../../ui/classes'
 import { ErrorText } from '../../ui/Field'
+import { FileField } from '../../ui/FileField'
 import { Tray } from '../../ui/Tray'
 import { shrink } from './shrink'
 import { useRecordChanged } from './useNotes'
@@ -20,7 +21,6 @@ async function send(batchID: number, picture: Blob) {
 /** Photos are the pictures of a batch; one is made small here before it is sent. */
 export function Photos({ b }: { b: BatchPage }) {
   const changed = useRecordChanged()
-  const id = useId()
   const add = useMutation({
     mutationFn: async (file: File) => send(b.id, await shrink(file)),
     onSuccess: changed,
@@ -55,20 +55,11 @@ export function Photos({ b }: { b: BatchPage }) {
         ))}
       </ul>
       <div>
-        <label htmlFor={id} className="mb-1 block text-sm font-bold">
-          {copy.notes.addAPhoto}
-        </label>
-        <input
-          id={id}
-          type="file"
+        <FileField
+          label={copy.notes.addAPhoto}
           accept="image/jpeg,image/png"
           disabled={add.isPending}
-          className="min-h-11 w-full min-w-0 text-note"
-          onChange={(e) => {
-            const file = e.target.files?.[0]
-            if (file) add.mutate(file)
-            e.target.value = '' // so that the same file can be chosen again
-          }}
+          onFile={(file) => add.mutate(file)}
         />
         <p className="text-sm text-mute">{copy.notes.photoHint}</p>
         <ErrorText id="photo-error">{add.error?.message}</ErrorText>

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { HardDriveDownload } from 'lucide-react'
-import { useId, useState } from 'react'
+import { useState } from 'react'
 import { query } from '../../api/client'
 import { sendFile } from '../../api/sendFile'
 import { copy } from '../../copy/more'
@@ -8,6 +8,7 @@ import { Busy } from '../../ui/Busy'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'
 import { ErrorText } from '../../ui/Field'
+import { FileField } from '../../ui/FileField'
 import { toDayAndMonth } from '../../ui/format'
 import { Select } from '../../ui/Select'
 import { Tray } from '../../ui/Tray'
@@ -16,7 +17,6 @@ import { Tray } from '../../ui/Tray'
 export function Everything() {
   const [source, setSource] = useState<Source>()
   const [kept, setKept] = useState('')
-  const id = useId()
   return (
     <Tray label={copy.pantry.backup} className="grid gap-3">
       <h2 className="text-xl">{copy.pantry.backup}</h2>
@@ -33,23 +33,13 @@ export function Everything() {
         <a href="/api/backup.zip" download className="inline-flex min-h-11 items-center font-bold text-rim underline">
           {copy.pantry.withPhotos}
         </a>
-        <div className="w-full min-w-0 sm:w-auto">
-          <label htmlFor={id} className="mb-1 block text-sm font-bold">
-            {copy.pantry.restoreABackup}
-          </label>
-          <input
-            id={id}
-            type="file"
-            accept=".json,.zip,application/json,application/zip"
-            className="min-h-11 w-full min-w-0 text-note"
-            onChange={(e) => {
-              const file = e.target.files?.[0]
-              if (file)
-                setSource({ name: file.name, restore: (onShare) => sendFile<Restored>('/api/restore', file, onShare) })
-              e.target.value = '' // so that the same file can be chosen again
-            }}
-          />
-        </div>
+        <FileField
+          label={copy.pantry.restoreABackup}
+          accept=".json,.zip,application/json,application/zip"
+          onFile={(file) =>
+            setSource({ name: file.name, restore: (onShare) => sendFile<Restored>('/api/restore', file, onShare) })
+          }
+        />
       </div>
       {kept && <p role="status">{copy.pantry.theBackupIsRestoredWhat(kept)}</p>}
       <Copies onSource={setSource} />

@@ -1,8 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query'
-import { useId, useState } from 'react'
+import { useState } from 'react'
 import { query } from '../../api/client'
 import { copy } from '../../copy/more'
 import { ErrorText } from '../../ui/Field'
+import { FileField } from '../../ui/FileField'
 import { Select } from '../../ui/Select'
 import { Tray } from '../../ui/Tray'
 
@@ -39,12 +40,9 @@ export function Files() {
 /** Import takes a table in, whole or not at all. */
 function Import() {
   const client = useQueryClient()
-  const id = useId()
   const [table, setTable] = useState<Table>('tastings')
   const take = query.useMutation('post', '/api/import/{table}', { onSuccess: () => client.invalidateQueries() })
-  const read = async (file: File | undefined) => {
-    if (file) take.mutate({ params: { path: { table } }, body: { csv: await file.text() } })
-  }
+  const read = async (file: File) => take.mutate({ params: { path: { table } }, body: { csv: await file.text() } })
   return (
     <div className="grid gap-2 border-line border-t pt-2">
       <h3 className="text-lg">{copy.settings.importTable}</h3>
@@ -55,22 +53,7 @@ function Import() {
           choices={tables.map((t) => ({ value: t, label: copy.settings.tables[t] ?? t }))}
           onChange={(v) => setTable(v as Table)}
         />
-        <div className="min-w-0">
-          <label htmlFor={id} className="mb-1 block text-sm font-bold">
-            {copy.settings.csvFile}
-          </label>
-          <input
-            id={id}
-            type="file"
-            accept=".csv,text/csv"
-            disabled={take.isPending}
-            className="min-h-11 w-full min-w-0 text-note"
-            onChange={(e) => {
-              read(e.target.files?.[0])
-              e.target.value = '' // so that the same file can be chosen again
-            }}
-          />
-        </div>
+        <FileField label={copy.settings.csvFile} accept=".csv,text/csv" disabled={take.isPending} onFile={read} />
       </div>
       {take.data && <p role="status">{copy.settings.rowsImported(take.data.rows)}</p>}
       <ErrorText id="import-error">{take.error?.detail}</ErrorText>

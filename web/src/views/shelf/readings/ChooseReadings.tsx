@@ -1,15 +1,15 @@
 import { FileUp } from 'lucide-react'
-import { type DragEvent, useId, useState } from 'react'
+import { type DragEvent, useState } from 'react'
 import { copy } from '../../../copy/more'
 import { Button } from '../../../ui/Button'
 import { classes } from '../../../ui/classes'
+import { FileField } from '../../../ui/FileField'
 import { TextArea } from '../../../ui/TextArea'
 
 type Props = { busy: boolean; onFile: (file: File) => void }
 
 /** ChooseReadings takes a file that is dropped or chosen, or what is pasted, as a file. */
 export function ChooseReadings({ busy, onFile }: Props) {
-  const id = useId()
   const [over, setOver] = useState(false)
   const [pasted, setPasted] = useState('')
   const drop = (e: DragEvent) => {
@@ -37,20 +37,12 @@ export function ChooseReadings({ busy, onFile }: Props) {
           <FileUp size={20} aria-hidden />
           {copy.shelf.dropAFileHere}
         </p>
-        <label htmlFor={id} className="sr-only">
-          {copy.shelf.readingsFile}
-        </label>
-        <input
-          id={id}
-          type="file"
+        <FileField
+          quiet
+          label={copy.shelf.readingsFile}
           accept=".csv,.txt,.tsv,.log,text/csv,text/plain,text/tab-separated-values"
           disabled={busy}
-          className="min-h-11 w-full min-w-0 text-note"
-          onChange={(e) => {
-            const file = e.target.files?.[0]
-            if (file) onFile(file)
-            e.target.value = '' // so that the same file can be chosen again
-          }}
+          onFile={onFile}
         />
         <p className="text-note text-mute">{copy.shelf.csvOrText}</p>
       </div>
