@@ -63,6 +63,7 @@ func TestBackupsGoInAndOutThroughThePage(t *testing.T) {
 		return string(backup)
 	}
 	full := demoKitchen(t)
+	ask(t, full, "PUT", "/api/kitchen/time-zone", map[string]any{"timeZone": "UTC"}) // which a browser would set at some moment
 	backup := bytesOf(full)
 	folder := t.TempDir()
 	file, old := filepath.Join(folder, "all.json"), filepath.Join(folder, "old.json")
