@@ -230,7 +230,7 @@ var phrases = map[string]string{
 	"constant-evaporated":              "At %[1]s °C the pan loses %[2]s g of water (from its open surface, from memory).",
 	"constant-skimmed":                 "%[1]s g is skimmed off as foam, one hundredth (common practice).",
 	"constant-carton":                  "A fortified carton has about %[1]s mg of calcium per mL (typical label, from memory). Homemade milk has almost none.",
-	"constant-spread-learned":          "The range: your own batches keep up to %[1]s %% less or more of it in the pulp.",
+	"constant-spread-learned":          "The range: in your own batches the pulp kept up to %[1]s %% more or less than that.",
 	"constant-spread":                  "The range: a firm squeeze leaves %[1]s %% less in the pulp, a light one %[1]s %% more.",
 	"result-yield":                     "%[1]s g of drink is %.0[2]f mL at 4 °C, from the densities of what is in it (Choi and Okos 1986). Likely between %.0[3]f and %.0[4]f mL.",
 	"result-fat":                       "%[1]s g of fat in %[2]s g of drink: %.1[3]f %%.",

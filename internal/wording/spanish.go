@@ -75,7 +75,7 @@ var spanishSteps = map[string]string{
 	"hot-glass":                  "El líquido caliente rompe el vidrio frío: calienta antes las botellas y sujétalas con un paño. La conservación larga exige 85 °C o más en el cuello.",
 	"cool-bottles":               "Enfría las botellas: primero agua tibia, luego fría, luego hielo",
 	"cool-bottles-right":         "No metas nunca vidrio caliente directamente en agua con hielo.",
-	"wash-between":               "Friega antes: ahí hubo %[1]s",
+	"wash-between":               "Friega antes: la bebida anterior llevaba %[1]s",
 	"wash-between-right":         "Vaso, cuchillas, colador y cucharas, con agua caliente y jabón, y aclarados. Usa otro paño o bolsa, o hierve este.",
 	"wash-between-never":         "Esta bebida no lo lleva, y puede que alguien cuente con ello",
 	"wash-up":                    "Friega",

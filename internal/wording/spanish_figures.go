@@ -303,7 +303,7 @@ var spanishPhrases = map[string]string{
 	"constant-evaporated":              "A %[1]s °C la cazuela pierde %[2]s g de agua (por su superficie abierta, de memoria).",
 	"constant-skimmed":                 "Se quitan %[1]s g de espuma, una centésima (práctica común).",
 	"constant-carton":                  "Un cartón enriquecido lleva unos %[1]s mg de calcio por mL (etiqueta habitual, de memoria). La leche casera casi no lleva.",
-	"constant-spread-learned":          "El intervalo: en tus propias tandas la pulpa retiene hasta un %[1]s %% menos o más.",
+	"constant-spread-learned":          "El intervalo: en tus propias tandas la pulpa ha retenido hasta un %[1]s %% más o menos.",
 	"constant-spread":                  "El intervalo: exprimiendo fuerte queda un %[1]s %% menos en la pulpa, con suavidad un %[1]s %% más.",
 	"result-yield":                     "%[1]s g de bebida son %.0[2]f mL a 4 °C, por las densidades de lo que lleva (Choi y Okos 1986). Probablemente entre %.0[3]f y %.0[4]f mL.",
 	"result-fat":                       "%[1]s g de grasa en %[2]s g de bebida: %.1[3]f %%.",

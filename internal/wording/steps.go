@@ -73,7 +73,7 @@ var steps = map[string]string{
 	"hot-glass":                  "Hot liquid cracks cold glass: warm the bottles first, and hold them with a cloth. The long shelf life needs 85 °C or more at the neck.",
 	"cool-bottles":               "Cool the bottles: lukewarm water first, then cold, then ice",
 	"cool-bottles-right":         "Never put hot glass straight into ice water.",
-	"wash-between":               "Wash up first: %[1]s was in there",
+	"wash-between":               "Wash up first: the drink before had %[1]s in it",
 	"wash-between-right":         "Jug, blades, strainer and spoons, hot and with soap, then rinsed. Use another cloth or bag, or boil this one.",
 	"wash-between-never":         "This drink is free of it, and somebody may count on that",
 	"wash-up":                    "Wash up",

@@ -30,12 +30,17 @@ func (s Service) LifeLook(bottles []store.Bottle) (LifeLook, error) {
 	if l.School, err = keep.ParseSchool(settings.School); err != nil {
 		return l, err
 	}
+	l.Record, err = s.FridgeRecord(l.since(bottles), settings.FridgeC)
+	return l, err
+}
+
+// since is when the first of some bottles was made; now where there is none.
+func (l LifeLook) since(bottles []store.Bottle) time.Time {
 	first := l.Now
 	for n := range bottles {
 		first = app.Sooner(first, l.madeAt(&bottles[n]))
 	}
-	l.Record, err = s.FridgeRecord(first, settings.FridgeC)
-	return l, err
+	return first
 }
 
 // madeAt is when a bottle's life began: as it is known, or else the beginning

@@ -148,15 +148,6 @@ func (s Service) LookAtReadings(id int64, as ReadAs) (FoundReadings, error) {
 	return out, nil
 }
 
-// since is when the first of some bottles was made; now where there is none.
-func (l LifeLook) since(bottles []store.Bottle) time.Time {
-	first := l.Now
-	for n := range bottles {
-		first = app.Sooner(first, l.madeAt(&bottles[n]))
-	}
-	return first
-}
-
 // layoutOf recognises how a file is written, and takes what was said instead.
 func (s Service) layoutOf(file *app.SentFile, as ReadAs) (exchange.Layout, error) {
 	var l exchange.Layout
