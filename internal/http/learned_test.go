@@ -49,7 +49,7 @@ func TestThreeMeasuredBatchesMoveTheForecast(t *testing.T) {
 		assert.Less(t, after.HighML-after.LowML, before.HighML-before.LowML, "the range narrows")
 		why := call[bench.Working](c, "POST", "/api/workings", bench.ToShow{OnBench: bench.OnBench{Name: d.Name, Recipe: recipe}, Figure: "yield"})
 		assert.Contains(t, strings.Join(why.Constants, " "), "from your own batches")
-		assert.Contains(t, strings.Join(why.Constants, " "), "The range: your own batches")
+		assert.Contains(t, strings.Join(why.Constants, " "), "The range: in your own batches")
 		assert.InDelta(t, sievedBefore.DrinkML, yield(sieved).DrinkML, 1e-9)
 
 		learned := call[[]app.LearnedFigure](c, "GET", "/api/learned", nil)
