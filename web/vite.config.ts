@@ -2,6 +2,7 @@ import tailwindcss from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
 import { defineConfig } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
+import { inFirstLoad } from './firstLoad'
 import { packed } from './packed'
 
 export default defineConfig({
@@ -30,6 +31,10 @@ export default defineConfig({
     }),
     packed(),
   ],
-  build: { assetsInlineLimit: 0, chunkSizeWarningLimit: 700 },
+  build: {
+    assetsInlineLimit: 0,
+    chunkSizeWarningLimit: 700,
+    rolldownOptions: { output: { codeSplitting: { groups: [{ debugName: 'first', name: inFirstLoad }] } } },
+  },
   server: { proxy: { '/api': 'http://127.0.0.1:8642' } },
 })

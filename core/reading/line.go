@@ -487,7 +487,7 @@ var stageWords = []struct {
 	words string
 	stage ingredient.Stage
 }{
-	{"to serve", ingredient.Serve}, {"for serving", ingredient.Serve}, {"to garnish", ingredient.Serve}, {"for garnish", ingredient.Serve}, {"to decorate", ingredient.Serve},
+	{"to serve", ingredient.Serve}, {"for serving", ingredient.Serve}, {"at serving", ingredient.Serve}, {"when serving", ingredient.Serve}, {"to garnish", ingredient.Serve}, {"for garnish", ingredient.Serve}, {"to decorate", ingredient.Serve},
 	{"to dust", ingredient.Serve}, {"for dusting", ingredient.Serve}, {"to top", ingredient.Serve}, {"for topping", ingredient.Serve},
 	{"after straining", ingredient.Strained}, {"to finish", ingredient.Strained},
 	{"to rinse the pulp", ingredient.Rinse}, {recipe.SecondGrind, ingredient.Rinse},

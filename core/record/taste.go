@@ -1,6 +1,7 @@
 package record
 
 import (
+	"cmp"
 	"math"
 	"slices"
 
@@ -200,7 +201,7 @@ func findings(d *reckon.Drink, t Tasting) []finding {
 	add(t.Body, f, ok)
 	f, ok = turn(t.Spice, "too-little-spice", "too-much-spice", reckon.SpiceDial, notchSpice)
 	add(t.Spice, f, ok)
-	slices.SortStableFunc(all, func(a, b slider) int { return int(math.Copysign(1, b.off-a.off)) })
+	slices.SortStableFunc(all, func(a, b slider) int { return cmp.Compare(b.off, a.off) })
 	out := make([]finding, len(all))
 	for n, s := range all {
 		out[n] = s.f

@@ -6,6 +6,7 @@ import { refresh } from './api/keys'
 import { App } from './app/App'
 import { offline } from './app/offline'
 import './styles.css'
+import { settle } from './ui/late'
 
 /** Whatever is refused to a device that was signed out has the kitchen itself asked again, which says so. */
 const noticeSignedOut = (error: Error, isKitchen: boolean) => {
@@ -26,6 +27,10 @@ const client = new QueryClient({
 })
 
 offline(client)
+
+/** How long menus and tips wait in a view that has no first figure. */
+const settleMS = 1_000
+setTimeout(settle, settleMS)
 
 const root = document.getElementById('root')
 if (root) {

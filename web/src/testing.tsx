@@ -3,7 +3,7 @@ import { cleanup, render } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import type { ReactNode } from 'react'
 import { afterEach, beforeAll, vi } from 'vitest'
-import { Tips } from './ui/Tip'
+import { settle } from './ui/late'
 
 /** What a request of the page was answered with in a test, by method and path. */
 export type Kitchen = Record<string, (body: unknown) => unknown>
@@ -24,6 +24,7 @@ const refusal = ({ status, fields }: Said) =>
 
 /** jsdom lacks what Radix asks a browser for. */
 beforeAll(() => {
+  settle()
   vi.stubGlobal(
     'ResizeObserver',
     class {
@@ -49,11 +50,7 @@ export function shown(part: ReactNode, kitchen: Kitchen = {}) {
     return said instanceof Said ? refusal(said) : json(said)
   })
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } })
-  render(
-    <QueryClientProvider client={client}>
-      <Tips>{part}</Tips>
-    </QueryClientProvider>,
-  )
+  render(<QueryClientProvider client={client}>{part}</QueryClientProvider>)
   const changes = () => asked.filter(([what]) => !what.startsWith('GET '))
   return { hands: userEvent.setup(), asked, changes }
 }

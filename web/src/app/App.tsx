@@ -5,13 +5,11 @@ import { useKitchen } from '../api/hooks'
 import { useOffer } from '../api/undo'
 import { copy } from '../copy'
 import { Boundary } from '../ui/Boundary'
-import { Dialog } from '../ui/Dialog'
-import { Tips } from '../ui/Tip'
 import { Tray } from '../ui/Tray'
 import { Bench, LastDrink } from '../views/bench/Bench'
 import { Alarm } from './Alarm'
 import { Header } from './Header'
-import { KeysDialog, useViewKeys } from './keys'
+import { useViewKeys } from './keys'
 import { useZone } from './useZone'
 import {
   BatchView,
@@ -33,7 +31,8 @@ import {
 import { Waiting } from './Waiting'
 
 const SignIn = lazy(() => import('./SignIn').then((m) => ({ default: m.SignIn })))
-const SignInForm = lazy(() => import('./SignIn').then((m) => ({ default: m.SignInForm })))
+const SignedOut = lazy(() => import('./SignIn').then((m) => ({ default: m.SignedOut })))
+const KeysDialog = lazy(() => import('./KeysDialog').then((m) => ({ default: m.KeysDialog })))
 const UndoToast = lazy(() => import('./UndoToast').then((m) => ({ default: m.UndoToast })))
 
 /** view is a view that takes nothing with it where something in it goes wrong. */
@@ -120,50 +119,42 @@ export function App() {
     )
   }
   return (
-    <Tips delayDuration={400}>
-      <div className="mx-auto flex min-h-dvh max-w-[1280px] flex-col px-3 pb-4 max-sm:pb-20 sm:px-7 print:m-0 print:block print:min-h-0 print:max-w-none print:p-0">
-        <a href="#view" className="skip-link print:hidden">
-          {copy.app.skipToTheView}
-        </a>
-        {!isCooking && <Header onShowKeys={() => showKeys(true)} />}
-        <Alarm />
-        <Waiting />
-        <Switch>
-          <Route path="/">{view(copy.app.bench, <LastDrink />)}</Route>
-          <Route path="/bench/:id">{({ id }) => view(copy.app.bench, <Bench key={id} id={Number(id)} />)}</Route>
-          <Route path="/bench/:id/card">{({ id }) => view(copy.app.recipeCard, <Card id={Number(id)} />)}</Route>
-          <Route path="/plan/shopping">{view(copy.app.shoppingList, <ShoppingList />)}</Route>
-          <Route path="/plan">{view(copy.app.plan, <PlanView />)}</Route>
-          <Route path="/cook/:id?">{({ id }) => view(copy.app.cook, <Cook id={id ? Number(id) : undefined} />)}</Route>
-          <Route path="/shelf/:id?">
-            {({ id }) => view(copy.app.shelf, <Shelf id={id ? Number(id) : undefined} />)}
-          </Route>
-          <Route path="/notes">{view(copy.app.notes, <Notes />)}</Route>
-          <Route path="/notes/week">{view(copy.app.week, <Week />)}</Route>
-          <Route path="/notes/batch/:id">
-            {({ id }) => view(copy.app.notes, <BatchView key={id} id={Number(id)} />)}
-          </Route>
-          <Route path="/notes/drink/:id">
-            {({ id }) => view(copy.app.notes, <DrinkHistory key={id} id={Number(id)} />)}
-          </Route>
-          <Route path="/labels">{view(copy.app.labels, <Labels />)}</Route>
-          <Route path="/pantry">{view(copy.app.pantry, <Pantry />)}</Route>
-          <Route path="/settings">{view(copy.app.settings, <SettingsView />)}</Route>
-          <Route path="/drinks">{view(copy.app.drinks, <Drinks />)}</Route>
-          <Route path="/welcome">{view(copy.app.welcome, <Welcome />)}</Route>
-          <Route path="/start">{view(copy.app.start, <Start />)}</Route>
-          <Route>{view(copy.app.noSuchPage, <NoSuchPage />)}</Route>
-        </Switch>
-        <Suspense>{hasOffered && <UndoToast />}</Suspense>
-        <KeysDialog open={keysShown} onClose={() => showKeys(false)} />
-        {isLocked && (
-          <Dialog title={copy.app.youHaveBeenSignedOut} intro={copy.app.whatYouWereWorkingOn} onClose={() => undefined}>
-            <Suspense>
-              <SignInForm />
-            </Suspense>
-          </Dialog>
-        )}
-      </div>
-    </Tips>
+    <div className="mx-auto flex min-h-dvh max-w-[1280px] flex-col px-3 pb-4 max-sm:pb-20 sm:px-7 print:m-0 print:block print:min-h-0 print:max-w-none print:p-0">
+      <a href="#view" className="skip-link print:hidden">
+        {copy.app.skipToTheView}
+      </a>
+      {!isCooking && <Header onShowKeys={() => showKeys(true)} />}
+      <Alarm />
+      <Waiting />
+      <Switch>
+        <Route path="/">{view(copy.app.bench, <LastDrink />)}</Route>
+        <Route path="/bench/:id">{({ id }) => view(copy.app.bench, <Bench key={id} id={Number(id)} />)}</Route>
+        <Route path="/bench/:id/card">{({ id }) => view(copy.app.recipeCard, <Card id={Number(id)} />)}</Route>
+        <Route path="/plan/shopping">{view(copy.app.shoppingList, <ShoppingList />)}</Route>
+        <Route path="/plan">{view(copy.app.plan, <PlanView />)}</Route>
+        <Route path="/cook/:id?">{({ id }) => view(copy.app.cook, <Cook id={id ? Number(id) : undefined} />)}</Route>
+        <Route path="/shelf/:id?">{({ id }) => view(copy.app.shelf, <Shelf id={id ? Number(id) : undefined} />)}</Route>
+        <Route path="/notes">{view(copy.app.notes, <Notes />)}</Route>
+        <Route path="/notes/week">{view(copy.app.week, <Week />)}</Route>
+        <Route path="/notes/batch/:id">
+          {({ id }) => view(copy.app.notes, <BatchView key={id} id={Number(id)} />)}
+        </Route>
+        <Route path="/notes/drink/:id">
+          {({ id }) => view(copy.app.notes, <DrinkHistory key={id} id={Number(id)} />)}
+        </Route>
+        <Route path="/labels">{view(copy.app.labels, <Labels />)}</Route>
+        <Route path="/pantry">{view(copy.app.pantry, <Pantry />)}</Route>
+        <Route path="/settings">{view(copy.app.settings, <SettingsView />)}</Route>
+        <Route path="/drinks">{view(copy.app.drinks, <Drinks />)}</Route>
+        <Route path="/welcome">{view(copy.app.welcome, <Welcome />)}</Route>
+        <Route path="/start">{view(copy.app.start, <Start />)}</Route>
+        <Route>{view(copy.app.noSuchPage, <NoSuchPage />)}</Route>
+      </Switch>
+      <Suspense>
+        {hasOffered && <UndoToast />}
+        {keysShown && <KeysDialog onClose={() => showKeys(false)} />}
+        {isLocked && <SignedOut />}
+      </Suspense>
+    </div>
   )
 }

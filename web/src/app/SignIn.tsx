@@ -1,8 +1,9 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { answer, api } from '../api/client'
 import { SignIn as limits } from '../api/limits'
-import { copy } from '../copy'
+import { copy } from '../copy/more'
 import { Button } from '../ui/Button'
+import { Dialog } from '../ui/Dialog'
 import { ErrorText, Field } from '../ui/Field'
 import { useFields } from '../ui/form'
 import { Mark } from '../ui/Mark'
@@ -24,8 +25,17 @@ export function SignIn() {
   )
 }
 
+/** SignedOut asks again over the view that stood there when the device was signed out. */
+export function SignedOut() {
+  return (
+    <Dialog title={copy.app.youHaveBeenSignedOut} intro={copy.app.whatYouWereWorkingOn} onClose={() => undefined}>
+      <SignInForm />
+    </Dialog>
+  )
+}
+
 /** SignInForm keeps what was typed until it is right; whoever is let in finds the page as it was. */
-export function SignInForm() {
+function SignInForm() {
   const client = useQueryClient()
   const isPhone = /Mobi/.test(navigator.userAgent)
   const form = useFields(limits, { passphrase: '', device: isPhone ? copy.app.phone : copy.app.computer })

@@ -3,7 +3,7 @@ import { Toast } from 'radix-ui'
 import { useEffect } from 'react'
 import { answer, api } from '../api/client'
 import { offerUndo, useOffer } from '../api/undo'
-import { copy } from '../copy'
+import { copy } from '../copy/more'
 import { Button } from '../ui/Button'
 
 /** How long an act can be taken back from the page that did it. */

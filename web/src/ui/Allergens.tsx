@@ -2,7 +2,7 @@ import { X } from 'lucide-react'
 import { useId, useState } from 'react'
 import { query } from '../api/client'
 import type { AllergenChoice } from '../api/schema'
-import { copy } from '../copy'
+import { copy } from '../copy/more'
 import { Combobox } from './Combobox'
 import { ErrorText } from './Field'
 

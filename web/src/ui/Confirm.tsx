@@ -1,5 +1,5 @@
 import { AlertDialog as Radix } from 'radix-ui'
-import { copy } from '../copy'
+import { copy } from '../copy/more'
 import { Button } from './Button'
 import { useOpener } from './useOpener'
 

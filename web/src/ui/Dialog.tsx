@@ -1,7 +1,7 @@
 import { X } from 'lucide-react'
 import { Dialog as Radix } from 'radix-ui'
 import { type ReactNode, useRef } from 'react'
-import { copy } from '../copy'
+import { copy } from '../copy/more'
 import { classes } from './classes'
 import { useOpener } from './useOpener'
 

@@ -1,63 +1,41 @@
-import { DropdownMenu as Radix } from 'radix-ui'
-import type { ReactNode } from 'react'
+import { type ButtonHTMLAttributes, cloneElement, type ReactElement, type ReactNode } from 'react'
+import { Late, late, useAsked } from './late'
 
-type Props = { trigger: ReactNode; children: ReactNode; align?: 'start' | 'end' }
+export type MenuProps = {
+  trigger: ReactElement<ButtonHTMLAttributes<HTMLButtonElement>>
+  children: ReactNode
+  align?: 'start' | 'end'
+}
+export type ItemProps = { onSelect: () => void; children: ReactNode; disabled?: boolean; hint?: string }
+export type CheckProps = { checked: boolean; onChange: () => void; children: ReactNode }
+
+const useParts = late(() => import('./MenuParts'))
 
 /** Menu opens a list of actions under its trigger. */
-export function Menu({ trigger, children, align = 'end' }: Props) {
-  return (
-    <Radix.Root>
-      <Radix.Trigger asChild>{trigger}</Radix.Trigger>
-      <Radix.Portal>
-        <Radix.Content
-          align={align}
-          sideOffset={4}
-          collisionPadding={8}
-          className="z-50 max-h-(--radix-dropdown-menu-content-available-height) min-w-52 overflow-auto rounded-2xl border-2 border-rim bg-enamel p-1 text-ink shadow-lg"
-        >
-          {children}
-        </Radix.Content>
-      </Radix.Portal>
-    </Radix.Root>
-  )
+export function Menu(p: MenuProps) {
+  const [asked, ask] = useAsked()
+  const standIn = cloneElement(p.trigger, { 'aria-haspopup': 'menu', 'aria-expanded': false, onClick: ask })
+  return <Late part={useParts()} standIn={standIn} whole={(parts) => <parts.Menu {...p} opened={asked} />} />
 }
-
-type ItemProps = { onSelect: () => void; children: ReactNode; disabled?: boolean; hint?: string }
 
 /** MenuItem runs once the menu has closed and given the focus back, so that what it opens keeps it. */
-export function MenuItem({ onSelect, children, disabled, hint }: ItemProps) {
-  return (
-    <Radix.Item
-      onSelect={() => setTimeout(onSelect)}
-      disabled={disabled}
-      className="flex min-h-9 max-sm:min-h-11 items-center gap-3 rounded-xl px-3 outline-none data-disabled:opacity-45 data-highlighted:bg-linen"
-    >
-      {children}
-      {hint && <span className="ml-auto pl-4 text-sm text-mute">{hint}</span>}
-    </Radix.Item>
-  )
+export function MenuItem(p: ItemProps) {
+  const parts = useParts()
+  return parts && <parts.MenuItem {...p} />
 }
-
-type CheckProps = { checked: boolean; onChange: () => void; children: ReactNode }
 
 /** MenuCheck is an entry that is on or off. */
-export function MenuCheck({ checked, onChange, children }: CheckProps) {
-  return (
-    <Radix.CheckboxItem
-      checked={checked}
-      onCheckedChange={onChange}
-      className="flex min-h-9 max-sm:min-h-11 items-center gap-3 rounded-xl px-3 outline-none data-highlighted:bg-linen"
-    >
-      <span aria-hidden className="grid size-4 place-items-center rounded border-2 border-rim text-xs">
-        <Radix.ItemIndicator>✓</Radix.ItemIndicator>
-      </span>
-      {children}
-    </Radix.CheckboxItem>
-  )
+export function MenuCheck(p: CheckProps) {
+  const parts = useParts()
+  return parts && <parts.MenuCheck {...p} />
 }
 
-export const MenuRule = () => <Radix.Separator className="my-1 h-px bg-line" />
+export const MenuRule = () => {
+  const parts = useParts()
+  return parts && <parts.MenuRule />
+}
 
 export function MenuHead({ children }: { children: ReactNode }) {
-  return <Radix.Label className="px-3 pt-2 pb-1 text-sm font-bold text-rim">{children}</Radix.Label>
+  const parts = useParts()
+  return parts && <parts.MenuHead>{children}</parts.MenuHead>
 }

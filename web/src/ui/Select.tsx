@@ -1,10 +1,11 @@
-import { Check, ChevronDown } from 'lucide-react'
-import { Select as Radix } from 'radix-ui'
+import { ChevronDown } from 'lucide-react'
+import { type ReactNode, useId } from 'react'
 import { classes } from './classes'
+import { Late, late, useAsked } from './late'
 
 export type Choice = { value: string; label: string }
 
-type Props = {
+export type SelectProps = {
   label: string
   value: string
   choices: Choice[]
@@ -12,47 +13,51 @@ type Props = {
   className?: string
 }
 
+const useList = late(() => import('./SelectList'))
+
 /** Select is a labelled choice of one; the label stands before the value. */
-export function Select({ label, value, choices, onChange, className }: Props) {
+export function Select(p: SelectProps) {
+  const [asked, ask] = useAsked()
   return (
-    <Radix.Root value={value} onValueChange={onChange}>
-      <Radix.Trigger
-        aria-label={label}
-        className={classes(
-          'inline-flex min-h-11 max-w-full items-center gap-2 rounded-full border-2 border-rim bg-enamel px-4 text-left',
-          className,
-        )}
-      >
-        <span className="shrink-0 text-sm text-mute">{label}</span>
-        <span className="min-w-0 truncate font-bold">
-          <Radix.Value />
-        </span>
-        <Radix.Icon className="ml-auto">
-          <ChevronDown size={16} aria-hidden />
-        </Radix.Icon>
-      </Radix.Trigger>
-      <Radix.Portal>
-        <Radix.Content
-          position="popper"
-          sideOffset={4}
-          className="z-50 max-h-(--radix-select-content-available-height) overflow-auto rounded-2xl border-2 border-rim bg-enamel p-1 text-ink shadow-lg"
-        >
-          <Radix.Viewport>
-            {choices.map((c) => (
-              <Radix.Item
-                key={c.value}
-                value={c.value}
-                className="flex min-h-10 items-center gap-3 rounded-xl px-3 outline-none data-highlighted:bg-linen"
-              >
-                <Radix.ItemText>{c.label}</Radix.ItemText>
-                <Radix.ItemIndicator className="ml-auto">
-                  <Check size={16} aria-hidden />
-                </Radix.ItemIndicator>
-              </Radix.Item>
-            ))}
-          </Radix.Viewport>
-        </Radix.Content>
-      </Radix.Portal>
-    </Radix.Root>
+    <Late
+      part={useList()}
+      standIn={<Closed {...p} onAsk={ask} />}
+      whole={({ SelectList }) => <SelectList {...p} opened={asked} />}
+    />
+  )
+}
+
+/** Closed is a Select that shows what is chosen, and asks for its list. */
+function Closed({ label, value, choices, className, onAsk }: SelectProps & { onAsk: () => void }) {
+  const list = useId()
+  return (
+    <button
+      type="button"
+      role="combobox"
+      aria-label={label}
+      aria-expanded={false}
+      aria-controls={list}
+      onClick={onAsk}
+      className={selectClass(className)}
+    >
+      <SelectFace label={label}>{choices.find((c) => c.value === value)?.label}</SelectFace>
+    </button>
+  )
+}
+
+export const selectClass = (className?: string) =>
+  classes(
+    'inline-flex min-h-11 max-w-full items-center gap-2 rounded-full border-2 border-rim bg-enamel px-4 text-left',
+    className,
+  )
+
+/** SelectFace is what a Select shows while it is closed. */
+export function SelectFace({ label, children }: { label: string; children: ReactNode }) {
+  return (
+    <>
+      <span className="shrink-0 text-sm text-mute">{label}</span>
+      <span className="min-w-0 truncate font-bold">{children}</span>
+      <ChevronDown size={16} aria-hidden className="ml-auto" />
+    </>
   )
 }

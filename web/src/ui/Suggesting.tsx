@@ -1,6 +1,6 @@
 import { useCombobox } from 'downshift'
 import { type KeyboardEvent, useLayoutEffect, useRef } from 'react'
-import { copy } from '../copy'
+import { copy } from '../copy/more'
 import type { ComboboxProps } from './Combobox'
 import { classes } from './classes'
 

@@ -1,4 +1,4 @@
-import { copy } from '../copy'
+import { copy } from '../copy/more'
 import { accepts, asMeasure } from './number'
 import { locale, shownUnit, toShown } from './units'
 

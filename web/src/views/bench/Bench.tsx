@@ -7,8 +7,8 @@ import type { Drink, Recipe, Reckoning } from '../../api/schema'
 import { strainers } from '../../app/choices'
 import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
-import { Confirm } from '../../ui/Confirm'
 import { classes } from '../../ui/classes'
+import { settle } from '../../ui/late'
 import { Notice } from '../../ui/Notice'
 import { Select } from '../../ui/Select'
 import { BenchPaper } from './BenchPaper'
@@ -30,6 +30,7 @@ import { WayForward } from './WayForward'
 import type { Figure } from './WorkingDialog'
 import { sheetOf, WorkMenu, type WorkSheet, WorkSheets } from './WorkMenu'
 
+const Confirm = lazy(() => import('../../ui/Confirm').then((m) => ({ default: m.Confirm })))
 const DetailsDialog = lazy(() => import('./DetailsDialog').then((m) => ({ default: m.DetailsDialog })))
 const MadeDialog = lazy(() => import('./MadeDialog').then((m) => ({ default: m.MadeDialog })))
 const VersionDialog = lazy(() => import('./VersionDialog').then((m) => ({ default: m.VersionDialog })))
@@ -128,6 +129,13 @@ function useAskFirst(r?: Reckoning) {
   return { first, question }
 }
 
+/** useSettled has what the first figures did without fetched, once they are painted. */
+function useSettled(hasFigures: boolean) {
+  useEffect(() => {
+    if (hasFigures) requestAnimationFrame(() => setTimeout(settle))
+  }, [hasFigures])
+}
+
 /** writeAtSize writes the amounts anew as they are at the size that is set. */
 async function writeAtSize(bench: BenchDraft) {
   const body = { name: bench.draft.name, recipe: bench.draft.recipe, madeOn: '' }
@@ -148,6 +156,7 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
   useAskedSize(bench.edits)
   const r = reckoning.data
   const ask = useAskFirst(r)
+  useSettled(r !== undefined)
   const openWork = (of: WorkSheet) => (of === 'export' ? ask.first(() => setWork(of)) : setWork(of))
   const refused = reckoning.error instanceof Refused ? reckoning.error : undefined
   const canAct = r?.reckoned === true && !refused
@@ -200,7 +209,6 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
         </Button>
       </Strip>
       <PhoneBar r={canAct ? r : undefined} onMade={() => ask.first(() => setSheet('made'))} />
-      {ask.question}
       <WorkSheets
         bench={bench}
         r={r}
@@ -213,6 +221,7 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
         }}
       />
       <Suspense>
+        {ask.question}
         {figure && <WorkingDialog bench={bench} figure={figure} onClose={() => setFigure(undefined)} />}
         {sheet === 'made' && r && <MadeDialog bench={bench} expected={r} onClose={() => setSheet(undefined)} />}
         {sheet === 'version' && <VersionDialog bench={bench} onClose={() => setSheet(undefined)} />}

@@ -1,5 +1,5 @@
 import type { Reckoning } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Dialog } from '../../ui/Dialog'
 import { toMoney, toTenth, toThreeFigures, toWhole } from '../../ui/format'
 import type { Figure } from './WorkingDialog'

@@ -1,13 +1,16 @@
 import { ChevronDown } from 'lucide-react'
-import { Slider } from 'radix-ui'
 import { memo, useState } from 'react'
 import type { Dial } from '../../api/schema'
 import { copy } from '../../copy'
+import { classes } from '../../ui/classes'
 import { toTenth } from '../../ui/format'
+import { Late, late } from '../../ui/late'
 import { Menu, MenuCheck, MenuHead } from '../../ui/Menu'
 import { type DialName, type Turnable, useTurn } from './useTurn'
 import { WorkingButton } from './WorkingButton'
 import type { Figure } from './WorkingDialog'
+
+const useMarker = late(() => import('./DialMarker'))
 
 /** Pigments of each dial's bands, from faint to full. */
 const pigments: Record<string, string> = {
@@ -27,7 +30,8 @@ export const figureOf = (d: Dial) => {
   return toTenth(d.value)
 }
 
-const steps = 1000
+/** How finely a dial can be set. */
+export const steps = 1000
 
 type RowProps = { d: Dial; bench: Turnable; onWorking: (figure: Figure) => void }
 
@@ -43,10 +47,15 @@ export const DialRow = memo(function DialRow({ d, bench, onWorking }: RowProps) 
   const settable = d.givers.length > 0 || d.code in starts
   const at = held ?? Math.round((d.known ? d.position : 0) * steps)
   const words = d.known ? `${figureOf(d)} ${d.unit}, ${d.band}` : 'none'
+  const turnTo = (to: number) => {
+    setHeld(to)
+    turn.ask(to / steps)
+  }
   const letGo = () => {
     setHeld(undefined)
     turn.settle()
   }
+  const scale = { d, at, settable }
   return (
     <div>
       <div className="flex items-baseline justify-between gap-2">
@@ -59,41 +68,13 @@ export const DialRow = memo(function DialRow({ d, bench, onWorking }: RowProps) 
           {d.known && <span className="text-fine text-mute">{d.unit}</span>}
         </p>
       </div>
-      <Slider.Root
-        min={0}
-        max={steps}
-        step={5}
-        value={[at]}
-        disabled={!settable}
-        onValueChange={([to]) => {
-          if (to === undefined) return
-          setHeld(to)
-          turn.ask(to / steps)
-        }}
-        onValueCommit={letGo}
-        className="relative mt-0.5 flex h-6 touch-none items-center"
-      >
-        <Slider.Track className="relative flex h-4 w-full overflow-hidden rounded-md">
-          {d.bands.map((b, n) => (
-            <span
-              key={b.name}
-              style={{
-                width: `${(b.to - b.from) * 100}%`,
-                backgroundColor: `color-mix(in oklab, ${pigments[d.code]} ${Math.round(14 + (86 * n) / Math.max(1, d.bands.length - 1))}%, var(--color-glass))`,
-              }}
-            />
-          ))}
-        </Slider.Track>
-        <Slider.Thumb
-          aria-label={d.name}
-          aria-valuetext={words}
-          className={
-            d.known || settable
-              ? 'block size-6 cursor-grab rounded-full border-tray border-rim bg-enamel data-disabled:cursor-default data-disabled:opacity-60'
-              : 'hidden'
-          }
-        />
-      </Slider.Root>
+      <Late
+        part={useMarker()}
+        standIn={<Still {...scale} />}
+        whole={({ DialMarker }) => (
+          <DialMarker {...scale} name={d.name} words={words} onTurn={turnTo} onLetGo={letGo} />
+        )}
+      />
       <div className="flex text-tiny leading-tight tracking-tight text-mute" aria-hidden>
         {d.bands.map((b) => (
           <span
@@ -111,6 +92,47 @@ export const DialRow = memo(function DialRow({ d, bench, onWorking }: RowProps) 
     </div>
   )
 })
+
+export type Scale = { d: Dial; at: number; settable: boolean }
+
+/** Bands are a dial's scale, from faint to full. */
+export function Bands({ d }: { d: Dial }) {
+  return d.bands.map((b, n) => (
+    <span
+      key={b.name}
+      style={{
+        width: `${(b.to - b.from) * 100}%`,
+        backgroundColor: `color-mix(in oklab, ${pigments[d.code]} ${Math.round(14 + (86 * n) / Math.max(1, d.bands.length - 1))}%, var(--color-glass))`,
+      }}
+    />
+  ))
+}
+
+export const scaleClass = 'relative mt-0.5 flex h-6 touch-none items-center'
+export const bandsClass = 'relative flex h-4 w-full overflow-hidden rounded-md'
+
+export const markerClass = ({ d, settable }: Scale) =>
+  d.known || settable
+    ? 'block size-6 cursor-grab rounded-full border-tray border-rim bg-enamel data-disabled:cursor-default data-disabled:opacity-60'
+    : 'hidden'
+
+/** Still is the scale before its marker can be moved. */
+function Still(s: Scale) {
+  const share = s.at / steps
+  return (
+    <div className={scaleClass}>
+      <span className={bandsClass}>
+        <Bands d={s.d} />
+      </span>
+      {/* it stays within the scale at both ends, as the one does that takes its place */}
+      <span
+        style={{ left: `calc(${share} * (100% - 1.5rem))` }}
+        data-disabled={s.settable ? undefined : ''}
+        className={classes('absolute', markerClass(s))}
+      />
+    </div>
+  )
+}
 
 /** GivenBy lets the cook choose which line gives for the dial. */
 function GivenBy({ d, give, onGive }: { d: Dial; give: string; onGive: (key: string) => void }) {

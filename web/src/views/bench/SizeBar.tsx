@@ -1,16 +1,13 @@
-import { Popover } from 'radix-ui'
-import { useState } from 'react'
-import { Recipe as limits } from '../../api/limits'
+import { cloneElement, useState } from 'react'
 import type { Recipe, Reckoning } from '../../api/schema'
 import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { classes } from '../../ui/classes'
 import { ErrorText } from '../../ui/Field'
 import { toWhole } from '../../ui/format'
-import { NumberField } from '../../ui/NumberField'
+import { Late, late, useAsked } from '../../ui/late'
 import { accepts, asMeasure } from '../../ui/number'
 import { ToggleGroup } from '../../ui/ToggleGroup'
-import { ActButton, Typing } from '../../ui/Typing'
 import { shownUnit, toShown } from '../../ui/units'
 import type { BenchDraft } from './useDraft'
 
@@ -49,10 +46,28 @@ export function SizeBar({ bench, reckoning: r, error, onWriteAtSize }: Props) {
           chosen={String(factor)}
           onToggle={(v) => (v === '1' ? size('', 0) : size('times', Number(v)))}
         />
-        <MoreWays bench={bench} reckoning={r} onSize={size} onWriteAtSize={onWriteAtSize} />
+        <More bench={bench} reckoning={r} onSize={size} onWriteAtSize={onWriteAtSize} />
       </div>
       <ErrorText id="size-error">{error}</ErrorText>
     </fieldset>
+  )
+}
+
+const useWays = late(() => import('./MoreWays'))
+
+/** More are the rarer ways to set a size. */
+function More(p: MoreProps) {
+  const [asked, ask] = useAsked()
+  const by = p.bench.draft.recipe.sizeBy
+  const trigger = (
+    <Button className={['base', 'bottles', 'days'].includes(by) ? '!bg-linen' : ''}>{copy.bench.more}</Button>
+  )
+  return (
+    <Late
+      part={useWays()}
+      standIn={cloneElement(trigger, { 'aria-haspopup': 'dialog', 'aria-expanded': false, onClick: ask })}
+      whole={({ MoreWays }) => <MoreWays {...p} trigger={trigger} opened={asked} />}
+    />
   )
 }
 
@@ -68,10 +83,17 @@ type InputProps = {
   onSize: (by: Recipe['sizeBy'], value: number) => void
 }
 
+export type MoreProps = {
+  bench: BenchDraft
+  reckoning?: Reckoning
+  onSize: InputProps['onSize']
+  onWriteAtSize: () => void
+}
+
 /** What a batch can be sized to; the core has the same limits. */
 const least = 0.1
 const most = 100_000
-const sized = { minimum: least, maximum: most }
+export const sized = { minimum: least, maximum: most }
 
 /** SizeInput shows the figure as it is, and takes one typed. */
 function SizeInput({ label, unit, by, shown, bench, onSize }: InputProps) {
@@ -110,108 +132,5 @@ function SizeInput({ label, unit, by, shown, bench, onSize }: InputProps) {
         </span>
       )}
     </label>
-  )
-}
-
-type MoreProps = { bench: BenchDraft; reckoning?: Reckoning; onSize: InputProps['onSize']; onWriteAtSize: () => void }
-
-function MoreWays({ bench, reckoning: r, onSize, onWriteAtSize }: MoreProps) {
-  const { recipe } = bench.draft
-  return (
-    <Popover.Root>
-      <Popover.Trigger asChild>
-        <Button className={['base', 'bottles', 'days'].includes(recipe.sizeBy) ? '!bg-linen' : ''}>
-          {copy.bench.more}
-        </Button>
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          align="end"
-          sideOffset={6}
-          collisionPadding={8}
-          aria-label={copy.bench.moreWaysToSetThe}
-          className="z-40 grid w-72 gap-4 rounded-tray border-tray border-rim bg-enamel p-4 text-ink shadow-lg"
-        >
-          <NumberField
-            label={copy.bench.baseOnHand}
-            unit="g"
-            limit={sized}
-            hint={copy.bench.usesAllOfItAnd}
-            value={recipe.sizeBy === 'base' ? recipe.sizeValue : undefined}
-            onNumber={(v) => onSize('base', v)}
-          />
-          <NumberField
-            label={copy.bench.servingSize}
-            unit="mL"
-            hint={copy.bench.emptyForUsualSize}
-            value={recipe.servingML || undefined}
-            limit={limits.servingML}
-            onNumber={(v) => bench.setRecipe({ servingML: v }, 'servingML')}
-            onEmpty={() => bench.setRecipe({ servingML: 0 }, 'servingML')}
-          />
-          <Together
-            labels={[copy.bench.bottlesToFill, copy.bench.ofSize]}
-            units={['bottles', 'mL']}
-            values={recipe.sizeBy === 'bottles' ? [recipe.sizeValue, recipe.sizeEach] : [2, 400]}
-            set={recipe.sizeBy === 'bottles'}
-            onSet={([count, each]) => bench.setRecipe({ sizeBy: 'bottles', sizeValue: count, sizeEach: each })}
-          />
-          <Together
-            labels={[copy.bench.days, copy.bench.cupsADay, copy.bench.aCupIs]}
-            units={['days', 'cups', 'mL']}
-            values={
-              recipe.sizeBy === 'days'
-                ? [recipe.sizeValue, recipe.perDay, recipe.sizeEach || r?.servingML || 30]
-                : [3, 2, r?.servingML ?? 30]
-            }
-            set={recipe.sizeBy === 'days'}
-            onSet={([count, perDay, each]) =>
-              bench.setRecipe({ sizeBy: 'days', sizeValue: count, perDay, sizeEach: each })
-            }
-          />
-          <Button disabled={recipe.sizeBy === ''} onClick={onWriteAtSize}>
-            {copy.bench.saveAmountsAtThisSize}
-          </Button>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
-  )
-}
-
-type TogetherProps = {
-  labels: string[]
-  units: string[]
-  values: number[]
-  set: boolean
-  onSet: (values: number[]) => void
-}
-
-/** Together are numbers that size the batch only all at once. */
-function Together({ labels, units, values, set, onSet }: TogetherProps) {
-  const [now, setNow] = useState(values)
-  return (
-    <Typing>
-      <div className="grid gap-2">
-        <div className="flex gap-2">
-          {labels.map((label, n) => (
-            <NumberField
-              key={label}
-              label={label}
-              unit={units[n] === 'mL' ? 'mL' : undefined}
-              limit={sized}
-              value={now[n]}
-              onNumber={(v) => {
-                const next = now.map((old, m) => (m === n ? v : old))
-                setNow(next)
-                if (set) onSet(next)
-              }}
-            />
-          ))}
-        </div>
-        <ActButton aria-pressed={set} primary={set} onClick={() => onSet(now)}>
-          {copy.bench.setSizeBy(copy.bench.sizeUnits[units[0] ?? ''] ?? '')}
-        </ActButton>
-      </div>
-    </Typing>
   )
 }

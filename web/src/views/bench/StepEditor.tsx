@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { ProcessStep, StepChange } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Button } from '../../ui/Button'
 import { Check } from '../../ui/Check'
 import { Field } from '../../ui/Field'

@@ -1,6 +1,6 @@
 import { query } from '../../api/client'
 import type { ToShow, Working, WorkingPart } from '../../api/schema'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Dialog } from '../../ui/Dialog'
 import { toThreeFigures } from '../../ui/format'
 import { Notice } from '../../ui/Notice'

@@ -1,5 +1,5 @@
 import { useKitchen } from '../../api/hooks'
-import { copy } from '../../copy'
+import { copy } from '../../copy/more'
 import { Tray } from '../../ui/Tray'
 import { Devices } from './Devices'
 import { Everything } from './Everything'

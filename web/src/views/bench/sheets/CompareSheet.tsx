@@ -1,4 +1,4 @@
-import { copy } from '../../../copy'
+import { copy } from '../../../copy/more'
 import { Sheet } from '../../../ui/Dialog'
 import { CompareTwo } from '../../compare/CompareTwo'
 import type { BenchDraft } from '../useDraft'

@@ -1,6 +1,6 @@
 import { Link } from 'wouter'
 import { answer, api } from '../../../api/client'
-import { copy } from '../../../copy'
+import { copy } from '../../../copy/more'
 import { Button } from '../../../ui/Button'
 import { Sheet } from '../../../ui/Dialog'
 import { TextArea } from '../../../ui/TextArea'

@@ -1,7 +1,7 @@
 import { answer, api } from '../../../api/client'
 import { useSuggestions } from '../../../api/hooks'
 import { ToBlend as blendLimits, ToLetDown as limits } from '../../../api/limits'
-import { copy } from '../../../copy'
+import { copy } from '../../../copy/more'
 import { Combobox } from '../../../ui/Combobox'
 import { Sheet } from '../../../ui/Dialog'
 import { ErrorText } from '../../../ui/Field'

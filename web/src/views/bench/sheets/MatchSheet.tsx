@@ -1,6 +1,6 @@
 import { answer, api } from '../../../api/client'
 import { ToMatch as limits } from '../../../api/limits'
-import { copy } from '../../../copy'
+import { copy } from '../../../copy/more'
 import { Button } from '../../../ui/Button'
 import { Sheet } from '../../../ui/Dialog'
 import { ErrorText } from '../../../ui/Field'

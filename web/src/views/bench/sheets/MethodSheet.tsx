@@ -1,7 +1,7 @@
 import { Recipe as limits } from '../../../api/limits'
 import type { Recipe, Reckoning } from '../../../api/schema'
 import { heats, kinds, strainers, systems } from '../../../app/choices'
-import { copy } from '../../../copy'
+import { copy } from '../../../copy/more'
 import { Check } from '../../../ui/Check'
 import { Sheet } from '../../../ui/Dialog'
 import { toWhole } from '../../../ui/format'

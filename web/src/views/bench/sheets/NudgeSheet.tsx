@@ -1,5 +1,5 @@
 import { answer, api } from '../../../api/client'
-import { copy } from '../../../copy'
+import { copy } from '../../../copy/more'
 import { Button } from '../../../ui/Button'
 import { Sheet } from '../../../ui/Dialog'
 import { ErrorText } from '../../../ui/Field'

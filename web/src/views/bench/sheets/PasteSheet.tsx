@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react'
 import { answer, api } from '../../../api/client'
 import type { Line, PastedLine } from '../../../api/schema'
-import { copy } from '../../../copy'
+import { copy } from '../../../copy/more'
 import { Button } from '../../../ui/Button'
 import { Check } from '../../../ui/Check'
 import { Sheet } from '../../../ui/Dialog'

@@ -1,6 +1,6 @@
 import { answer, api } from '../../../api/client'
 import type { PastedLine } from '../../../api/schema'
-import { copy } from '../../../copy'
+import { copy } from '../../../copy/more'
 import { Choice, Choices } from '../../../ui/Choices'
 import { Teach } from '../Teach'
 import { explain } from './explain'

@@ -1,7 +1,7 @@
 import { answer, api } from '../../../api/client'
 import { useSuggestions } from '../../../api/hooks'
 import type { Recipe } from '../../../api/schema'
-import { copy } from '../../../copy'
+import { copy } from '../../../copy/more'
 import { Button } from '../../../ui/Button'
 import { Combobox } from '../../../ui/Combobox'
 import { Sheet } from '../../../ui/Dialog'

@@ -1,22 +1,6 @@
 import { useEffect } from 'react'
 import { type KeyBindingMap, tinykeys } from 'tinykeys'
 import { useLocation } from 'wouter'
-import { copy } from '../copy'
-import { Dialog } from '../ui/Dialog'
-
-const help = [
-  [copy.app.alt1234, copy.app.goToBenchPlanCook],
-  [copy.app.andOnADial, copy.app.changeItPageUpAnd],
-  ['/', copy.app.addAnIngredientOnThe],
-  [copy.app.and, copy.app.makeMoreOrLess],
-  ['L', copy.app.lockOrUnlockTheCurrent],
-  [copy.app.altAlt, copy.app.moveTheCurrentLineOr],
-  [copy.app.ctrlZCtrlY, copy.app.undoRedo],
-  [copy.app.spaceInCook, copy.app.markTheStepDone],
-  [copy.app.tInCook, copy.app.tareTheScale],
-  [copy.app.pAnd1To9, copy.app.pauseTheLastTimerPause],
-  ['F1', copy.app.showTheseShortcuts],
-]
 
 /** isTyping tells whether a key goes into a text field. */
 export const isTyping = (e: KeyboardEvent) =>
@@ -55,19 +39,4 @@ export function useViewKeys(onHelp: () => void) {
     run()
   }
   useKeys({ F1: does(onHelp), ...Object.fromEntries(views.map(([key, to]) => [key, does(() => go(to))])) })
-}
-
-export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
-  return (
-    <Dialog open={open} onClose={onClose} title={copy.app.keyboardShortcuts}>
-      <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-2">
-        {help.map(([keys, does]) => (
-          <div key={keys} className="contents">
-            <dt className="font-bold">{keys}</dt>
-            <dd>{does}</dd>
-          </div>
-        ))}
-      </dl>
-    </Dialog>
-  )
 }
