@@ -319,6 +319,7 @@ func (p *page) mouse(kind input.DispatchMouseEventType, x, y float64) {
 // dial is what the named dial says it stands at.
 func (p *page) dial(name string) string {
 	p.t.Helper()
+	p.until("the marker of "+name, func() bool { return evaluate[string](p, "valueText", name) != "" })
 	return evaluate[string](p, "valueText", name)
 }
 

@@ -29,3 +29,9 @@ function reachedFrom(start: string, modules: Modules) {
   }
   return reached
 }
+
+/**
+ * inWords keeps apart what the words of every language need: where the page waits for another language's before it
+ * runs, those may not wait for the page.
+ */
+export const inWords = /src\/copy\/said/

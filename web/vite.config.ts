@@ -2,7 +2,7 @@ import tailwindcss from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
 import { defineConfig } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
-import { inFirstLoad } from './firstLoad'
+import { inFirstLoad, inWords } from './firstLoad'
 import { packed } from './packed'
 
 export default defineConfig({
@@ -34,7 +34,16 @@ export default defineConfig({
   build: {
     assetsInlineLimit: 0,
     chunkSizeWarningLimit: 700,
-    rolldownOptions: { output: { codeSplitting: { groups: [{ debugName: 'first', name: inFirstLoad }] } } },
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          groups: [
+            { name: 'said', test: inWords, priority: 1 },
+            { debugName: 'first', name: inFirstLoad },
+          ],
+        },
+      },
+    },
   },
   server: { proxy: { '/api': 'http://127.0.0.1:8642' } },
 })

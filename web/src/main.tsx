@@ -31,6 +31,7 @@ offline(client)
 /** How long menus and tips wait in a view that has no first figure. */
 const settleMS = 1_000
 setTimeout(settle, settleMS)
+window.addEventListener('online', settle)
 
 const root = document.getElementById('root')
 if (root) {

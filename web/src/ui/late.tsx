@@ -1,30 +1,41 @@
 import { type ReactNode, type RefObject, startTransition, useEffect, useLayoutEffect, useRef, useState } from 'react'
 
-/** What no first figure needs waits until settle is called: once one is on the page, or as soon as it is asked for. */
-export let settle: () => void
-const settled = new Promise<void>((done) => {
-  settle = done
-})
+/** What is not there yet, as what fetches it. */
+const unmet = new Set<() => void>()
 
 /**
- * late is a hook that gives a module of the page once it is there, and nothing before. It is fetched after the
- * first figures are, for all of the parts that want it at once; one that is asked for calls settle.
+ * settle has everything fetched that no first figure needs: once one is on the page, and again where something is
+ * asked for that could not be fetched then.
  */
+export const settle = () => {
+  for (const meet of unmet) meet()
+}
+
+/** late is a hook that gives a module of the page once it is there, and nothing before: what stands in stays. */
 export function late<M>(fetch: () => Promise<M>): () => M | undefined {
   let there: M | undefined
-  const fetched = settled.then(fetch).then((m) => {
-    there = m
-  })
+  const waiting = new Set<() => void>()
+  const meet = () => {
+    fetch().then(
+      (m) => {
+        there = m
+        unmet.delete(meet)
+        for (const show of waiting) show()
+      },
+      () => undefined,
+    )
+  }
+  unmet.add(meet)
   return () => {
     const [has, setHas] = useState(there !== undefined)
     useEffect(() => {
-      if (has) return
-      let gone = false
-      fetched.then(() => !gone && startTransition(() => setHas(true))).catch(() => undefined) // what stands in stays
+      const show = () => startTransition(() => setHas(true))
+      if (there) show() // it came between drawing and now
+      waiting.add(show)
       return () => {
-        gone = true
+        waiting.delete(show)
       }
-    }, [has])
+    }, [])
     return has ? there : undefined
   }
 }

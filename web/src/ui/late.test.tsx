@@ -1,0 +1,76 @@
+// @vitest-environment jsdom
+import { act, cleanup, render, screen } from '@testing-library/react'
+import { afterEach, expect, test } from 'vitest'
+import { Late, late, settle, useAsked } from './late'
+
+afterEach(cleanup)
+
+type Part = { Whole: (p: { opened: boolean }) => React.ReactNode }
+
+/** loading is a part that comes when it is told to, or does not come. */
+function loading() {
+  const asked: { come: () => void; fail: () => void }[] = []
+  const usePart = late(
+    () =>
+      new Promise<Part>((come, fail) => {
+        const Whole = ({ opened }: { opened: boolean }) => <button type="button">{opened ? 'open' : 'closed'}</button>
+        asked.push({ come: () => come({ Whole }), fail: () => fail(new TypeError('no network')) })
+      }),
+  )
+  function Menu() {
+    const [wanted, ask] = useAsked()
+    return (
+      <Late
+        part={usePart()}
+        standIn={
+          <button type="button" onClick={ask}>
+            stand-in
+          </button>
+        }
+        whole={({ Whole }) => <Whole opened={wanted} />}
+      />
+    )
+  }
+  return { Menu, asked }
+}
+
+const until = (step: () => void) => act(async () => step())
+
+test('what stands in gives way to the whole, which has the keyboard then', async () => {
+  const { Menu, asked } = loading()
+  render(<Menu />)
+  screen.getByText('stand-in').focus()
+  expect(asked).toHaveLength(0)
+  await until(settle)
+  await until(() => asked[0]?.come())
+  expect(screen.getByText('closed')).toBe(document.activeElement)
+})
+
+test('the keyboard stays away from what did not have it', async () => {
+  const { Menu, asked } = loading()
+  render(<Menu />)
+  await until(settle)
+  await until(() => asked[0]?.come())
+  expect(document.activeElement).toBe(document.body)
+})
+
+test('what is pressed before it is there opens once it is, also where it could not be fetched at first', async () => {
+  const { Menu, asked } = loading()
+  render(<Menu />)
+  await until(settle)
+  await until(() => asked[0]?.fail())
+  await until(() => screen.getByText('stand-in').click())
+  expect(asked).toHaveLength(2)
+  await until(() => asked[1]?.come())
+  screen.getByText('open')
+  await until(settle)
+  expect(asked).toHaveLength(2)
+})
+
+test('a part that is there already shows at once', async () => {
+  const { Menu, asked } = loading()
+  await until(settle)
+  await until(() => asked[0]?.come())
+  render(<Menu />)
+  screen.getByText('closed')
+})
