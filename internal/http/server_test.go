@@ -167,6 +167,7 @@ func TestAChangedDraftBecomesTheVersionThatWasMade(t *testing.T) {
 		assert.Equal(t, 1, made[0].Version)
 	}
 	d := call[bench.Drink](c, "GET", "/api/drinks/1", nil)
+	assert.Equal(t, call[bench.Reckoning](c, "POST", "/api/reckonings", bench.ToReckon{Name: d.Name, Recipe: d.Draft}), *d.Figures, "it opens with its figures")
 	assert.Equal(t, "as made", d.Versions[0].Note)
 	f := d.Draft
 	f.Lines[1].Amount = "3 cups"

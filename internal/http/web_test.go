@@ -37,3 +37,20 @@ func TestFilesGoOutAsTheyWerePacked(t *testing.T) {
 		assert.Contains(t, answer.Header.Get("Vary"), "Accept-Encoding")
 	}
 }
+
+// What a view shows first is asked for with the page: for whoever may not have it the answer is a
+// refusal, as it would be later.
+func TestAPageAsksForWhatItShowsFirst(t *testing.T) {
+	t.Parallel()
+	const kitchen = "</api/kitchen>; rel=preload; as=fetch; crossorigin"
+	fiberApp := fiber.New()
+	serveWeb(fiberApp, fstest.MapFS{"index.html": {Data: []byte("<html lang=\"en\">")}}, func() (app.SettingsNow, error) { return app.SettingsNow{}, nil })
+	for path, link := range map[string]string{
+		"/": kitchen + ", </api/drinks>; rel=preload; as=fetch; crossorigin", "/bench/12": kitchen + ", </api/drinks/12>; rel=preload; as=fetch; crossorigin",
+		"/shelf": kitchen, "/bench/-1": kitchen, "/bench/12>": kitchen, "/bench/12/card": kitchen,
+	} {
+		answer, err := fiberApp.Test(httptest.NewRequest(http.MethodGet, path, nil))
+		require.NoError(t, err)
+		assert.Equal(t, link, answer.Header.Get("Link"), path)
+	}
+}

@@ -20,6 +20,7 @@ type Drink struct {
 	Changed   time.Time      `json:"changed"`
 	Versions  []Version      `json:"versions" doc:"the newest first"`
 	IsVersion int            `json:"isVersion" doc:"the number of the newest version if the draft says the same, otherwise 0"`
+	Figures   *Reckoning     `json:"figures,omitempty" doc:"of the draft, made today, where the drink is opened"`
 }
 
 // Version is a recipe the cook kept.
@@ -95,12 +96,18 @@ func drinkName(name string) (string, error) {
 	return trimmed, nil
 }
 
+// Drink opens a drink, with its figures: a page that shows them has not to ask twice.
 func (s Service) Drink(id int64) (Drink, error) {
 	d, err := s.store.Drink(id)
 	if err != nil {
 		return Drink{}, err
 	}
-	return presentDrink(d), nil
+	out := presentDrink(d)
+	// A draft that cannot be reckoned opens all the same, and says why as it is reckoned on the page.
+	if r, err := s.Reckon(ToReckon{Name: d.Name, Recipe: d.Draft}); err == nil {
+		out.Figures = &r
+	}
+	return out, nil
 }
 
 func (s Service) RemoveDrink(id int64) (app.Nothing, error) {

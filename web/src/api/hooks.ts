@@ -11,6 +11,7 @@ import { keyOf, refresh, shelfPaths } from './keys'
 import { withBottle, withWeighed } from './patches'
 import type {
   Bottle,
+  Drink,
   Moved,
   NewBatch,
   Pantry,
@@ -58,10 +59,17 @@ export function useSetKitchen() {
   })
 }
 
+const toReckon = (name: string, recipe: Recipe, madeOn = '') => ({ name, recipe, madeOn })
+
+/** keepFigures keeps the figures that a drink was opened with, so that they are not asked for once more. */
+export function keepFigures(client: QueryClient, { name, draft, figures }: Drink) {
+  if (figures) client.setQueryData(['post', '/api/reckonings', { body: toReckon(name, draft) }], figures)
+}
+
 /** useReckoning reckons the recipe anew whenever it changes, and shows the last figures until the new ones are there; they stay where a change is refused. What did not change stays the same object, so that only what did is drawn anew. */
 export function useReckoning(name: string, recipe: Recipe, madeOn = '') {
   const last = useRef<Reckoning>(undefined)
-  const body = { name, recipe, madeOn }
+  const body = toReckon(name, recipe, madeOn)
   const reckoned = query.useQuery(
     'post',
     '/api/reckonings',

@@ -3093,6 +3093,8 @@ export interface components {
             /** Format: date-time */
             changed: string;
             draft: components["schemas"]["Recipe"];
+            /** @description of the draft, made today, where the drink is opened */
+            figures?: components["schemas"]["Reckoning"];
             /** Format: int64 */
             id: number;
             /**

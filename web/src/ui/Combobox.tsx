@@ -1,4 +1,5 @@
-import { lazy, type ReactNode, type Ref, Suspense, useLayoutEffect, useRef } from 'react'
+import type { ReactNode, Ref } from 'react'
+import { Late, late } from './late'
 
 export type ComboboxProps<Item> = {
   label: string
@@ -16,33 +17,17 @@ export type ComboboxProps<Item> = {
   inputRef?: Ref<HTMLInputElement>
 }
 
-type Taking<Item> = ComboboxProps<Item> & { takesOver: () => boolean }
-
-/** The suggestions are fetched when the first figures are on the page: until then the field is a plain one. */
-const Suggesting = lazy(() => import('./Suggesting').then((m) => ({ default: m.Suggesting }))) as unknown as <Item>(
-  p: Taking<Item>,
-) => ReactNode
+const useList = late(() => import('./Suggesting'))
 
 /** Combobox is a text input that suggests while one types. What is typed stays unless a suggestion is picked. */
 export function Combobox<Item>(p: ComboboxProps<Item>) {
-  const hadFocus = useRef(false)
-  return (
-    <Suspense fallback={<Plain {...p} onGone={(focused) => (hadFocus.current = focused)} />}>
-      <Suggesting {...p} takesOver={() => hadFocus.current} />
-    </Suspense>
-  )
+  return <Late part={useList()} standIn={<Plain {...p} />} whole={({ Suggesting }) => <Suggesting {...p} />} />
 }
 
-/** Plain is the field alone; as it goes it tells whether it had the keyboard. */
-function Plain<Item>({ onGone, ...p }: ComboboxProps<Item> & { onGone: (focused: boolean) => void }) {
-  const around = useRef<HTMLDivElement>(null)
-  const gone = useRef(onGone)
-  useLayoutEffect(() => {
-    const box = around.current
-    return () => gone.current(box?.contains(document.activeElement) ?? false)
-  }, [])
+/** Plain is the field alone, until there are suggestions to show. */
+function Plain<Item>(p: ComboboxProps<Item>) {
   return (
-    <div ref={around} className="relative min-w-0 grow">
+    <div className="relative min-w-0 grow">
       <input
         ref={p.inputRef}
         aria-label={p.label}

@@ -1,16 +1,10 @@
 import { useCombobox } from 'downshift'
-import { type KeyboardEvent, useLayoutEffect, useRef } from 'react'
+import type { KeyboardEvent } from 'react'
 import { copy } from '../copy/more'
 import type { ComboboxProps } from './Combobox'
 import { classes } from './classes'
 
-/** Suggesting is a Combobox once its suggestions can be shown; takesOver gives it the keyboard that the plain field before it had. */
-export function Suggesting<Item>({ takesOver, ...p }: ComboboxProps<Item> & { takesOver: () => boolean }) {
-  const around = useRef<HTMLDivElement>(null)
-  const begin = useRef(takesOver)
-  useLayoutEffect(() => {
-    if (begin.current()) around.current?.querySelector('input')?.focus()
-  }, [])
+export function Suggesting<Item>(p: ComboboxProps<Item>) {
   const box = useCombobox<Item>({
     items: p.items,
     inputValue: p.value,
@@ -29,7 +23,7 @@ export function Suggesting<Item>({ takesOver, ...p }: ComboboxProps<Item> & { ta
     p.onEnter?.()
   }
   return (
-    <div ref={around} className="relative min-w-0 grow">
+    <div className="relative min-w-0 grow">
       <input
         {...box.getInputProps({
           ref: p.inputRef,

@@ -3,18 +3,29 @@ import { inUnits, isMetric, language, locale } from './units'
 
 /** Writing figures and dates. Nothing here reckons: it only rounds for the eye. */
 
+/** kept makes each of what it makes once: a format takes longer to make than to use a hundred times. */
+function kept<Of extends unknown[], Made>(make: (...of: Of) => Made) {
+  const all = new Map<string, Made>()
+  const get = (...of: Of): Made => {
+    const key = JSON.stringify(of)
+    const known = all.get(key)
+    if (known !== undefined) return known
+    const made = make(...of)
+    all.set(key, made)
+    return made
+  }
+  return { get, forget: () => all.clear() }
+}
+
+const numbers = kept((options: Intl.NumberFormatOptions, of: string | undefined) => new Intl.NumberFormat(of, options))
 const number = (most: number, least = 0) =>
-  new Intl.NumberFormat(locale, { maximumFractionDigits: most, minimumFractionDigits: least })
+  numbers.get({ maximumFractionDigits: most, minimumFractionDigits: least }, locale)
 
 /** plain is number as inUnits reads it. */
 const plain = (most: number) =>
-  isMetric
-    ? number(most)
-    : new Intl.NumberFormat(language === 'es' ? 'es-ES' : 'en-GB', { maximumFractionDigits: most })
+  isMetric ? number(most) : numbers.get({ maximumFractionDigits: most }, language === 'es' ? 'es-ES' : 'en-GB')
 
-const whole = number(0)
-const tenth = number(1, 1)
-const fewFigures = new Intl.NumberFormat(locale, { maximumSignificantDigits: 2 })
+const figures = (most: number) => numbers.get({ maximumSignificantDigits: most }, locale)
 
 /** inWords joins what is listed: "a, b and c". */
 export function inWords(all: string[]): string {
@@ -22,11 +33,10 @@ export function inWords(all: string[]): string {
   return copy.ui.and(all.slice(0, -1).join(', '), all[all.length - 1] ?? '')
 }
 
-export const toWhole = (v: number) => whole.format(v)
-export const toTenth = (v: number) => tenth.format(v)
-const moreFigures = new Intl.NumberFormat(locale, { maximumSignificantDigits: 3 })
-export const toThreeFigures = (v: number) => moreFigures.format(v)
-export const toTwoFigures = (v: number) => fewFigures.format(v)
+export const toWhole = (v: number) => number(0).format(v)
+export const toTenth = (v: number) => number(1, 1).format(v)
+export const toThreeFigures = (v: number) => figures(3).format(v)
+export const toTwoFigures = (v: number) => figures(2).format(v)
 
 /** toMillilitres writes 733 mL, and 1.5 L from a litre on. */
 export function toMillilitres(ml: number): string {
@@ -49,7 +59,7 @@ export function toGrams(g: number): string {
 /** toMoney writes an amount in the kitchen's currency. */
 export function toMoney(v: number, currency: string): string {
   try {
-    return new Intl.NumberFormat(locale, { style: 'currency', currency }).format(v)
+    return numbers.get({ style: 'currency', currency }, locale).format(v)
   } catch {
     return `${number(2, 2).format(v)} ${currency}` // a currency the browser does not know
   }
@@ -61,24 +71,19 @@ export const toFixed = (v: number, decimals: number) => number(decimals, decimal
 /** zone is the kitchen's time zone; the browser's while it is not known. */
 let zone: string | undefined
 
-const formats = new Map<string, Intl.DateTimeFormat>()
+const clocks = kept(
+  (options: Intl.DateTimeFormatOptions, of: string | undefined, inZone: boolean) =>
+    new Intl.DateTimeFormat(of, inZone ? { ...options, timeZone: zone } : options),
+)
 
 /** setZone has all times written by the clock of a time zone. */
 export function setZone(timeZone: string | undefined) {
   if ((timeZone || undefined) === zone) return
   zone = timeZone || undefined
-  formats.clear()
+  clocks.forget()
 }
 
-/** format is kept, as making one takes longer than using it many times. */
-function format(options: Intl.DateTimeFormatOptions, inZone = true): Intl.DateTimeFormat {
-  const key = JSON.stringify([options, inZone])
-  const known = formats.get(key)
-  if (known) return known
-  const made = new Intl.DateTimeFormat(locale, inZone ? { ...options, timeZone: zone } : options)
-  formats.set(key, made)
-  return made
-}
+const format = (options: Intl.DateTimeFormatOptions, inZone = true) => clocks.get(options, locale, inZone)
 
 const day = { weekday: 'short', day: 'numeric' } as const
 const dayAndMonth = { weekday: 'short', day: 'numeric', month: 'short' } as const
@@ -100,7 +105,7 @@ export const toDayAndClock = (iso: string | Date) => `${format(day).format(new D
 
 /** hoursFromMidnight are those on the kitchen's clock at a moment, with minutes as their part. */
 export function hoursFromMidnight(at: Date): number {
-  const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone }).format(at)
+  const clock = clocks.get({ hour: '2-digit', minute: '2-digit' }, 'en-GB', true).format(at)
   const [h = 0, m = 0] = clock.split(':').map(Number)
   return h + m / 60
 }

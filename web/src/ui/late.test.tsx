@@ -46,6 +46,22 @@ test('what stands in gives way to the whole, which has the keyboard then', async
   expect(screen.getByText('closed')).toBe(document.activeElement)
 })
 
+test('a field is typed on where the caret stood', async () => {
+  let come: (m: { Field: () => React.ReactNode }) => void = () => undefined
+  const useField = late(() => new Promise<{ Field: () => React.ReactNode }>((done) => (come = done)))
+  const Field = () => <input aria-label="name" defaultValue="maple" />
+  const Name = () => <Late part={useField()} standIn={<Field />} whole={(m) => <m.Field />} />
+  render(<Name />)
+  const before = screen.getByRole<HTMLInputElement>('textbox')
+  before.focus()
+  before.setSelectionRange(2, 3)
+  await until(settle)
+  await until(() => come({ Field }))
+  const after = screen.getByRole<HTMLInputElement>('textbox')
+  expect(after).not.toBe(before)
+  expect([document.activeElement, after.selectionStart, after.selectionEnd]).toEqual([after, 2, 3])
+})
+
 test('the keyboard stays away from what did not have it', async () => {
   const { Menu, asked } = loading()
   render(<Menu />)

@@ -44,21 +44,27 @@ type Props<M> = { part: M | undefined; standIn: ReactNode; whole: (part: M) => R
 
 /** Late shows what stands in until a part is there; whatever had the keyboard then has it in the whole of it too. */
 export function Late<M>({ part, standIn, whole }: Props<M>) {
-  const hadKeyboard = useRef(false)
-  if (!part) return <Leaving hadKeyboard={hadKeyboard}>{standIn}</Leaving>
-  return <Arriving hadKeyboard={hadKeyboard}>{whole(part)}</Arriving>
+  const keyboard = useRef<Caret>(undefined)
+  if (!part) return <Leaving keyboard={keyboard}>{standIn}</Leaving>
+  return <Arriving keyboard={keyboard}>{whole(part)}</Arriving>
 }
 
-type BoxProps = { hadKeyboard: RefObject<boolean>; children: ReactNode }
+/** Caret is where the keyboard was: in a field between two letters, on a button nowhere in particular. */
+type Caret = { from: number | null; to: number | null } | undefined
 
-function Leaving({ hadKeyboard, children }: BoxProps) {
+type BoxProps = { keyboard: RefObject<Caret>; children: ReactNode }
+
+function Leaving({ keyboard, children }: BoxProps) {
   const box = useRef<HTMLSpanElement>(null)
   useLayoutEffect(() => {
     const here = box.current
     return () => {
-      hadKeyboard.current = here?.contains(document.activeElement) ?? false
+      const at = document.activeElement
+      if (!here?.contains(at)) return
+      keyboard.current =
+        at instanceof HTMLInputElement ? { from: at.selectionStart, to: at.selectionEnd } : { from: null, to: null }
     }
-  }, [hadKeyboard])
+  }, [keyboard])
   return (
     <span ref={box} className="contents">
       {children}
@@ -66,11 +72,14 @@ function Leaving({ hadKeyboard, children }: BoxProps) {
   )
 }
 
-function Arriving({ hadKeyboard, children }: BoxProps) {
+function Arriving({ keyboard, children }: BoxProps) {
   const box = useRef<HTMLSpanElement>(null)
   useLayoutEffect(() => {
-    if (hadKeyboard.current) box.current?.querySelector<HTMLElement>('button, input')?.focus()
-  }, [hadKeyboard])
+    const caret = keyboard.current
+    const to = caret && box.current?.querySelector<HTMLElement>('button, input')
+    to?.focus()
+    if (to instanceof HTMLInputElement) to.setSelectionRange(caret?.from ?? null, caret?.to ?? null)
+  }, [keyboard])
   return (
     <span ref={box} className="contents">
       {children}

@@ -1,8 +1,8 @@
-import { useQuery } from '@tanstack/react-query'
+import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { lazy, memo, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { Redirect, useLocation, useSearchParams } from 'wouter'
 import { answer, api, Refused } from '../../api/client'
-import { useDrinks, useKitchen, useReckoning } from '../../api/hooks'
+import { keepFigures, useDrinks, useKitchen, useReckoning } from '../../api/hooks'
 import type { Drink, Recipe, Reckoning } from '../../api/schema'
 import { strainers } from '../../app/choices'
 import { copy } from '../../copy'
@@ -49,12 +49,15 @@ export function LastDrink() {
 
 /** Bench is where a drink is recipeted. */
 export function Bench({ id }: { id: number }) {
+  const client = useQueryClient()
   const [opened, setOpened] = useState(0)
   const drink = useQuery({
     queryKey: ['drink', id, opened],
     queryFn: async () => {
       await settled(id)
-      return answer(api.GET('/api/drinks/{id}', { params: { path: { id } } }))
+      const drink = await answer(api.GET('/api/drinks/{id}', { params: { path: { id } } }))
+      keepFigures(client, drink)
+      return drink
     },
     staleTime: Number.POSITIVE_INFINITY,
     gcTime: 0,
