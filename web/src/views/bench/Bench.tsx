@@ -11,6 +11,7 @@ import { classes } from '../../ui/classes'
 import { settle } from '../../ui/late'
 import { Notice } from '../../ui/Notice'
 import { Select } from '../../ui/Select'
+import { useSteady } from '../../ui/useSteady'
 import { BenchPaper } from './BenchPaper'
 import { Dials } from './Dials'
 import { DrinksMenu, DrinkTitle } from './DrinkTitle'
@@ -23,6 +24,7 @@ import { SizeBar } from './SizeBar'
 import { Spoken } from './Spoken'
 import { Strip } from './Strip'
 import { dropBackup, settled } from './saving'
+import { useSize } from './size'
 import { useBenchKeys } from './useBenchKeys'
 import { type BenchDraft, type Edits, useDraft } from './useDraft'
 import type { Turnable } from './useTurn'
@@ -160,10 +162,15 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
   const r = reckoning.data
   const ask = useAskFirst(r)
   useSettled(r !== undefined)
-  const openWork = (of: WorkSheet) => (of === 'export' ? ask.first(() => setWork(of)) : setWork(of))
+  const openWork = useSteady((of: WorkSheet) => (of === 'export' ? ask.first(() => setWork(of)) : setWork(of)))
+  const openMethod = useSteady(() => setWork('method'))
+  const openMade = useSteady(() => ask.first(() => setSheet('made')))
+  const openDetails = useSteady(() => setSheet('details'))
+  const writeSize = useSteady(() => writeAtSize(bench))
   const refused = reckoning.error instanceof Refused ? reckoning.error : undefined
   const canAct = r?.reckoned === true && !refused
   const { kept, edits } = bench
+  const size = useSize(bench.draft.recipe)
   const backTo = useCallback(
     (number: number) => {
       const version = kept.versions.find((v) => v.number === number)
@@ -174,10 +181,10 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
   return (
     // What has no figures yet would move once they are there: it is shown with them.
     <main className={classes('flex grow flex-col gap-3 max-sm:pb-16', !r && !reckoning.error && 'invisible')}>
-      <BenchPaper bench={bench} r={r} currency={currency} />
+      <BenchPaper name={bench.draft.name} r={r} currency={currency} />
       <div className="flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
         <DrinkTitle bench={bench} onVersion={backTo} />
-        <SizeBar bench={bench} reckoning={r} error={refused?.message} onWriteAtSize={() => writeAtSize(bench)} />
+        <SizeBar size={size} edits={edits} reckoning={r} error={refused?.message} onWriteAtSize={writeSize} />
       </div>
       {bench.state.is === 'conflict' && <Conflict bench={bench} onReopen={onReopen} />}
       <div className="grid grow items-start gap-4 md:grid-cols-2 xl:grid-cols-[minmax(0,31.5rem)_minmax(0,1fr)_minmax(0,23.5rem)]">
@@ -185,7 +192,7 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
           <Lines bench={bench} reckoning={r} addRef={addRef} onSwap={setSwap} />
         </div>
         <Yield bench={bench} r={r} onWorking={setFigure} onWork={openWork} />
-        {r && <Dials r={r} bench={turnable} onDetails={() => setSheet('details')} onWorking={setFigure} />}
+        {r && <Dials r={r} bench={turnable} onDetails={openDetails} onWorking={setFigure} />}
       </div>
       <PageNotes notes={bench.draft.recipe.notes} onForget={() => bench.setRecipe({ notes: [] })} />
       {r && (
@@ -194,7 +201,7 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
           unapplied={r.unapplied}
           changes={bench.draft.recipe.process}
           edits={bench.edits}
-          onMethod={() => setWork('method')}
+          onMethod={openMethod}
         />
       )}
       <Spoken r={r} />
@@ -207,11 +214,11 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
           {copy.bench.saveVersion}
         </Button>
         <WayForward bench={bench} ready={canAct} anyway={(r?.missing.length ?? 0) > 0} first={ask.first} />
-        <Button size="small" primary disabled={!canAct} onClick={() => ask.first(() => setSheet('made'))}>
+        <Button size="small" primary disabled={!canAct} onClick={openMade}>
           {copy.bench.madeIt}
         </Button>
       </Strip>
-      <PhoneBar r={canAct ? r : undefined} onMade={() => ask.first(() => setSheet('made'))} />
+      <PhoneBar r={canAct ? r : undefined} onMade={openMade} />
       <WorkSheets
         bench={bench}
         r={r}
@@ -291,12 +298,12 @@ function useTurnable(bench: BenchDraft): Turnable {
   return useMemo(() => ({ draft, edits }), [edits])
 }
 
-function Jug({ r }: { r?: Reckoning }) {
+const Jug = memo(function Jug({ r }: { r?: Reckoning }) {
   if (!r?.reckoned) {
     return <p className="self-center px-6 text-center text-mute">{copy.bench.addABaseOrA}</p>
   }
   return <JugDrawing r={r} />
-}
+})
 
 type WaysProps = {
   strainer: Recipe['strainer']

@@ -1,16 +1,21 @@
+import { memo } from 'react'
 import type { Caution, LineFigure, Reckoning } from '../../api/schema'
 import { copy } from '../../copy'
 import { toGrams, toMillilitres, toMoney, toRange, toTenth, toThreeFigures, toWhole } from '../../ui/format'
 import { Paper, PaperList, PaperTable } from '../../ui/Paper'
 import { figureOf } from './DialRow'
-import type { BenchDraft } from './useDraft'
+
+type Props = { name: string; r?: Reckoning; currency: string }
 
 /** BenchPaper is the drink as it stands on the Bench: what goes in, the figures, how it is made, and what to take care of. */
-export function BenchPaper({ bench, r, currency }: { bench: BenchDraft; r?: Reckoning; currency: string }) {
+export const BenchPaper = memo(function BenchPaper({ name, r, currency }: Props) {
   if (!r?.reckoned) return null
-  const name = bench.draft.name || copy.bench.nameThisDrink
   return (
-    <Paper title={name} intro={copy.bench.paperYield(toMillilitres(r.drinkML), toRange(r.lowML, r.highML))} onePage>
+    <Paper
+      title={name || copy.bench.nameThisDrink}
+      intro={copy.bench.paperYield(toMillilitres(r.drinkML), toRange(r.lowML, r.highML))}
+      onePage
+    >
       {() => (
         <>
           <PaperTable
@@ -24,7 +29,7 @@ export function BenchPaper({ bench, r, currency }: { bench: BenchDraft; r?: Reck
       )}
     </Paper>
   )
-}
+})
 
 const lineCells = (l: LineFigure) => [l.kitchen || l.amount, l.name || l.error, l.massG ? toGrams(l.massG) : '']
 

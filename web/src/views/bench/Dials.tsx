@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import type { Dial, Reckoning } from '../../api/schema'
 import { copy } from '../../copy'
 import { Notice } from '../../ui/Notice'
@@ -11,7 +12,7 @@ import type { Figure } from './WorkingDialog'
 type Props = { r: Reckoning; bench: Turnable; onDetails: () => void; onWorking: (figure: Figure) => void }
 
 /** Dials show sweetness, fat, strength, spice and keeping on their scales; all but keeping can be set. */
-export function Dials({ r, bench, onDetails, onWorking }: Props) {
+export const Dials = memo(function Dials({ r, bench, onDetails, onWorking }: Props) {
   const raised = r.cautions.filter((c) => c.raised)
   const unsettled = r.lines.some((l) => l.errorField === 'ingredient')
   const others = r.cautions.length - raised.length
@@ -42,7 +43,7 @@ export function Dials({ r, bench, onDetails, onWorking }: Props) {
       </div>
     </Tray>
   )
-}
+})
 
 /** NotFor says whom the drink is not for, and why. */
 function NotFor({ r }: { r: Reckoning }) {

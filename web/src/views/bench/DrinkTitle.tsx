@@ -28,12 +28,7 @@ export function DrinkTitle({ bench, onVersion }: { bench: BenchDraft; onVersion:
           />
         </h1>
         <DrinksMenu id={bench.kept.id} />
-        <IconButton label={copy.bench.undo} disabled={!bench.undo} onClick={bench.undo}>
-          <Undo2 size={20} aria-hidden />
-        </IconButton>
-        <IconButton label={copy.bench.redo} disabled={!bench.redo} onClick={bench.redo}>
-          <Redo2 size={20} aria-hidden />
-        </IconButton>
+        <Steps undo={bench.undo} redo={bench.redo} />
       </div>
       <p className="flex flex-wrap items-center gap-x-2 text-mute">
         <Versions kept={bench.kept} onVersion={onVersion} />
@@ -43,6 +38,20 @@ export function DrinkTitle({ bench, onVersion }: { bench: BenchDraft; onVersion:
     </div>
   )
 }
+
+/** Steps go back and forth through what was changed. */
+const Steps = memo(function Steps({ undo, redo }: Pick<BenchDraft, 'undo' | 'redo'>) {
+  return (
+    <>
+      <IconButton label={copy.bench.undo} disabled={!undo} onClick={undo}>
+        <Undo2 size={20} aria-hidden />
+      </IconButton>
+      <IconButton label={copy.bench.redo} disabled={!redo} onClick={redo}>
+        <Redo2 size={20} aria-hidden />
+      </IconButton>
+    </>
+  )
+})
 
 function saveWords(s: SaveState): string {
   switch (s.is) {

@@ -10,8 +10,7 @@ import { type MoreProps, sized } from './SizeBar'
 type Props = MoreProps & { trigger: ReactNode; opened: boolean }
 
 /** MoreWays are the rarer ways to set a size: base on hand, bottles to fill, days it is to last. */
-export function MoreWays({ bench, reckoning: r, onSize, onWriteAtSize, trigger, opened }: Props) {
-  const { recipe } = bench.draft
+export function MoreWays({ size, edits, reckoning: r, onSize, onWriteAtSize, trigger, opened }: Props) {
   return (
     <Popover.Root defaultOpen={opened}>
       <Popover.Trigger asChild>{trigger}</Popover.Trigger>
@@ -28,39 +27,39 @@ export function MoreWays({ bench, reckoning: r, onSize, onWriteAtSize, trigger, 
             unit="g"
             limit={sized}
             hint={copy.bench.usesAllOfItAnd}
-            value={recipe.sizeBy === 'base' ? recipe.sizeValue : undefined}
+            value={size.sizeBy === 'base' ? size.sizeValue : undefined}
             onNumber={(v) => onSize('base', v)}
           />
           <NumberField
             label={copy.bench.servingSize}
             unit="mL"
             hint={copy.bench.emptyForUsualSize}
-            value={recipe.servingML || undefined}
+            value={size.servingML || undefined}
             limit={limits.servingML}
-            onNumber={(v) => bench.setRecipe({ servingML: v }, 'servingML')}
-            onEmpty={() => bench.setRecipe({ servingML: 0 }, 'servingML')}
+            onNumber={(v) => edits.setRecipe({ servingML: v }, 'servingML')}
+            onEmpty={() => edits.setRecipe({ servingML: 0 }, 'servingML')}
           />
           <Together
             labels={[copy.bench.bottlesToFill, copy.bench.ofSize]}
             units={['bottles', 'mL']}
-            values={recipe.sizeBy === 'bottles' ? [recipe.sizeValue, recipe.sizeEach] : [2, 400]}
-            set={recipe.sizeBy === 'bottles'}
-            onSet={([count, each]) => bench.setRecipe({ sizeBy: 'bottles', sizeValue: count, sizeEach: each })}
+            values={size.sizeBy === 'bottles' ? [size.sizeValue, size.sizeEach] : [2, 400]}
+            set={size.sizeBy === 'bottles'}
+            onSet={([count, each]) => edits.setRecipe({ sizeBy: 'bottles', sizeValue: count, sizeEach: each })}
           />
           <Together
             labels={[copy.bench.days, copy.bench.cupsADay, copy.bench.aCupIs]}
             units={['days', 'cups', 'mL']}
             values={
-              recipe.sizeBy === 'days'
-                ? [recipe.sizeValue, recipe.perDay, recipe.sizeEach || r?.servingML || 30]
+              size.sizeBy === 'days'
+                ? [size.sizeValue, size.perDay, size.sizeEach || r?.servingML || 30]
                 : [3, 2, r?.servingML ?? 30]
             }
-            set={recipe.sizeBy === 'days'}
+            set={size.sizeBy === 'days'}
             onSet={([count, perDay, each]) =>
-              bench.setRecipe({ sizeBy: 'days', sizeValue: count, perDay, sizeEach: each })
+              edits.setRecipe({ sizeBy: 'days', sizeValue: count, perDay, sizeEach: each })
             }
           />
-          <Button disabled={recipe.sizeBy === ''} onClick={onWriteAtSize}>
+          <Button disabled={size.sizeBy === ''} onClick={onWriteAtSize}>
             {copy.bench.saveAmountsAtThisSize}
           </Button>
         </Popover.Content>

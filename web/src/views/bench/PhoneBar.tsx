@@ -1,10 +1,11 @@
+import { memo } from 'react'
 import type { Reckoning } from '../../api/schema'
 import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { toMillilitres, toTenth } from '../../ui/format'
 
 /** PhoneBar keeps the figures that one turns dials by in sight on a phone, above the views. */
-export function PhoneBar({ r, onMade }: { r?: Reckoning; onMade: () => void }) {
+export const PhoneBar = memo(function PhoneBar({ r, onMade }: { r?: Reckoning; onMade: () => void }) {
   if (!r?.reckoned) return null
   const fat = r.dials.find((d) => d.code === 'fat')
   return (
@@ -21,7 +22,7 @@ export function PhoneBar({ r, onMade }: { r?: Reckoning; onMade: () => void }) {
       </Button>
     </section>
   )
-}
+})
 
 function Short({ value, words }: { value: string; words: string }) {
   return (

@@ -4,14 +4,15 @@ import { expect, test, vi } from 'vitest'
 import type { Recipe, Reckoning } from '../../api/schema'
 import { shown } from '../../testing'
 import { SizeBar } from './SizeBar'
-import type { BenchDraft } from './useDraft'
+import type { Size } from './size'
 
 const opened = (recipe: Partial<Recipe> = {}) => {
   const setRecipe = vi.fn()
-  const draft = { recipe: { sizeBy: '', sizeValue: 0, sizeEach: 0, servingML: 0, ...recipe } }
+  const size = { sizeBy: '', sizeValue: 0, sizeEach: 0, perDay: 0, servingML: 0, ...recipe } as Size
   const at = shown(
     <SizeBar
-      bench={{ draft, setRecipe } as unknown as BenchDraft}
+      size={size}
+      edits={{ setRecipe }}
       reckoning={{ drinkML: 812.4, servings: 27 } as Reckoning}
       onWriteAtSize={() => {}}
     />,

@@ -1,4 +1,4 @@
-import { cloneElement, useState } from 'react'
+import { cloneElement, memo, useState } from 'react'
 import type { Recipe, Reckoning } from '../../api/schema'
 import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
@@ -9,9 +9,16 @@ import { Late, late, useAsked } from '../../ui/late'
 import { accepts, asMeasure } from '../../ui/number'
 import { ToggleGroup } from '../../ui/ToggleGroup'
 import { shownUnit, toShown } from '../../ui/units'
-import type { BenchDraft } from './useDraft'
+import type { Size } from './size'
+import type { Edits } from './useDraft'
 
-type Props = { bench: BenchDraft; reckoning?: Reckoning; error?: string; onWriteAtSize: () => void }
+type Props = {
+  size: Size
+  edits: Pick<Edits, 'setRecipe'>
+  reckoning?: Reckoning
+  error?: string
+  onWriteAtSize: () => void
+}
 
 const times = [
   { value: 0.5, label: '×½' },
@@ -21,44 +28,44 @@ const times = [
 ]
 
 /** SizeBar sets how much is made: by volume, servings, base on hand or a factor. */
-export function SizeBar({ bench, reckoning: r, error, onWriteAtSize }: Props) {
-  const { sizeBy, sizeValue } = bench.draft.recipe
-  const size = (by: Recipe['sizeBy'], value: number) => bench.setRecipe({ sizeBy: by, sizeValue: value }, `size-${by}`)
+export const SizeBar = memo(function SizeBar({ size, edits, reckoning: r, error, onWriteAtSize }: Props) {
+  const { sizeBy, sizeValue } = size
+  const set = (by: Recipe['sizeBy'], value: number) => edits.setRecipe({ sizeBy: by, sizeValue: value }, `size-${by}`)
   const factor = sizeBy === '' ? 1 : sizeBy === 'times' ? sizeValue : undefined
   return (
     <fieldset className="max-w-full">
       <legend className="sr-only">{copy.bench.batchSize}</legend>
       <div className="flex flex-wrap items-center gap-2">
         <span className="text-mute">{copy.bench.make}</span>
-        <SizeInput label={copy.bench.volume} unit="mL" by="volume" shown={r?.drinkML} bench={bench} onSize={size} />
+        <SizeInput label={copy.bench.volume} unit="mL" by="volume" shown={r?.drinkML} size={size} onSize={set} />
         <span className="text-mute">{copy.bench.makeFor}</span>
         <SizeInput
           label={copy.bench.servings}
           unit={copy.bench.servingsUnit}
           by="servings"
           shown={r?.servings}
-          bench={bench}
-          onSize={size}
+          size={size}
+          onSize={set}
         />
         <ToggleGroup
           label={copy.bench.batchSize}
           choices={times.map((t) => ({ value: String(t.value), label: t.label }))}
           chosen={String(factor)}
-          onToggle={(v) => (v === '1' ? size('', 0) : size('times', Number(v)))}
+          onToggle={(v) => (v === '1' ? set('', 0) : set('times', Number(v)))}
         />
-        <More bench={bench} reckoning={r} onSize={size} onWriteAtSize={onWriteAtSize} />
+        <More size={size} edits={edits} reckoning={r} onSize={set} onWriteAtSize={onWriteAtSize} />
       </div>
       <ErrorText id="size-error">{error}</ErrorText>
     </fieldset>
   )
-}
+})
 
 const useWays = late(() => import('./MoreWays'))
 
 /** More are the rarer ways to set a size. */
 function More(p: MoreProps) {
   const [asked, ask] = useAsked()
-  const by = p.bench.draft.recipe.sizeBy
+  const by = p.size.sizeBy
   const trigger = (
     <Button className={['base', 'bottles', 'days'].includes(by) ? '!bg-linen' : ''}>{copy.bench.more}</Button>
   )
@@ -79,12 +86,13 @@ type InputProps = {
   unit: string
   by: 'volume' | 'servings' | 'base'
   shown?: number
-  bench: BenchDraft
+  size: Size
   onSize: (by: Recipe['sizeBy'], value: number) => void
 }
 
 export type MoreProps = {
-  bench: BenchDraft
+  size: Size
+  edits: Pick<Edits, 'setRecipe'>
   reckoning?: Reckoning
   onSize: InputProps['onSize']
   onWriteAtSize: () => void
@@ -96,8 +104,8 @@ const most = 100_000
 export const sized = { minimum: least, maximum: most }
 
 /** SizeInput shows the figure as it is, and takes one typed. */
-function SizeInput({ label, unit, by, shown, bench, onSize }: InputProps) {
-  const { sizeBy, sizeValue } = bench.draft.recipe
+function SizeInput({ label, unit, by, shown, size, onSize }: InputProps) {
+  const { sizeBy, sizeValue } = size
   const [typed, setTyped] = useState<string>()
   const figure = sizeBy === by ? sizeValue : shown
   const text = typed ?? (figure === undefined ? '' : shortNumber(toShown(figure, unit)))

@@ -11,6 +11,7 @@ export function useDraft(drink: Drink) {
   const [state, setState] = useState<SaveState>({ is: opened.clash ? 'conflict' : 'saved' })
   const [saver] = useState(() => new Saver(drink.id, drink.revision, opened, { onState: setState, onSaved: setKept }))
   const edits = useMemo(() => editsOf(change), [])
+  const [steps] = useState({ undo: () => change({ type: 'undo' }), redo: () => change({ type: 'redo' }) })
   const { now } = history
 
   useEffect(() => saver.begin(), [saver])
@@ -24,8 +25,8 @@ export function useDraft(drink: Drink) {
     setKept,
     state,
     saver,
-    undo: history.past.length > 0 ? () => change({ type: 'undo' }) : undefined,
-    redo: history.future.length > 0 ? () => change({ type: 'redo' }) : undefined,
+    undo: history.past.length > 0 ? steps.undo : undefined,
+    redo: history.future.length > 0 ? steps.redo : undefined,
   }
 }
 
