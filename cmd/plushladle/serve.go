@@ -18,6 +18,7 @@ import (
 
 	"github.com/gofiber/fiber/v3"
 
+	"plushladle/core/ingredient"
 	"plushladle/internal/demo"
 	"plushladle/internal/store"
 	"plushladle/web"
@@ -140,6 +141,7 @@ func open(name string, flags listenFlag, data string, begin begin, s streams) in
 	address := flags.Listen
 	log := slog.New(slog.NewTextHandler(s.err, nil))
 	slog.SetDefault(log)
+	go ingredient.Standard() // is read while the kitchen's file is opened
 	kitchen, err := store.Open(data, time.Now)
 	if err != nil {
 		return s.refuse(name, err)
