@@ -3,7 +3,6 @@ package reading_test
 import (
 	"encoding/json"
 	"fmt"
-	"maps"
 	"os"
 	"regexp"
 	"slices"
@@ -145,44 +144,8 @@ func ownLine(t *testing.T, cells []string) want {
 	return w
 }
 
-// table counts verdicts by category.
-type table map[string][3]int
-
-func (c table) sum() (all [3]int) {
-	for _, row := range c {
-		for v, n := range row {
-			all[v] += n
-		}
-	}
-	return all
-}
-
-func (c table) String() string {
-	var b strings.Builder
-	fmt.Fprintf(&b, "%-16s %6s %9s %6s\n", "", "right", "declined", "wrong")
-	for _, category := range slices.Sorted(maps.Keys(c)) {
-		fmt.Fprintf(&b, "%-16s %6d %9d %6d\n", category, c[category][right], c[category][declined], c[category][wrong])
-	}
-	return b.String()
-}
-
-// tallied reads every line and logs those that are not right.
-func tallied(t *testing.T, lines []want) table {
-	counts := table{}
-	for _, w := range lines {
-		v, told := judge(reading.Standard(), w)
-		row := counts[w.Category]
-		row[v]++
-		counts[w.Category] = row
-		if v != right {
-			t.Logf("%s: %q read as %s", []string{"", "declined", "wrong"}[v], w.Line, told)
-		}
-	}
-	return counts
-}
-
-// The goals for lines that can be read: 97 in a hundred right, and no more than one in
-// two hundred read as something else and not asked about.
+// Every line of the reference and of our own means what the cook meant; a share that may be wrong
+// would let a line go that was read before.
 func TestLinesAreReadAsTheCookMeantThem(t *testing.T) {
 	t.Parallel()
 	text, err := os.ReadFile("testdata/reference.json")
@@ -190,14 +153,10 @@ func TestLinesAreReadAsTheCookMeantThem(t *testing.T) {
 	var reference []want
 	require.NoError(t, json.Unmarshal(text, &reference))
 	known, aside := ownLines(t)
-	for _, set := range []struct {
-		name  string
-		lines []want
-	}{{"reference", reference}, {"own", known}, {"own, kept aside", aside}} {
-		all := tallied(t, set.lines)
-		t.Logf("%s\n%s", set.name, all)
-		total := all.sum()
-		assert.GreaterOrEqual(t, float64(total[right]), .97*float64(len(set.lines)), set.name)
-		assert.LessOrEqual(t, float64(total[wrong]), .005*float64(len(set.lines)), set.name)
+	for name, lines := range map[string][]want{"reference": reference, "own": known, "own, kept aside": aside} {
+		for _, w := range lines {
+			v, told := judge(reading.Standard(), w)
+			assert.Equal(t, right, v, "%s, %s: %q read as %s", name, w.Category, w.Line, told)
+		}
 	}
 }
