@@ -98,3 +98,37 @@ func TestWhatIsNoPartOfALine(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, "1 cup", line.Amount.String(), "a dash before a line is a bullet")
 }
+
+// However a page dresses a line up, it is the same line.
+func TestALineInAllItsDresses(t *testing.T) {
+	t.Parallel()
+	for _, text := range []string{
+		"1 cup almonds", "- 1 cup almonds", "– 1 cup almonds", "— 1 cup almonds", "* 1 cup almonds", "• 1 cup almonds", "▢ 1 cup almonds", "[ ] 1 cup almonds", "[x] 1 cup almonds", "[X] 1 cup almonds",
+		"> 1 cup almonds", "1. 1 cup almonds", "12) 1 cup almonds", "- 3. 1 cup almonds", "**1 cup** almonds", "1 cup `almonds`", "1 cup almonds†", "1 cup almonds²", "1 cup [almonds](http://x.example/y)",
+		"1\u00a0cup almonds", "1\tcup\talmonds", "１ cup almonds", "1 cup &nbsp;almonds", "  1 cup almonds  ", "1 cup almonds.", "1 CUP ALMONDS",
+	} {
+		line, err := reading.Standard().Line(text)
+		require.NoError(t, err, text)
+		assert.Equal(t, "1 cup", line.Amount.String(), text)
+		if assert.NotNil(t, line.Ingredient, text) {
+			assert.Equal(t, "almond", line.Ingredient.ID, text)
+		}
+		assert.Empty(t, line.Note, text)
+	}
+	for text, want := range map[string][2]string{ // what is the name of it, and what stands beside
+		"1 cup almonds, soaked overnight": {"almonds", "soaked overnight"}, "1 cup almonds - soaked overnight": {"almonds", "soaked overnight"}, "1 cup almonds — soaked": {"almonds", "soaked"},
+		"1 cup raw almonds (soaked), drained": {"raw almonds", "soaked, drained"}, "1 cup finely chopped almonds": {"finely chopped almonds", "finely chopped"}, "1 cup ice-cold water": {"ice-cold water", ""},
+		"2 tbsp maple syrup; or to taste": {"maple syrup", "or to taste"}, "1 vanilla bean, split -- seeds only": {"vanilla bean", "split, seeds only"},
+	} {
+		line, err := reading.Standard().Line(text)
+		require.NoError(t, err, text)
+		assert.Equal(t, want, [2]string{line.Name, line.Note}, text)
+	}
+	for text, want := range map[string]string{"13. almonds": "", "1.5 cups almonds": "1½ cups", ".5 cups almonds": "½ cup"} {
+		line, err := reading.Standard().Line(text)
+		require.NoError(t, err, text)
+		assert.Equal(t, want, line.Amount.String(), text)
+	}
+	_, err := reading.Standard().Line("1e300 cups almonds")
+	require.Error(t, err, "too much for a kitchen")
+}
