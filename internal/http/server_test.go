@@ -57,6 +57,7 @@ func (c *client) send(request *http.Request) (int, string, http.Header) {
 	c.t.Helper()
 	response, err := c.app.Test(request, fiber.TestConfig{Timeout: 0})
 	require.NoError(c.t, err)
+	noted(request, response.StatusCode)
 	defer func() { _ = response.Body.Close() }()
 	body, err := io.ReadAll(response.Body)
 	require.NoError(c.t, err)
