@@ -118,6 +118,7 @@ func BenchmarkFirstFigure(b *testing.B) {
 func BenchmarkDialDrag(b *testing.B) {
 	p := visit(b, demoKitchen(b))
 	p.sees("Contains pecan")
+	p.dial("Sweetness") // its marker comes after the first figure
 	const watch = `(() => {
 		window.frames = []
 		window.changes = 0

@@ -57,7 +57,7 @@ export function SelectFace({ label, children }: { label: string; children: React
     <>
       <span className="shrink-0 text-sm text-mute">{label}</span>
       <span className="min-w-0 truncate font-bold">{children}</span>
-      <ChevronDown size={16} aria-hidden className="ml-auto" />
+      <ChevronDown size={16} aria-hidden className="ml-auto shrink-0" />
     </>
   )
 }
