@@ -14,6 +14,7 @@ import (
 	"plushladle/core/recipe"
 	"plushladle/core/reckon"
 	"plushladle/core/reckon/reckontest"
+	"plushladle/core/say"
 )
 
 // anyDrink is a drink of a base, water, a sweetener, oil, a spice and salt, as a kitchen might write it.
@@ -54,7 +55,10 @@ func TestAskingTwiceChangesNothing(t *testing.T) {
 		require.NoError(t, err)
 		twice, err := ToSpoons(&spooned.Drink)
 		require.NoError(t, err)
-		assert.Empty(t, twice.Changes, "%v", spooned.Changes)
+		for _, change := range twice.Changes {
+			// what would have taken the drink out of its bands may fit once the others are in spoons
+			assert.Contains(t, spooned.Kept, Kept{change.Name, say.Of("spoon-leaves-bands")}, "%+v after %+v", change, spooned.Changes)
+		}
 	}
 }
 
