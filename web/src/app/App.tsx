@@ -5,9 +5,9 @@ import { useKitchen } from '../api/hooks'
 import { useOffer } from '../api/undo'
 import { copy } from '../copy'
 import { Boundary } from '../ui/Boundary'
+import { late } from '../ui/late'
 import { Tray } from '../ui/Tray'
 import { Bench, LastDrink } from '../views/bench/Bench'
-import { Alarm } from './Alarm'
 import { Header } from './Header'
 import { useViewKeys } from './keys'
 import { useZone } from './useZone'
@@ -29,6 +29,9 @@ import {
   Welcome,
 } from './views'
 import { Waiting } from './Waiting'
+
+/** What rings comes once the view is there. */
+const useRinging = late(() => import('./Alarm'))
 
 const SignIn = lazy(() => import('./SignIn').then((m) => ({ default: m.SignIn })))
 const SignedOut = lazy(() => import('./SignIn').then((m) => ({ default: m.SignedOut })))
@@ -105,6 +108,7 @@ export function App() {
   const kitchen = useKitchen()
   const [keysShown, showKeys] = useState(false)
   const hasOffered = useHasOffered()
+  const ringing = useRinging()
   const [at] = useLocation()
   const isCooking = at.startsWith('/cook')
   useTheme(kitchen.data?.theme)
@@ -124,7 +128,7 @@ export function App() {
         {copy.app.skipToTheView}
       </a>
       {!isCooking && <Header onShowKeys={() => showKeys(true)} />}
-      <Alarm />
+      {ringing && <ringing.Alarm />}
       <Waiting />
       <Switch>
         <Route path="/">{view(copy.app.bench, <LastDrink />)}</Route>
