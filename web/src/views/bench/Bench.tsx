@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { lazy, memo, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { lazy, memo, type ReactNode, Suspense, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { Redirect, useLocation, useSearchParams } from 'wouter'
 import { answer, api, Refused } from '../../api/client'
 import { keepFigures, useDrinks, useKitchen, useReckoning } from '../../api/hooks'
@@ -230,24 +230,52 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
           setSwap(undefined)
         }}
       />
-      <Suspense>
-        {ask.question}
-        {figure && <WorkingDialog bench={bench} figure={figure} onClose={() => setFigure(undefined)} />}
-        {sheet === 'made' && r && <MadeDialog bench={bench} expected={r} onClose={() => setSheet(undefined)} />}
-        {sheet === 'version' && <VersionDialog bench={bench} onClose={() => setSheet(undefined)} />}
-        {sheet === 'details' && r && (
-          <DetailsDialog
-            r={r}
-            currency={currency}
-            onClose={() => setSheet(undefined)}
-            onWorking={(of) => {
-              setSheet(undefined)
-              setFigure(of)
-            }}
-          />
-        )}
-      </Suspense>
+      <Laid
+        bench={bench}
+        r={r}
+        currency={currency}
+        question={ask.question}
+        sheet={sheet}
+        figure={figure}
+        onSheet={setSheet}
+        onFigure={setFigure}
+      />
     </main>
+  )
+}
+
+type LaidProps = {
+  bench: BenchDraft
+  r?: Reckoning
+  currency: string
+  question: ReactNode
+  sheet?: Sheet
+  figure?: Figure
+  onSheet: (sheet?: Sheet) => void
+  onFigure: (figure?: Figure) => void
+}
+
+/** Laid is what is laid over the Bench: a question, a working, one of its dialogs. */
+function Laid({ bench, r, currency, question, sheet, figure, onSheet, onFigure }: LaidProps) {
+  const close = () => onSheet(undefined)
+  return (
+    <Suspense>
+      {question}
+      {figure && <WorkingDialog bench={bench} figure={figure} onClose={() => onFigure(undefined)} />}
+      {sheet === 'made' && r && <MadeDialog bench={bench} expected={r} onClose={close} />}
+      {sheet === 'version' && <VersionDialog bench={bench} onClose={close} />}
+      {sheet === 'details' && r && (
+        <DetailsDialog
+          r={r}
+          currency={currency}
+          onClose={close}
+          onWorking={(of) => {
+            close()
+            onFigure(of)
+          }}
+        />
+      )}
+    </Suspense>
   )
 }
 
