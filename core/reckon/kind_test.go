@@ -118,8 +118,6 @@ func TestToppingUpKeepsTheSolids(t *testing.T) {
 	for _, times := range []float64{.5, 3} {
 		d.Size = recipe.Size{By: recipe.ByTimes, Value: times}
 		r := reckoned(t, d)
-		like := d
-		like.Method.Share = times
 		assert.InEpsilon(t, solidShare(once.Batch.Finished), solidShare(r.Batch.Finished), .01, "× %v", times)
 		assert.InDelta(t, times*300, r.Lines[1].MassG, 1e-9, "only one water gives")
 		assert.InDelta(t, r.Lines[2].MassG/(times*500), r.Batch.watered, 1e-9)
