@@ -45,7 +45,7 @@ func TestEveryConstant(t *testing.T) {
 		"openRoom":         {float64(openRoom), 2},
 		"roastedC":         {float64(roastedC), 100},
 		"roomC":            {float64(roomC), 20},
-		"sameAmount":       {float64(sameAmount), 0.0005},
+		"SameAmount":       {float64(SameAmount), 0.0005},
 		"smallML":          {float64(smallML), 5},
 		"topUpG":           {float64(topUpG), 1e-07},
 		"topUpRounds":      {float64(topUpRounds), 12},

@@ -76,7 +76,7 @@ func FourFigures(v float64) float64 {
 }
 
 const (
-	sameAmount  = 5e-4 // how near a measure must come to stand for a solved amount, as a share of it
+	SameAmount  = 5e-4 // how near a measure must come to stand for a solved amount, as a share of it
 	fewMeasures = 3    // scoops an amount is written in; more are weighed
 )
 
@@ -88,10 +88,10 @@ func (d *Drink) Spooned(l *recipe.Line, g float64) (quantity.Amount, bool) {
 		return quantity.Amount{}, false
 	}
 	if d.Drawer != nil {
-		scoop, ok := d.Drawer.Scoop(g/bulk, sameAmount)
+		scoop, ok := d.Drawer.Scoop(g/bulk, SameAmount)
 		return scoop.Amount(), ok && !scoop.Half && scoop.Scoops <= fewMeasures
 	}
-	a, _ := quantity.Kitchen(g/bulk, d.System, sameAmount)
+	a, _ := quantity.Kitchen(g/bulk, d.System, SameAmount)
 	return a, isSpoonable(a)
 }
 

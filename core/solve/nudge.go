@@ -37,7 +37,6 @@ var nudgeTolerances = []float64{quantity.Tight, quantity.Loose, 0.1, 0.2}
 const (
 	nudgedVolume = 0.03 // the volume's band, as a share
 	fewScoops    = 4    // more than this and a coarser amount is looked for
-	sameAsHeld   = 5e-4 // how near a measure has to come to be what is written, as a share
 )
 
 // Nudge brings the drink, at its size, to the nearest amounts that the drawer
@@ -78,7 +77,7 @@ func nudgeLine(d *reckon.Drink, out *Nudged, n int, l reckon.LineReckoning, r *r
 		}
 		return
 	}
-	if held, ok := d.Drawer.Scoop(l.VolumeML, sameAsHeld); ok && !held.Half && held.Scoops <= fewScoops && !line.Amount.IsMetric() {
+	if held, ok := d.Drawer.Scoop(l.VolumeML, reckon.SameAmount); ok && !held.Half && held.Scoops <= fewScoops && !line.Amount.IsMetric() {
 		return // it is what spoons hold already: a coarser one would move it each time it is asked for
 	}
 	scoop, ok := spoonable(d, l.VolumeML)
