@@ -81,7 +81,7 @@ soak: build
 FUZZTIME ?= 10m
 fuzz:
 	for target in core/reading:FuzzReadLine core/reading:FuzzReadPage core/quantity:FuzzParseAmount internal/exchange:FuzzReadTemperatures \
-	    internal/exchange:FuzzReadTable internal/store:FuzzRestore internal/picture:FuzzTakeIn cmd/plushladle:FuzzReckon; do \
+	    internal/exchange:FuzzReadLinkedData internal/exchange:FuzzReadTable internal/store:FuzzRestore internal/picture:FuzzTakeIn cmd/plushladle:FuzzReckon; do \
 	  go test -run '^$$' -fuzz "^$${target#*:}$$" -fuzztime $(FUZZTIME) "./$${target%:*}" || exit 1; done
 
 # Pictures of the main views, from the demo kitchen, for the README.

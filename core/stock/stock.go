@@ -104,9 +104,6 @@ func Cheapest(g float64, sizes []Size) []Count {
 	sizes = slices.DeleteFunc(slices.Clone(sizes), func(s Size) bool { return s.G <= 0 })
 	slices.SortStableFunc(sizes, func(a, b Size) int { return cmp.Compare(b.G, a.G) })
 	sizes = sizes[:min(len(sizes), mostSizes)]
-	if len(sizes) == 0 || g <= 0 {
-		return nil
-	}
 	best := &search{sizes: sizes, cost: math.Inf(1)}
 	best.try(g, 0, 0, 0, make([]int, len(sizes)))
 	var out []Count

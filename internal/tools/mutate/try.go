@@ -10,11 +10,16 @@ import (
 	"runtime"
 	"strings"
 	"sync"
+	"syscall"
 	"time"
 )
 
-// tooLong is when tests are given up: a change that has them run for ever is noticed.
-const tooLong = 3 * time.Minute
+// tooLong is when tests give up: a change that has them run for ever is noticed. They are given up
+// as a whole, with all they started, only where they cannot do so themselves.
+const (
+	tooLong    = "60s"
+	farTooLong = 3 * time.Minute
+)
 
 // tryAll tries changes of a package, some at a time.
 func tryAll(folder string, mutants []mutant, own bool) tally {
@@ -74,9 +79,12 @@ func try(folder string, m mutant, own bool) (noticed, built bool) {
 }
 
 func run(overlay, packages string) (noticed, built bool) {
-	ctx, cancel := context.WithTimeout(context.Background(), tooLong)
+	ctx, cancel := context.WithTimeout(context.Background(), farTooLong)
 	defer cancel()
-	out, err := exec.CommandContext(ctx, "go", "test", "-vet=off", "-failfast", "-overlay", overlay, packages).CombinedOutput()
+	tests := exec.CommandContext(ctx, "go", "test", "-vet=off", "-failfast", "-ldflags=-s -w", "-timeout", tooLong, "-overlay", overlay, packages)
+	tests.SysProcAttr = &syscall.SysProcAttr{Setpgid: true}
+	tests.Cancel = func() error { return syscall.Kill(-tests.Process.Pid, syscall.SIGKILL) }
+	out, err := tests.CombinedOutput()
 	if ctx.Err() != nil {
 		return true, true
 	}
