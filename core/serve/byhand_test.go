@@ -1,0 +1,168 @@
+package serve
+
+import (
+	"fmt"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"plushladle/core/fault"
+	"plushladle/core/ingredient"
+	"plushladle/core/recipe"
+	"plushladle/core/reckon"
+	"plushladle/core/reckon/reckontest"
+)
+
+// M·(c/c′ − 1) by hand: 500 g at 40 % come to 20 % with as much water again, to 25 % with three
+// fifths of it. What is weaker already takes none, and no water makes nothing of something.
+func TestWaterToLetDown(t *testing.T) {
+	t.Parallel()
+	for _, c := range []struct{ massG, from, to, waterG float64 }{
+		{500, 40, 20, 500}, {500, 40, 25, 300}, {500, .8, .4, 500}, {500, 20, 20, 0}, {500, 20, 40, 0}, {500, 20, 0, 0}, {500, 20, -1, 0},
+	} {
+		assert.InDelta(t, c.waterG, LetDown(c.massG, c.from, c.to), 1e-9, c)
+	}
+}
+
+// What makes a plant milk split, each at its edge: hotter than 80 °C, older than three fifths of
+// its cautious life, leaner than 4 %, sour coffee, sour drink. One may, two will.
+func TestWhatSplits(t *testing.T) {
+	t.Parallel()
+	rich := reckontest.Reckoned(t, reckontest.Drink(t, "2 cups cashews", "3 cups water"))
+	require.Greater(t, rich.FatPct, 4.)
+	old := .6 * rich.Keeps.CautiousDays
+	lean := reckontest.Reckoned(t, reckontest.Drink(t, "1 cup oats", "4 cups water"))
+	require.Less(t, lean.FatPct, 4.)
+	four := *rich
+	four.FatPct = 4
+	sour := reckontest.Reckoned(t, reckontest.Drink(t, "2 cups cashews", "3 cups water", "3 tbsp lemon juice"))
+	for _, c := range []struct {
+		r       *reckon.Reckoning
+		cup     Cup
+		risk    string
+		reasons []string
+	}{
+		{rich, Cup{CupC: 80, AgeDays: old}, "low", nil},
+		{&four, Cup{}, "low", nil},
+		{rich, Cup{CupC: 80.1}, "some", []string{"splits-hot"}},
+		{rich, Cup{AgeDays: old + .01}, "some", []string{"splits-old"}},
+		{rich, Cup{Acid: true}, "some", []string{"splits-acidic"}},
+		{lean, Cup{}, "some", []string{"splits-lean"}},
+		{sour, Cup{}, "some", []string{"splits-juice"}},
+		{lean, Cup{Acid: true}, "high", []string{"splits-acidic", "splits-lean"}},
+	} {
+		c.cup.Into = IntoCoffee
+		got, err := Serve(c.r, c.cup)
+		require.NoError(t, err)
+		assert.Equal(t, c.risk, got.SplitRisk, c.cup)
+		var codes []string
+		for _, reason := range got.SplitReasons {
+			codes = append(codes, reason.Code)
+		}
+		assert.Equal(t, c.reasons, codes, c.cup)
+	}
+}
+
+// The heat of both, by hand, where nearly all is water: 30 mL from the fridge in 200 of 75 °C.
+func TestTheHeatOfACup(t *testing.T) {
+	t.Parallel()
+	r := reckontest.Reckoned(t, reckontest.Drink(t, "1 cup almonds", "8 cups water"))
+	for into, id := range map[Into]string{IntoCoffee: "coffee", IntoWater: "water", IntoMilk: "dairy-milk"} {
+		got, err := Serve(r, Cup{Into: into, SpoonML: 30, CupC: 75})
+		require.NoError(t, err)
+		assert.InDelta(t, (200*75+30*4)/230., got.FinalC, .25, into)
+		of, _ := ingredient.Standard().ByID(id)
+		mine := r.Batch.Finished.Times(30 / r.Drink.VolumeML)
+		assert.InDelta(t, 200*of.BulkGPerML*of.PerGram[ingredient.Fat]+mine[ingredient.Fat],
+			got.FatPct/100*(200*of.BulkGPerML*of.PerGram.MassG()+mine.MassG()), 1e-6, into)
+	}
+	for _, c := range []struct {
+		cup   Cup
+		field string
+	}{
+		{Cup{Into: IntoWater, SpoonML: .1, CupML: .1}, ""}, {Cup{Into: IntoWater, AgeDays: 400}, ""}, {Cup{Into: IntoWater, AgeDays: 400.1}, "ageDays"},
+		{Cup{Into: IntoWater, AgeDays: -.1}, "ageDays"}, {Cup{Into: IntoWater}, ""},
+	} {
+		_, err := Serve(r, c.cup)
+		var e *fault.Error
+		if c.field == "" {
+			assert.NoError(t, err, c.cup)
+			continue
+		}
+		require.ErrorAs(t, err, &e)
+		assert.Equal(t, c.field, e.Field, c.cup)
+	}
+}
+
+// A litre of a base in twelve jugs, and not in thirteen; those that take no share of their own
+// share what is left alike.
+func TestSharesOfABase(t *testing.T) {
+	t.Parallel()
+	jugs := func(ml ...float64) (portions []recipe.Portion) {
+		for n, ml := range ml {
+			portions = append(portions, recipe.Portion{Name: fmt.Sprint(n), ML: ml})
+		}
+		return portions
+	}
+	for _, c := range []struct {
+		ml   []float64
+		want []float64
+		code string
+	}{
+		{[]float64{250, 750}, []float64{.25, .75}, ""},
+		{[]float64{400, 0, 0}, []float64{.4, .3, .3}, ""},
+		{[]float64{0, 0}, []float64{.5, .5}, ""},
+		{[]float64{250, 750.05}, []float64{.25, .75005}, ""}, // a rounded figure is not too much
+		{[]float64{250, 750.2}, nil, "portions-over-base"},
+		{[]float64{1000, 0}, nil, "portions-over-base"},
+		{[]float64{999, 0}, []float64{.999, .001}, ""},
+		{[]float64{1000.2, 0}, nil, "more-than-there-is"},
+		{[]float64{-1, 0}, nil, "more-than-there-is"},
+		{[]float64{1000}, nil, "portions-out-of-range"},
+		{make([]float64, 12), []float64{1 / 12., 1 / 12., 1 / 12., 1 / 12., 1 / 12., 1 / 12., 1 / 12., 1 / 12., 1 / 12., 1 / 12., 1 / 12., 1 / 12.}, ""},
+		{make([]float64, 13), nil, "portions-out-of-range"},
+		{[]float64{.25, .75}, []float64{.00025, .00075}, ""},
+	} {
+		shares, err := sharesOf(jugs(c.ml...), 1000)
+		assert.Equal(t, c.code, fault.Code(err), c.ml)
+		assert.InDeltaSlice(t, c.want, shares, 1e-9, c.ml)
+	}
+}
+
+// Half cream of 36 % and half milk of 3.25 %, in round figures: at 19.625 % as much of each by
+// mass; and oil to reach a fat: 1000 g with 20 g of it reach 5 % with 31.6 g more.
+func TestABlendByHand(t *testing.T) {
+	t.Parallel()
+	cream := &ingredient.Ingredient{PerGram: ingredient.Content{ingredient.Fat: .4, ingredient.Water: .6}, BulkGPerML: .98}
+	milk := &ingredient.Ingredient{PerGram: ingredient.Content{ingredient.Fat: .04, ingredient.Water: .96}, BulkGPerML: 1.03}
+	got, err := BlendTwo(cream, milk, ForFat, 22, 500)
+	require.NoError(t, err)
+	assert.InDelta(t, got.AG, got.BG, 1e-9)
+	assert.InDelta(t, 22, got.FatPct, 1e-9)
+	assert.InDelta(t, 22, got.SolidsPct, 1e-9, "all that is not water is fat")
+	assert.InDelta(t, got.AG/.98, got.AML, 1e-9)
+	assert.InDelta(t, got.BG/1.03, got.BML, 1e-9)
+	assert.InDelta(t, 490, got.AG+got.BG, 12, "near the mass of 500 mL of water and fat")
+	quarter, err := BlendTwo(cream, milk, ForSolids, 13, 500)
+	require.NoError(t, err)
+	assert.InDelta(t, 3*quarter.AG, quarter.BG, 1e-9)
+	for _, volumeML := range []float64{0, -1, recipe.MaxScaleG * 1.01} {
+		_, err = BlendTwo(cream, milk, ForFat, 22, volumeML)
+		assert.Equal(t, "volume-out-of-range", fault.Code(err))
+	}
+	_, err = BlendTwo(cream, milk, ForFat, 22, .5)
+	assert.NoError(t, err)
+	_, err = BlendTwo(cream, milk, "salt", 22, 500)
+	assert.Equal(t, "unknown-blend", fault.Code(err))
+	for _, target := range []float64{3.9, 40.1} {
+		_, err = BlendTwo(cream, milk, ForFat, target, 500)
+		assert.Equal(t, "not-between-the-two", fault.Code(err))
+	}
+	aG, bG, err := Square(40, 4, 40, 100)
+	require.NoError(t, err)
+	assert.Equal(t, [2]float64{100, 0}, [2]float64{aG, bG})
+	_, _, err = Square(4, 4, 4, 100)
+	assert.Error(t, err, "two that are alike make nothing between them")
+	assert.InDelta(t, 30/.95, FatToReach(1000, 20, .05), 1e-9)
+}
