@@ -32,7 +32,7 @@ func BenchmarkKeystrokeToFigure(b *testing.B) {
 	p.sees("Contains pecan")
 	p.click("textbox", "Amount of Maple syrup")
 	p.press(kb.Home)
-	took := p.keystrokes(b, "() => document.querySelector('section[aria-label=Dials]').innerText")
+	took := p.keystrokes(b, "() => document.querySelector('section[aria-label=Dials]').textContent")
 	const bare = `(() => {
 		const field = document.createElement('input')
 		const shown = document.createElement('output')

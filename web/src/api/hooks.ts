@@ -66,6 +66,15 @@ export function keepFigures(client: QueryClient, { name, draft, figures }: Drink
   if (figures) client.setQueryData(['post', '/api/reckonings', { body: toReckon(name, draft) }], figures)
 }
 
+/** How long figures are kept that nothing shows any more: as long as a step back may want them. */
+const figuresKeptMS = 10_000
+
+/** askAhead asks for the figures of a draft before what shows them is drawn anew. */
+export function askAhead(client: QueryClient, draft: { name: string; recipe: Recipe }) {
+  const body = toReckon(draft.name, draft.recipe)
+  client.prefetchQuery({ ...query.queryOptions('post', '/api/reckonings', { body }), gcTime: figuresKeptMS })
+}
+
 /** useReckoning reckons the recipe anew whenever it changes, and shows the last figures until the new ones are there; they stay where a change is refused. What did not change stays the same object, so that only what did is drawn anew. */
 export function useReckoning(name: string, recipe: Recipe, madeOn = '') {
   const last = useRef<Reckoning>(undefined)
@@ -74,7 +83,7 @@ export function useReckoning(name: string, recipe: Recipe, madeOn = '') {
     'post',
     '/api/reckonings',
     { body },
-    { placeholderData: keepPreviousData, gcTime: 10_000 },
+    { placeholderData: keepPreviousData, gcTime: figuresKeptMS },
   )
   if (reckoned.data) last.current = replaceEqualDeep(last.current, reckoned.data)
   return { data: last.current, error: reckoned.error }

@@ -4,6 +4,10 @@ import type { Draft } from './history'
 
 export type SaveState = { is: 'saved' | 'saving' | 'conflict' } | { is: 'waiting' | 'refused'; why: string }
 
+/** sameState tells whether there is nothing new to show of the saving. */
+export const sameState = (a: SaveState, b: SaveState) =>
+  a.is === b.is && ('why' in a ? a.why : '') === ('why' in b ? b.why : '')
+
 const pause = 400
 const retryAfter = 3000
 

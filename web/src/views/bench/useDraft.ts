@@ -1,16 +1,24 @@
-import { type Dispatch, useEffect, useMemo, useReducer, useState } from 'react'
+import { useQueryClient } from '@tanstack/react-query'
+import { useEffect, useMemo, useRef, useState } from 'react'
+import { askAhead } from '../../api/hooks'
 import type { Drink, Line, Recipe } from '../../api/schema'
-import { begin, type Change, follow } from './history'
-import { open, Saver, type SaveState } from './saving'
+import { begin, type Change, type Draft, follow } from './history'
+import { open, Saver, type SaveState, sameState } from './saving'
 
 /** useDraft holds the drink on the Bench: its draft, the way back and forth, and its saving. */
 export function useDraft(drink: Drink) {
   const [opened] = useState(() => open(drink))
-  const [history, change] = useReducer(follow, opened.draft, begin)
+  const [history, change] = useHistory(opened.draft)
   const [kept, setKept] = useState(drink)
   const [state, setState] = useState<SaveState>({ is: opened.clash ? 'conflict' : 'saved' })
-  const [saver] = useState(() => new Saver(drink.id, drink.revision, opened, { onState: setState, onSaved: setKept }))
-  const edits = useMemo(() => editsOf(change), [])
+  const [saver] = useState(
+    () =>
+      new Saver(drink.id, drink.revision, opened, {
+        onState: (next) => setState((was) => (sameState(was, next) ? was : next)),
+        onSaved: setKept,
+      }),
+  )
+  const edits = useMemo(() => editsOf(change), [change])
   const [steps] = useState({ undo: () => change({ type: 'undo' }), redo: () => change({ type: 'redo' }) })
   const { now } = history
 
@@ -30,12 +38,25 @@ export function useDraft(drink: Drink) {
   }
 }
 
+/** useHistory holds a draft and the way back and forth. Figures of what a change comes to are asked for at once, so that the kitchen works them out while the change is drawn. */
+function useHistory(first: Draft) {
+  const client = useQueryClient()
+  const [history, setHistory] = useState(() => begin(first))
+  const latest = useRef(history)
+  const [change] = useState(() => (next: Change) => {
+    latest.current = follow(latest.current, next)
+    setHistory(latest.current)
+    askAhead(client, latest.current.now)
+  })
+  return [history, change] as const
+}
+
 export type BenchDraft = ReturnType<typeof useDraft>
 
 /** Edits are the ways to change the draft. They stay the same objects, so that a row is drawn anew only when it changes. */
 export type Edits = ReturnType<typeof editsOf>
 
-function editsOf(change: Dispatch<Change>) {
+function editsOf(change: (c: Change) => void) {
   const recipe = (edit: (f: Recipe) => Partial<Recipe>, field: string) =>
     change({ type: 'edit', edit: (d) => ({ ...d, recipe: { ...d.recipe, ...edit(d.recipe) } }), field })
   const lines = (edit: (l: Line[]) => Line[], field = '') => recipe((f) => ({ lines: edit(f.lines) }), field)
