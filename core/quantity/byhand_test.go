@@ -175,7 +175,7 @@ func TestAMeasureOfOnesOwn(t *testing.T) {
 		own, err := Calibrated("dipper", waterG)
 		assert.Equal(t, ok, err == nil, waterG)
 		if ok {
-			assert.InDelta(t, waterG/.9982, own.ML, 1e-6*waterG) // water at 20 °C: IAPWS
+			assert.InDelta(t, waterG/.99821, own.ML, 1e-9*waterG) // water at 20 °C: IAPWS
 		}
 	}
 	for name, code := range map[string]string{"": "not-a-measure-name", "cup": "measure-is-taken", strings.Repeat("n", 30): "", strings.Repeat("n", 31): "not-a-measure-name"} {
