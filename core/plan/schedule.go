@@ -694,19 +694,45 @@ func (l *Lane) placeBlock(c *chain, k int, at time.Time) {
 	}
 }
 
-// placeWait shares a wait among its steps, each at least its minimum and the
-// last one till the end.
+// placeWait shares a wait among its steps.
 func (l *Lane) placeWait(c *chain, k int, until time.Time) {
 	last := c.blocks[k].steps[len(c.blocks[k].steps)-1]
 	at := l.Steps[last].End
+	windows := make([]Window, len(c.waits[k].steps))
 	for n, i := range c.waits[k].steps {
-		end := at.Add(c.steps[i].Length.Ideal)
-		if n == len(c.waits[k].steps)-1 || end.After(until) {
-			end = until
-		}
-		l.Steps[i] = Timed{c.steps[i], at, end}
-		at = end
+		windows[n] = c.steps[i].Length
 	}
+	for n, length := range shared(until.Sub(at), windows) {
+		i := c.waits[k].steps[n]
+		l.Steps[i] = Timed{c.steps[i], at, at.Add(length)}
+		at = l.Steps[i].End
+	}
+}
+
+// shared is how long each of several windows lasts that fill a span together: its ideal, and what
+// that leaves over or lacks is the later ones' first, as far as they may. So what is done at the
+// table waits for the table, and the fridge lasts until then. The grid's rounding, which fits none
+// of them, goes to the last that gives way at all.
+func shared(whole time.Duration, windows []Window) []time.Duration {
+	out := make([]time.Duration, len(windows))
+	left, gives := whole, len(windows)-1
+	for n, w := range windows {
+		out[n] = w.Ideal
+		left -= w.Ideal
+	}
+	for n := len(windows) - 1; n >= 0; n-- {
+		w := windows[n]
+		by := min(max(left, w.Min-w.Ideal), w.Max-w.Ideal)
+		out[n] += by
+		left -= by
+		if windows[gives].Min == windows[gives].Max {
+			gives = n
+		}
+	}
+	if len(out) > 0 {
+		out[gives] = max(0, out[gives]+left)
+	}
+	return out
 }
 
 // explain finds which constraint leaves no plan, and how much later would do.
