@@ -112,6 +112,29 @@ func TestWhoIsNearestToALimit(t *testing.T) {
 	assert.Equal(t, .4, nobody.most(func(Drinker) float64 { return .4 }))
 }
 
+// Half a gram of poppy seeds for each kg a day, from half of that on raised, by the weights of the
+// ages and by one's own; never for those who may be under five.
+func TestPoppySeedsByWeight(t *testing.T) {
+	t.Parallel()
+	for _, c := range []struct {
+		p           Drinker
+		g, limitG   float64
+		raised, not bool
+	}{
+		{Drinker{Name: "a", Age: Adult}, 14.9, 30, false, false}, {Drinker{Name: "a", Age: Adult}, 15, 30, true, false}, {Drinker{Name: "a", Age: Adult}, 30.1, 30, true, true},
+		{Drinker{Name: "a", Age: Adult, WeightKG: 80}, 30.1, 40, true, false}, {Drinker{Name: "a", Age: Adult, ServingsDay: 2}, 15.1, 30, true, true},
+		{Drinker{Name: "a", Age: To10}, 6.9, 14, false, false}, {Drinker{Name: "a", Age: To6}, 1, 9, false, true}, {Drinker{Name: "a", Age: To3}, 1, 6, false, true}, {Drinker{Name: "a", Age: Infant}, 1, 4, false, true},
+	} {
+		d := glass(t, map[string]float64{"poppy-seed": c.g * 10}, c.p)
+		d.ServingML = 100 // a tenth of the batch
+		found, ok := find(t, d, "poppy")
+		assert.True(t, ok)
+		assert.InDelta(t, c.limitG, *found.Limit, 1e-9, c)
+		assert.Equal(t, c.raised, found.Raised, c)
+		assert.Equal(t, c.not, ForWhom(d)[0].Not, c)
+	}
+}
+
 // Loose oil by the gram: a drink of half a gram counts as one of a gram, so that nothing is
 // divided by next to nothing.
 func TestLooseOil(t *testing.T) {

@@ -42,6 +42,7 @@ type Caution struct {
 const (
 	coumarinMgPerKg   = 0.1  // body weight and day; source: EFSA 2008
 	nutmegGPerDay     = 5.   // toxic above, from memory
+	poppyGPerKg       = 0.5  // body weight and day: EFSA 2018, 10 µg of morphine a kg at once, in seeds of the 20 mg/kg that (EU) 2021/2142 allows; both from memory
 	raisedFrom        = 0.5  // of a day's limit
 	freeSugarsFromG   = 0.5  // a serving, below which nothing is said
 	sucroseSaturation = 64.2 // % by mass in water at 0 °C; source: ICUMSA, from memory
@@ -114,7 +115,7 @@ func Of(d Drink) []Caution {
 }
 
 var rules = []func(*Drink) (Caution, bool){ // in the order a cook should read them: what harms soonest first
-	soy, hotBlend, fridge, keptSoak, selenium, iodine, coumarin, nutmeg, freeSugars, honey, rice, xylitol, chocolate, crystals,
+	soy, hotBlend, fridge, keptSoak, selenium, iodine, coumarin, nutmeg, poppy, freeSugars, honey, rice, xylitol, chocolate, crystals,
 	stones, herbs, separates, clogs, gels, slime, tuber, unfortified, infant,
 }
 
@@ -268,6 +269,15 @@ func nutmeg(d *Drink) (Caution, bool) {
 		return Caution{}, false
 	}
 	return d.heldToADay("nutmeg", "g", d.perServing(g), func(Drinker) float64 { return nutmegGPerDay }), true
+}
+
+// poppy: the seeds bear traces of opium alkaloids, which the water takes along; held to body weight.
+func poppy(d *Drink) (Caution, bool) {
+	g := d.massOf(ingredient.TagPoppy)
+	if g == 0 {
+		return Caution{}, false
+	}
+	return d.heldToADay("poppy", "g", d.perServing(g), Drinker.poppyG), true
 }
 
 // honey: spores of botulism, before the first birthday.

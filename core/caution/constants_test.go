@@ -17,6 +17,7 @@ func TestEveryConstant(t *testing.T) {
 		"looseOilPct":       {float64(looseOilPct), 3},
 		"nearEnough":        {float64(nearEnough), 0.95},
 		"nutmegGPerDay":     {float64(nutmegGPerDay), 5},
+		"poppyGPerKg":       {float64(poppyGPerKg), .5},
 		"raisedFrom":        {float64(raisedFrom), 0.5},
 		"slimyBlendS":       {float64(slimyBlendS), 30},
 		"slimyGroundC":      {float64(slimyGroundC), 20},

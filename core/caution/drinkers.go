@@ -82,12 +82,17 @@ func (p Drinker) freeSugarsG() float64 { return dayLimits[p.Age].freeSugarsG }
 
 // coumarinMg is what may be taken in a day, mg: by weight, or by the usual weight of
 // the age where none was given.
-func (p Drinker) coumarinMg() float64 {
-	kg := p.WeightKG
-	if kg == 0 {
-		kg = dayLimits[p.Age].kg
+func (p Drinker) coumarinMg() float64 { return coumarinMgPerKg * p.weightKG() }
+
+// poppyG is how much of poppy seeds may be taken in a day, g, by weight likewise.
+func (p Drinker) poppyG() float64 { return poppyGPerKg * p.weightKG() }
+
+// weightKG is what somebody weighs, kg, or what is usual at the age where nobody said.
+func (p Drinker) weightKG() float64 {
+	if p.WeightKG == 0 {
+		return dayLimits[p.Age].kg
 	}
-	return coumarinMgPerKg * kg
+	return p.WeightKG
 }
 
 // servings is how many a day are reckoned with: one where nobody said.
@@ -162,8 +167,11 @@ func (d *Drink) against(p Drinker) []say.Text {
 	if p.Age == Infant && d.has(ingredient.TagHoney) {
 		reasons = append(reasons, say.Of("honey-not-for-an-infant"))
 	}
-	if (p.Age == Infant || p.Age == To3 || p.Age == To6) && d.has(ingredient.TagRice) {
+	if p.isSmall() && d.has(ingredient.TagRice) {
 		reasons = append(reasons, say.Of("rice-not-for-a-child"))
+	}
+	if p.isSmall() && d.has(ingredient.TagPoppy) {
+		reasons = append(reasons, say.Of("poppy-not-for-a-child"))
 	}
 	for _, held := range d.heldFor(p) {
 		if held.value > held.limit {
@@ -172,6 +180,9 @@ func (d *Drink) against(p Drinker) []say.Text {
 	}
 	return reasons
 }
+
+// isSmall tells whether somebody may be under five: the ages are cut at four and six.
+func (p Drinker) isSmall() bool { return p.Age == Infant || p.Age == To3 || p.Age == To6 }
 
 func (d *Drink) forbids(p Drinker) bool { return len(d.wontHave(p)) > 0 }
 
@@ -259,6 +270,7 @@ func (d *Drink) heldFor(p Drinker) []heldFigure {
 		{"a-day-of-coumarin", day(d.PerServing[ingredient.CoumarinMg]), p.coumarinMg()},
 		{"a-day-of-free-sugars", day(d.PerServing[ingredient.FreeSugars]), p.freeSugarsG()},
 		{"a-day-of-nutmeg", day(d.perServing(d.massOf(ingredient.TagNutmeg))), nutmegGPerDay},
+		{"a-day-of-poppy", day(d.perServing(d.massOf(ingredient.TagPoppy))), p.poppyG()},
 	}
 }
 

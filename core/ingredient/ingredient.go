@@ -133,6 +133,7 @@ const (
 	TagCoconut                    // coconut in any form
 	TagCooler                     // makes coconut a cooler
 	TagQuickSoak                  // soft in an hour or two of hot water
+	TagPoppy                      // bears traces of opium alkaloids
 )
 
 // tagNames are the tags as the catalogue writes them.
@@ -159,7 +160,7 @@ var tagNames = map[string]Tag{
 	"blooms":    TagBlooms,
 
 	"selenium": TagSelenium, "iodine": TagIodine, "emulsifies": TagEmulsifies, "stones": TagStones, "whisks": TagWhisks, "ice": TagIce, "soft": TagSoft,
-	"any-soak": TagAnySoak, "clings": TagClings, "water": TagWater, "sour": TagSour, "brewed": TagBrewed, "quick-soak": TagQuickSoak,
+	"any-soak": TagAnySoak, "clings": TagClings, "water": TagWater, "sour": TagSour, "brewed": TagBrewed, "quick-soak": TagQuickSoak, "poppy": TagPoppy,
 	"cocoa": TagCocoa, "juice": TagJuice, "coconut": TagCoconut, "cooler": TagCooler, "bitter-skin": TagBitterSkin,
 }
 

@@ -8,7 +8,7 @@ import (
 
 // carriedTags are the marks a drink passes on to what is made of it.
 const carriedTags = ingredient.TagHoney | ingredient.TagXylitol | ingredient.TagChocolate | ingredient.TagRice |
-	ingredient.TagDairy | ingredient.TagHerb | ingredient.TagTuber | ingredient.TagNutmeg | ingredient.TagSelenium |
+	ingredient.TagDairy | ingredient.TagHerb | ingredient.TagTuber | ingredient.TagNutmeg | ingredient.TagPoppy | ingredient.TagSelenium |
 	ingredient.TagIodine | ingredient.TagEmulsifies | ingredient.TagBoiledSoy
 
 // AsIngredient is the finished drink as a liquid that other drinks can be made

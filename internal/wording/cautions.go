@@ -13,6 +13,7 @@ var cautions = map[string]string{
 	"free-sugars":             "Free sugars: at most 50 g a day for an adult, better 25 g (WHO 2015). Less for children (UK SACN 2015).",
 	"coumarin":                "Cinnamon contains coumarin, cassia (about 3 mg/g, BfR) far more than Ceylon. All of it is counted as ending up in the drink (limit: 0.1 mg per kg of body weight a day, EFSA 2008). For daily drinking, use Ceylon.",
 	"nutmeg":                  "Nutmeg is for flavour only. More than 5 g in a day is toxic.",
+	"poppy":                   "Poppy seeds hold traces of opium alkaloids, which go into the drink. The amount varies widely; all of it is counted (limit: half a gram of seeds per kg of body weight a day, from EFSA 2018 and the EU limit for seeds sold as food). Leave them out for small children and in pregnancy. If you take medicines that make you drowsy, ask a professional first. They can show up in a drug test.",
 	"honey-infant":            "Contains honey: not for children under 12 months.",
 	"rice-child":              "Rice drinks are not for children under 5 instead of milk (UK Food Standards Agency, inorganic arsenic).",
 	"xylitol-dogs":            "Contains xylitol, which is poisonous to dogs. Keep it out of their reach.",
@@ -30,6 +31,7 @@ var cautions = map[string]string{
 	"not-for-an-infant":       "not infant formula, and not for children under 12 months",
 	"honey-not-for-an-infant": "honey is not for children under 12 months",
 	"rice-not-for-a-child":    "rice drinks are not for children under 5 instead of milk",
+	"poppy-not-for-a-child":   "poppy seeds are not for small children",
 	"avoids-unknown":          "%[1]q is not a known allergen; choose it from the list",
 	"not-vegan":               "%[1]s is not vegan",
 	"dairy":                   "%[1]s is dairy",
@@ -43,4 +45,5 @@ var cautions = map[string]string{
 	"a-day-of-coumarin":       "coumarin: %.3[1]g of %.3[2]g mg",
 	"a-day-of-free-sugars":    "free sugars: %.3[1]g of %.3[2]g g",
 	"a-day-of-nutmeg":         "nutmeg: %.3[1]g of %.3[2]g g",
+	"a-day-of-poppy":          "poppy seeds: %.3[1]g of %.3[2]g g",
 }

@@ -142,6 +142,7 @@ var spanishCautions = map[string]string{
 	"free-sugars":             "Azúcares libres: como mucho 50 g al día para un adulto, mejor 25 g (OMS 2015). Menos para niños (UK SACN 2015).",
 	"coumarin":                "La canela lleva cumarina, la casia (unos 3 mg/g, BfR) mucha más que la de Ceilán. Se cuenta como si toda acabara en la bebida (límite: 0,1 mg por kg de peso al día, EFSA 2008). Para beber a diario, usa la de Ceilán.",
 	"nutmeg":                  "La nuez moscada es solo para dar sabor. Más de 5 g al día es tóxico.",
+	"poppy":                   "Las semillas de amapola llevan trazas de alcaloides del opio, que pasan a la bebida. La cantidad varía mucho; se cuenta toda (límite: medio gramo de semillas por kg de peso al día, según EFSA 2018 y el límite de la UE para las semillas de consumo). No las pongas para niños pequeños ni en el embarazo. Si tomas medicinas que dan sueño, pregunta antes a un profesional. Pueden dar positivo en una prueba de drogas.",
 	"honey-infant":            "Contiene miel: no es para menores de 12 meses.",
 	"rice-child":              "Las bebidas de arroz no son para menores de 5 años en lugar de leche (UK Food Standards Agency, arsénico inorgánico).",
 	"xylitol-dogs":            "Contiene xilitol, que es venenoso para los perros. Que no lo alcancen.",
@@ -159,6 +160,7 @@ var spanishCautions = map[string]string{
 	"not-for-an-infant":       "no es leche para lactantes ni para menores de 12 meses",
 	"honey-not-for-an-infant": "la miel no es para menores de 12 meses",
 	"rice-not-for-a-child":    "las bebidas de arroz no son para menores de 5 años en lugar de leche",
+	"poppy-not-for-a-child":   "las semillas de amapola no son para niños pequeños",
 	"avoids-unknown":          "%[1]q no es un alérgeno conocido; elígelo de la lista",
 	"not-vegan":               "no es vegano: %[1]s",
 	"dairy":                   "es lácteo: %[1]s",
@@ -172,6 +174,7 @@ var spanishCautions = map[string]string{
 	"a-day-of-coumarin":       "cumarina: %.3[1]g de %.3[2]g mg",
 	"a-day-of-free-sugars":    "azúcares libres: %.3[1]g de %.3[2]g g",
 	"a-day-of-nutmeg":         "nuez moscada: %.3[1]g de %.3[2]g g",
+	"a-day-of-poppy":          "semillas de amapola: %.3[1]g de %.3[2]g g",
 }
 
 var spanishKeeping = map[string]string{
