@@ -20,25 +20,11 @@ import (
 	"plushladle/core/say"
 )
 
-// randomDrink has a base or two, water, and whatever else, made in any way.
+// randomDrink is any drink, reckoned.
 func randomDrink(t *testing.T, random *rand.Rand) (reckon.Drink, *reckon.Reckoning) {
 	t.Helper()
-	pick := func(from ...string) string { return from[random.IntN(len(from))] }
-	lines := []string{
-		pick("1 cup almonds", "1 cup cashews, unsoaked", "1 cup rolled oats, rinsed", "1 cup white rice", "1 cup soybeans", "1 cup tiger nuts", "100 g baobab on the seed", "1 cup pecans, skins rubbed off"),
-		fmt.Sprintf("%d cups %s", 2+random.IntN(8), pick("water", "cold water", "hot water", "water, soaking water kept")),
-		pick("2 tbsp maple syrup", "3 dates", "50 g white sugar", "1 pinch saffron", "100 g ice"),
-		pick("1 tsp vanilla extract", "1/4 tsp cardamom after straining", "1 cinnamon stick", "1/4 tsp nutmeg, while cooking", "1 tsp cinnamon, to serve"),
-		pick("1 cup water to rinse the pulp", "1 cup water for the second grind", "1 cup hot tea, to brew", "1 tbsp coconut oil", "1/4 tsp salt", "1 cup whole milk"),
-	}
-	return drink(t, func(d *reckon.Drink) {
-		d.Method.Strainer = process.Strainers()[random.IntN(len(process.Strainers()))]
-		d.Method.Heat = process.Heats[random.IntN(len(process.Heats))]
-		d.Method.Minutes = float64(random.IntN(15))
-		d.Method.Coarse = random.IntN(6) == 0
-		d.Method.HotFill = random.IntN(4) == 0
-		d.Size = recipe.Size{By: recipe.ByTimes, Value: []float64{.5, 1, 3}[random.IntN(3)]}
-	}, lines...)
+	d := reckontest.Random(t, random.IntN)
+	return d, reckontest.Reckoned(t, d)
 }
 
 // Every line goes in, whole, by the steps that name it; what is never left out is

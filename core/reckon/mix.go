@@ -82,13 +82,14 @@ func (d *Drink) Mix(lines []Weighed, factor float64) *Batch {
 	return b
 }
 
-// topUp gives the grinding water what the pan boils away more of, for its size,
-// than from the amounts as written, and takes what it boils away less: else a
-// small batch would come out thicker than a large one.
+// topUp gives the water there is most of, which is what it is ground in, what the pan boils
+// away more of, for its size, than from the amounts as written, and takes what it boils away
+// less: else a small batch would come out thicker than a large one.
 func (b *Batch) topUp(factor float64) {
+	most := 0.
 	for n, w := range b.Lines {
-		if w.Line.Ingredient.Has(ingredient.TagWater) && !w.Line.Locked && b.Made.Layout.BeforeStraining(n) && w.MassG > 0 {
-			b.waterAt = n
+		if w.Line.Ingredient.Has(ingredient.TagWater) && !w.Line.Locked && b.Made.Layout.BeforeStraining(n) && w.MassG > most {
+			most, b.waterAt = w.MassG, n
 		}
 	}
 	if b.waterAt < 0 {
@@ -97,17 +98,23 @@ func (b *Batch) topUp(factor float64) {
 	m := b.Method
 	m.Share = factor // as if it stood in as much more pan
 	wanted := solidShare(process.Make(b.Through, m).Balance.Drink)
-	was := b.Lines[b.waterAt].MassG
+	water := &b.Through[b.waterAt].G
+	was, made, missed := *water, b.Made, math.Inf(1)
 	for range topUpRounds { // the water decides on the pan, and the pan on the water
-		drink := b.Made.Balance.Drink
+		drink := made.Balance.Drink
 		more := drink.MassG() * (solidShare(drink)/wanted - 1)
-		if wanted == 0 || math.Abs(more) < topUpG {
+		if wanted == 0 || math.Abs(more) >= missed { // less water brings no more solids: they stay in the pulp
 			break
 		}
-		b.Through[b.waterAt].G = math.Max(0, b.Through[b.waterAt].G+more)
-		b.Made = process.Make(b.Through, b.Method)
+		b.Made, b.Lines[b.waterAt].MassG, missed = made, *water, math.Abs(more)
+		if missed < topUpG {
+			break
+		}
+		*water = math.Max(0, *water+more)
+		made = process.Make(b.Through, b.Method)
 	}
-	b.Lines[b.waterAt].MassG, b.watered = b.Through[b.waterAt].G, b.Through[b.waterAt].G/was
+	*water = b.Lines[b.waterAt].MassG
+	b.watered = *water / was
 }
 
 // solidShare is what of a drink is not water.

@@ -2,6 +2,8 @@ package serve
 
 import (
 	"fmt"
+	"math"
+	"math/rand/v2"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -165,4 +167,56 @@ func TestABlendByHand(t *testing.T) {
 	_, _, err = Square(4, 4, 4, 100)
 	assert.Error(t, err, "two that are alike make nothing between them")
 	assert.InDelta(t, 30/.95, FatToReach(1000, 20, .05), 1e-9)
+}
+
+// Another size keeps the dials within a hundredth, in whatever pan and for however long. What is
+// boiled down to a half and less in one is not quite that: less water to grind in also leaves more
+// in the pulp. It is never another drink.
+func TestAnotherSizeKeepsTheDials(t *testing.T) {
+	t.Parallel()
+	random := rand.New(rand.NewPCG(10, 30))
+	held, sized := 0, 0
+	for range 600 {
+		d := reckontest.Random(t, random.IntN)
+		d.Size = recipe.Size{}
+		as := reckontest.Reckoned(t, d)
+		d.Size = recipe.Size{By: recipe.ByTimes, Value: .4 + 3*random.Float64()}
+		at := reckontest.Reckoned(t, d)
+		for _, two := range [][2]float64{{as.FatPct, at.FatPct}, {as.Per100mL.SucroseEquivalentG, at.Per100mL.SucroseEquivalentG}} {
+			assert.InDelta(t, two[0], two[1], .2*two[0]+.01, "× %g %+v %v", d.Size.Value, d.Method, d.Lines)
+			if sized++; math.Abs(two[1]-two[0]) <= .01*two[0] {
+				held++
+			}
+		}
+	}
+	assert.Greater(t, float64(held), .95*float64(sized))
+}
+
+// Dividing changes nothing but what joins: the parts together are the whole, and each is as sweet
+// and as fat as it, however it is cooked and whatever its size.
+func TestADividedDrinkIsTheWhole(t *testing.T) {
+	t.Parallel()
+	random := rand.New(rand.NewPCG(10, 29))
+	divided := 0
+	for range 300 {
+		d := reckontest.Random(t, random.IntN)
+		whole := reckontest.Reckoned(t, d)
+		if whole.Drink == nil {
+			continue
+		}
+		parts, err := Split(&d, []recipe.Portion{{Name: "a", ML: whole.Drink.VolumeML * (.2 + .5*random.Float64())}, {Name: "b"}, {Name: "c"}})
+		require.NoError(t, err)
+		ml, fatG, sweetG := 0., 0., 0.
+		for _, part := range parts {
+			r := reckontest.Reckoned(t, part)
+			require.NotNil(t, r.Drink, "%v", d)
+			ml, fatG, sweetG = ml+r.Drink.VolumeML, fatG+r.Batch.Finished[ingredient.Fat], sweetG+r.Batch.Finished.SucroseEquivalentG()
+			assert.InDelta(t, whole.FatPct, r.FatPct, .01*whole.FatPct+.01, "%s of %+v", part.Name, d.Method)
+		}
+		assert.InEpsilon(t, whole.Drink.VolumeML, ml, .005, "%+v", d.Method)
+		assert.InDelta(t, whole.Batch.Finished[ingredient.Fat], fatG, .01*fatG+.05)
+		assert.InDelta(t, whole.Batch.Finished.SucroseEquivalentG(), sweetG, .01*sweetG+.05)
+		divided++
+	}
+	assert.Greater(t, divided, 200)
 }

@@ -2,49 +2,52 @@ package exchange
 
 import (
 	"encoding/json"
+	"math/rand/v2"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
 	"plushladle/core/plan"
-	"plushladle/core/reading"
-	"plushladle/core/reckon"
+	"plushladle/core/reckon/reckontest"
 	"plushladle/core/say"
 	"plushladle/internal/wording"
 )
 
-// The card, the exports and the command line tell the same steps, in the same
-// order, as Plan and Cook lay out.
+// The card, the Markdown, the JSON-LD and the command line tell the same steps, in the same order,
+// as Plan and Cook lay out, of whatever drink.
 func TestEverySheetTellsTheSameSteps(t *testing.T) {
 	t.Parallel()
-	d := reckon.New("Towpath soy")
-	for _, text := range []string{"1 cup soybeans", "4 cups water", "1 cup hot tea, to brew", "1 tbsp sugar", "1 tsp cinnamon, to serve"} {
-		line, err := reading.Standard().Line(text)
+	random := rand.New(rand.NewPCG(3, 29))
+	for range 200 {
+		d := reckontest.Random(t, random.IntN)
+		r := reckontest.Reckoned(t, d)
+		if r.Drink == nil {
+			continue
+		}
+		steps := plan.Steps(&d, r, KitchenOf(&d), plan.OnTheBench)
+		sheet, exported := SheetOf(&d, r), Export(&d, make([]string, len(d.Lines)), r, nil)
+		require.Len(t, sheet.Steps, len(steps))
+		require.Len(t, exported.Steps, len(steps))
+		data, err := sheet.JSONLD()
 		require.NoError(t, err)
-		d.Lines = append(d.Lines, line)
+		var recipe struct {
+			RecipeInstructions []struct{ Text string }
+		}
+		require.NoError(t, json.Unmarshal(data, &recipe))
+		require.GreaterOrEqual(t, len(recipe.RecipeInstructions), len(steps), "and what is to be known after them")
+		_, rest, found := strings.Cut(sheet.Markdown(), "\n1. ")
+		require.True(t, found)
+		for n, step := range steps {
+			require.Contains(t, sheet.Steps[n], wording.Text(step.Title))
+			require.Equal(t, wording.Text(step.Title), exported.Steps[n].Title)
+			require.Equal(t, sheet.Steps[n], exported.Steps[n].Text)
+			require.Equal(t, sheet.Steps[n], recipe.RecipeInstructions[n].Text)
+			_, rest, found = strings.Cut(rest, wording.Text(step.Title))
+			require.True(t, found, "%s in its place of the Markdown", wording.Text(step.Title))
+		}
 	}
-	r, err := d.Reckon()
-	require.NoError(t, err)
-	steps := plan.Steps(&d, r, KitchenOf(&d), plan.OnTheBench)
-	sheet, exported := SheetOf(&d, r), Export(&d, []string{"", "", "", "", ""}, r, nil)
-	require.Len(t, sheet.Steps, len(steps))
-	require.Len(t, exported.Steps, len(steps))
-	for n, step := range steps {
-		assert.Contains(t, sheet.Steps[n], wording.Text(step.Title))
-		assert.Equal(t, wording.Text(step.Title), exported.Steps[n].Title)
-		assert.Equal(t, sheet.Steps[n], exported.Steps[n].Text)
-	}
-	data, err := sheet.JSONLD()
-	require.NoError(t, err)
-	var recipe struct {
-		RecipeInstructions []struct{ Text string }
-	}
-	require.NoError(t, json.Unmarshal(data, &recipe))
-	for n, text := range sheet.Steps {
-		assert.Equal(t, text, recipe.RecipeInstructions[n].Text)
-	}
-	assert.Contains(t, sheet.Markdown(), "Bring to the boil")
 }
 
 // A count is said as people say it: one date, three dates, half a stick.
