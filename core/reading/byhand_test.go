@@ -62,3 +62,37 @@ func readAs(text string) string {
 	g, _, _ := l.Grams(quantity.US)
 	return strings.TrimSpace(fmt.Sprintf("%s %s %.1f %s", l.Ingredient.ID, l.Amount, g, l.Note))
 }
+
+// How much a page says it makes, of however it says so.
+func TestWhatAPageMakes(t *testing.T) {
+	t.Parallel()
+	for text, want := range map[string][2]float64{ // servings, mL
+		"Serves 4": {4, 0}, "serves 4-6": {5, 0}, "Makes 1 litre": {0, 1000}, "Makes about 500 ml": {0, 500}, "for 6 people": {6, 0}, "6 servings": {6, 0}, "4 to 6 drinks": {4, 0},
+		"Yield: 2 cups": {0, 473.2}, "Yields approx. 750 ml": {0, 750}, "Makes a litre": {0, 1000}, "Makes two glasses": {0, 480}, "Serving size: 250 ml": {0, 0}, "Makes it creamy": {0, 0}, "Serves": {0, 0},
+	} {
+		page := reading.Standard().ReadPage("# A\nIngredients\n1 cup almonds\n" + text)
+		assert.InDelta(t, want[0], page.Servings, 1e-9, text)
+		assert.InDelta(t, want[1], page.YieldML, .1, text)
+	}
+}
+
+// What a line of a page is taken for: a heading of seven words, a step that begins with doing, a
+// note of ten words, how long it takes, a line of the list.
+func TestWhatALineOfAPageIs(t *testing.T) {
+	t.Parallel()
+	of := func(text string) string {
+		page := reading.Standard().ReadPage("# A\nIngredients\n1 cup almonds\n" + text)
+		kinds := []string{}
+		for _, item := range page.Items[3:] {
+			kinds = append(kinds, string(item.Kind))
+		}
+		return strings.Join(kinds, " ")
+	}
+	for text, want := range map[string]string{
+		"For the spice mix:": "heading", "FOR THE SPICES": "heading", "for the milk of all of us": "heading", "Serving size: 250 ml": "yield", "one two three four five six seven:": "heading", "one two three four five six seven eight:": "ingredient",
+		"Blend until smooth.": "step", "Strain well": "step", "Blend the almonds with the water": "step", "it keeps for three days in a cold fridge and no longer": "note", "it keeps for days.": "note",
+		"Prep time: 10 min": "note", "Tip: use cold water": "note", "2 cups water": "ingredient", "2 cups of something else": "ingredient",
+	} {
+		assert.Equal(t, want, of(text), text)
+	}
+}

@@ -178,7 +178,7 @@ func (p *page) opens(lower string) bool {
 }
 
 var (
-	yieldLine = regexp.MustCompile(`^(?:serves|makes|yields?|servings?|portions?|serving size|zutaten für|para|recipe makes|this makes)\b[ :–-]*(?:about|approx\.?|around|up to)?\s*(.*)$`) // what tells how much it makes, in the languages of words.txt
+	yieldLine = regexp.MustCompile(`^(?:serves|makes|yields?|servings?|portions?|zutaten für|para|recipe makes|this makes)\b[ :–-]*(?:about|approx\.?|around|up to)?\s*(.*)$`) // what tells how much it makes, in the languages of words.txt
 	forPeople = regexp.MustCompile(`^(?:for )?(\d+)(?:\s*(?:-|–|to)\s*\d+)? (?:people|persons|servings|portions|drinks|cups to serve)\.?$`)                                                 // likewise, the number first
 	timing    = regexp.MustCompile(`^(?:prep(?:aration)?|cook(?:ing)?|total|soak(?:ing)?|chill(?:ing)?|active|hands-on|resting|ready)(?: ?time| in)\b`)                                     // "Prep time: 10 min", which is no ingredient
 	leading   = regexp.MustCompile(`^[\d½¼¾⅓⅔⅛]`)                                                                                                                                           // a line that begins with a number is likely one
@@ -194,8 +194,11 @@ func isTiming(lower string) bool {
 func startsWithAmount(text string) bool { return leading.MatchString(text) }
 
 // readYield reads how much the recipe makes: "Serves 4", "Makes 1 litre", "for 6
-// people".
+// people". How large one serving is says nothing of all of it.
 func (p *page) readYield(lower string) bool {
+	if strings.HasPrefix(lower, "serving size") {
+		return true
+	}
 	if m := forPeople.FindStringSubmatch(lower); m != nil {
 		p.Servings = firstNumber(m[1])
 		return true
