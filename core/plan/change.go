@@ -140,6 +140,9 @@ func find(steps []Step, at process.At) int {
 // Unapplied are the changes whose step is not in the process as it is now: they are
 // kept, and say so.
 func Unapplied(d *reckon.Drink, r *reckon.Reckoning, k Room) []process.Change {
+	if len(d.Changes) == 0 {
+		return nil
+	}
 	work := *d
 	work.Changes = nil
 	_, places := changed(Steps(&work, r, k, OnTheBench), d.Changes)

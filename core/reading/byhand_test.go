@@ -26,7 +26,7 @@ func TestLinesByHand(t *testing.T) {
 		"1 cup almonds, 35% fat": "almond 1 cup 143.0 35% fat", "1 tsp cinnamon, 20 °C water": "cinnamon 1 tsp 2.6 20C water",
 		"1 inch piece of ginger": "ginger-fresh 1 inch 10.0", "1 in piece ginger": "ginger-fresh 1 inch 10.0", "(1 in) ginger": "ginger-fresh 1 inch 10.0", "1-inch piece ginger": "ginger-fresh 1 inch 10.0",
 		"1 thumb-sized piece of ginger": "ginger-fresh 1 thumb 17.5",
-		"400 ml can coconut milk": "coconut-milk-can 1 (400 mL) can 400.0", "1 (400 ml) can coconut milk": "coconut-milk-can 1 (400 mL) can 400.0",
+		"400 ml can coconut milk":       "coconut-milk-can 1 (400 mL) can 400.0", "1 (400 ml) can coconut milk": "coconut-milk-can 1 (400 mL) can 400.0",
 		"2 400-ml cans coconut milk": "coconut-milk-can 2 (400 mL) cans 800.0", "2 x 400 ml cans coconut milk": "coconut-milk-can 2 (400 mL) cans 800.0",
 		// of two ways to say one amount the mass, and ounces of what flows are fluid
 		"2 cups (480 ml) water": "water 2 cups 472.3", "8 oz water": "water 8 oz 236.2", "8 oz (227 g) almonds": "almond 8 oz 226.8", "1 cup (140 g) almonds": "almond 140 g 140.0", "140 g (1 cup) almonds": "almond 140 g 140.0",

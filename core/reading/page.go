@@ -179,9 +179,9 @@ func (p *page) opens(lower string) bool {
 
 var (
 	yieldLine = regexp.MustCompile(`^(?:serves|makes|yields?|servings?|portions?|zutaten für|para|recipe makes|this makes)\b[ :–-]*(?:about|approx\.?|around|up to)?\s*(.*)$`) // what tells how much it makes, in the languages of words.txt
-	forPeople = regexp.MustCompile(`^(?:for )?(\d+)(?:\s*(?:-|–|to)\s*\d+)? (?:people|persons|servings|portions|drinks|cups to serve)\.?$`)                                                 // likewise, the number first
-	timing    = regexp.MustCompile(`^(?:prep(?:aration)?|cook(?:ing)?|total|soak(?:ing)?|chill(?:ing)?|active|hands-on|resting|ready)(?: ?time| in)\b`)                                     // "Prep time: 10 min", which is no ingredient
-	leading   = regexp.MustCompile(`^[\d½¼¾⅓⅔⅛]`)                                                                                                                                           // a line that begins with a number is likely one
+	forPeople = regexp.MustCompile(`^(?:for )?(\d+)(?:\s*(?:-|–|to)\s*\d+)? (?:people|persons|servings|portions|drinks|cups to serve)\.?$`)                                    // likewise, the number first
+	timing    = regexp.MustCompile(`^(?:prep(?:aration)?|cook(?:ing)?|total|soak(?:ing)?|chill(?:ing)?|active|hands-on|resting|ready)(?: ?time| in)\b`)                        // "Prep time: 10 min", which is no ingredient
+	leading   = regexp.MustCompile(`^[\d½¼¾⅓⅔⅛]`)                                                                                                                              // a line that begins with a number is likely one
 )
 
 // isTiming tells whether a line says how long it all takes, or is a tip.
