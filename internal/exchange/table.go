@@ -21,7 +21,7 @@ func WriteTable(w io.Writer, columns []string, rows [][]string) error {
 	for _, row := range rows {
 		safe := make([]string, len(row))
 		for n, cell := range row {
-			safe[n] = defused(cell)
+			safe[n] = defused(newlines.Replace(cell))
 		}
 		if err := out.Write(safe); err != nil {
 			return err
@@ -31,9 +31,13 @@ func WriteTable(w io.Writer, columns []string, rows [][]string) error {
 	return out.Error()
 }
 
+// newlines ends lines alike, however a file or a field ended them: a table that is read, written and
+// read again is the same.
+var newlines = strings.NewReplacer("\r\n", "\n", "\r", "\n")
+
 // formulaSigns begin what a spreadsheet works out; the apostrophe stands for itself, so that
 // reading is the exact way back.
-const formulaSigns = "=+-@\t\r'"
+const formulaSigns = "=+-@\t\n'"
 
 func defused(cell string) string {
 	if cell == "" || !strings.ContainsRune(formulaSigns, rune(cell[0])) {
@@ -88,7 +92,7 @@ func (r Row) Int(column string) (int64, error) {
 // alone. Commas or semicolons stand between cells. A column that is needed and missing fails the
 // whole.
 func ReadTable(text string, needed []string) ([]Row, error) {
-	text = strings.TrimPrefix(text, "\ufeff")
+	text = newlines.Replace(strings.TrimPrefix(text, "\ufeff"))
 	in := csv.NewReader(strings.NewReader(text))
 	in.FieldsPerRecord, in.LazyQuotes = -1, true
 	if head := firstLine(text); strings.Count(head, ";") > strings.Count(head, ",") {
