@@ -215,3 +215,32 @@ func TestTheIceByHand(t *testing.T) {
 	assert.InDelta(t, 1000*4.19*21/(334+4.21*4+4.19*21), c.IceG, 3)
 	assert.Zero(t, reckoned(t, drinkOf(t, "1000 g water")).Chill, "nothing is ground")
 }
+
+// Wholes and halves are counted, a quarter of a hair more is not; stages before the strainer are
+// three; a line that is kept for later is not lacking.
+func TestSmallJudgements(t *testing.T) {
+	t.Parallel()
+	for v, whole := range map[float64]bool{.5: true, 1: true, 1.5: true, 12: true, .49: false, .25: false, 1.25: false, 1.49: false, 1.51: false, 0: false, 2.0000001: true, 1.9999999: true} {
+		assert.Equal(t, whole, isWhole(v), v)
+	}
+	for _, s := range ingredient.Stages {
+		assert.Equal(t, s == ingredient.Soak || s == ingredient.Grind || s == ingredient.Rinse, BeforeStraining(s), s)
+	}
+	r := &Reckoning{Lines: []LineReckoning{{Understood: true}, {}, {Understood: true, Err: assert.AnError}, {Kept: true}, {Kept: true, Err: assert.AnError}}}
+	assert.Equal(t, []int{1, 2}, r.Lacks())
+}
+
+// How strong a spice is, from what is usual of it: nothing, a share of the least, one at the least
+// and two at the most, half way by the logarithm, three at twice the most and no further.
+func TestHowStrongASpiceIs(t *testing.T) {
+	t.Parallel()
+	for gPerL, want := range map[float64]float64{0: 0, -1: 0, .5: .5, .999: .999, 1: 1, 2: 1.5, 4: 2, 6: 2.5, 8: 3, 80: 3} {
+		assert.InDelta(t, want, usualLevel(gPerL, ingredient.Usual{LowGPerL: 1, HighGPerL: 4}, 1), 1e-9, gPerL)
+		assert.InDelta(t, want, usualLevel(2*gPerL, ingredient.Usual{LowGPerL: 1, HighGPerL: 4}, 2), 1e-9, "in a drink that takes twice as much")
+	}
+	s := newScale([]string{"a", "b", "c", "d"}, []float64{1, 2, 3})
+	for n, b := range s.bands {
+		assert.InDelta(t, float64(n)/4, b.From, 1e-12)
+		assert.InDelta(t, float64(n+1)/4, b.To, 1e-12)
+	}
+}
