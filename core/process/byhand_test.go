@@ -212,3 +212,34 @@ func TestWhatThePanLoses(t *testing.T) {
 		assert.Equal(t, want, [2]float64{count, cm}, ml)
 	}
 }
+
+// The numbers that methods have in words, and how long they are in each unit.
+func TestTimesInWords(t *testing.T) {
+	t.Parallel()
+	for word, n := range map[string]float64{"a": 1, "an": 1, "one": 1, "two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "eight": 8, "ten": 10, "twelve": 12, "twenty-four": 24, "1.5": 1.5, "2,5": 2.5} {
+		low, high, ok := SpanIn("for "+word+" minutes", Minute)
+		assert.True(t, ok, word)
+		assert.Equal(t, [2]float64{n, n}, [2]float64{low, high}, word)
+	}
+	for words, want := range map[string][2]float64{"60 to 90 seconds": {60, 90}, "1-2 minutes": {60, 120}, "2 min": {120, 120}, "90 to 60 secs": {90, 90}} {
+		low, high, ok := SpanIn(words, Second)
+		assert.True(t, ok, words)
+		assert.Equal(t, want, [2]float64{low, high}, words)
+	}
+	_, _, ok := SpanIn("0 seconds", Second)
+	assert.False(t, ok, "no time is none")
+}
+
+// Ice that takes the place of water by hand: a kilogram of water from 20 to 4 °C gives 1000·4.19·16 J.
+// Each gram of ice takes 334 to melt and 4·4.2 to warm, and is a gram less of water to cool.
+func TestIceInPlaceOfWater(t *testing.T) {
+	t.Parallel()
+	water := ingredient.Content{ingredient.Water: 1000}
+	given := 1000 * 4.19 * 16.
+	assert.InEpsilon(t, given/(334+4.2*4+4.19*16), IceForWaterG(water, 20, 4), .015) // Choi and Okos have water a hundredth and a half lighter to warm than IAPWS
+	assert.InEpsilon(t, given/(334+4.2*4), IceG(water, 20, 4), .015)
+	assert.Zero(t, IceForWaterG(water, 4, 4))
+	assert.Zero(t, IceForWaterG(water, 3, 4))
+	dry := ingredient.Content{ingredient.Water: 5, ingredient.Fat: 1000}
+	assert.Equal(t, 5., IceForWaterG(dry, 60, 4), "no more than there is water")
+}

@@ -212,6 +212,9 @@ func TestADividedDrinkIsTheWhole(t *testing.T) {
 			require.NotNil(t, r.Drink, "%v", d)
 			ml, fatG, sweetG = ml+r.Drink.VolumeML, fatG+r.Batch.Finished[ingredient.Fat], sweetG+r.Batch.Finished.SucroseEquivalentG()
 			assert.InDelta(t, whole.FatPct, r.FatPct, .01*whole.FatPct+.01, "%s of %+v", part.Name, d.Method)
+			for what, two := range map[string][2]float64{"ground": {whole.Made.GroundC, r.Made.GroundC}, "iced": {whole.Made.IcedC, r.Made.IcedC}, "heated": {whole.Made.HeatedC, r.Made.HeatedC}} {
+				assert.InDelta(t, two[0], two[1], .2, "%s at one temperature, whose part it is: %s of %+v", what, part.Name, d.Method)
+			}
 		}
 		assert.InEpsilon(t, whole.Drink.VolumeML, ml, .005, "%+v", d.Method)
 		assert.InDelta(t, whole.Batch.Finished[ingredient.Fat], fatG, .01*fatG+.05)
