@@ -46,7 +46,7 @@ var leans = map[Room][]Room{
 	"core/keep":                {"core/ingredient", "core/quantity", "core/fault", "core/say"},
 	"core/caution":             {"core/ingredient", "core/quantity", "core/fault", "core/say"},
 	"core/reckon":              {"core/recipe", "core/process", "core/keep", "core/caution", "core/ingredient", "core/quantity", "core/fault", "core/say"},
-	"core/reckon/reckontest":   {"core/reckon", "core/reading"},
+	"core/reckon/reckontest":   {"core/reckon", "core/reading", "core/recipe", "core/process"},
 	"core/solve":               {"core/reckon", "core/recipe", "core/process", "core/keep", "core/caution", "core/ingredient", "core/quantity", "core/fault", "core/say"},
 	"core/serve":               {"core/reckon", "core/recipe", "core/process", "core/ingredient", "core/fault", "core/say"},
 	"core/record":              {"core/solve", "core/reckon", "core/recipe", "core/process", "core/ingredient", "core/quantity", "core/say"},
