@@ -201,3 +201,40 @@ func TestFolding(t *testing.T) {
 	assert.False(t, (&Ingredient{}).Is(&Ingredient{}), "two without names are not the same")
 	assert.False(t, a.Is(&Ingredient{ID: "y"}))
 }
+
+// The singular of what kitchens have in the plural, and what only looks like one.
+func TestSingulars(t *testing.T) {
+	t.Parallel()
+	for plural, one := range map[string]string{
+		"almonds": "almond", "cherries": "cherry", "pies": "pie", "halves": "half", "leaves": "leaf", "glasses": "glass", "radishes": "radish", "peaches": "peach", "boxes": "box", "mangoes": "mango",
+		"gas": "ga", "is": "is", "us": "us", "hummus": "hummus", "molasses": "molass", "swiss": "swiss", "anis": "anis", "oats": "oat", "ices": "ice", "as": "as", "": "", "s": "s",
+	} {
+		assert.Equal(t, one, Singular(plural), plural)
+	}
+	for _, two := range []struct {
+		a, b string
+		same bool
+	}{{"cinammon", "cinnamon", true}, {"vanillin", "vanilla", false}, {"nutmeg", "notmeg", false}, {"nutmeg", "nutmegg", true}, {"almond", "almend", true}} {
+		assert.Equal(t, two.same, sameEnds(two.a, two.b), two)
+	}
+	for r, plain := range map[rune]rune{'a': 'a', 'é': 'e', 'ñ': 'n', 'ü': 'u', '\u007f': '\u007f'} {
+		assert.Equal(t, plain, plainLetter(r), string(r))
+	}
+}
+
+// A search gives the very name first, then its beginning, then a part, then slips.
+func TestTheOrderOfASearch(t *testing.T) {
+	t.Parallel()
+	c := Standard()
+	for typed, first := range map[string]string{"oats": "oats", "almond": "almond", "walnut": "walnut", "almnd": "almond"} {
+		found := c.Suggest(typed, 5)
+		if assert.NotEmpty(t, found, typed) {
+			assert.Equal(t, first, found[0].ID, typed)
+		}
+	}
+	assert.LessOrEqual(t, len(c.Suggest("a", 3)), 3)
+	_, ok := c.ByID("Almond")
+	assert.False(t, ok, "an id is written as it is")
+	_, ok = c.ByID("almonds")
+	assert.False(t, ok, "and a name is none")
+}
