@@ -1,6 +1,7 @@
 package caution
 
 import (
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -148,4 +149,49 @@ func TestLooseOil(t *testing.T) {
 	}
 	_, said := separates(&Drink{AddedOilG: 50, BatchG: 100, Heated: true})
 	assert.False(t, said, "heat holds it")
+}
+
+// Cashew with pistachio and pecan with walnut cross-react, either way, and no others; who was cleared
+// of the kin by an allergist may have it, and still not the thing itself.
+func TestKin(t *testing.T) {
+	t.Parallel()
+	kin := map[[2]string]bool{{"cashew", "pistachio"}: true, {"pistachio", "cashew"}: true, {"pecan", "walnut"}: true, {"walnut", "pecan"}: true}
+	for _, a := range allergens {
+		for _, b := range allergens {
+			if len(a.Of) == 0 && len(b.Of) == 0 {
+				assert.Equal(t, kin[[2]string{a.Code, b.Code}], a.IsKinOf(b), "%s and %s", a.Code, b.Code)
+			}
+			assert.Equal(t, a.Code == b.Code || slices.Contains(a.Of, b.Code), a.Covers(b), "%s and %s", a.Code, b.Code)
+		}
+	}
+	for _, c := range []struct {
+		avoid, cleared []string
+		in, reason     string
+	}{
+		{[]string{"walnut"}, nil, "pecan", "contains-kin"}, {[]string{"walnut"}, []string{"pecan"}, "pecan", ""}, {[]string{"walnut"}, []string{"cashew"}, "pecan", "contains-kin"},
+		{[]string{"walnut"}, []string{"walnut"}, "walnut", "contains-allergen"}, {[]string{"tree-nuts"}, []string{"pecan"}, "pecan", "contains-allergen"}, {[]string{"cashew"}, nil, "pistachio", "contains-kin"},
+		{[]string{"peanut"}, nil, "pecan", ""}, {nil, nil, "pecan", ""},
+	} {
+		d := glass(t, map[string]float64{c.in: 50}, Drinker{Name: "a", Age: Adult, Allergens: c.avoid, Cleared: c.cleared})
+		who := ForWhom(d)[0]
+		assert.Equal(t, c.reason != "", who.Not, c)
+		if who.Not {
+			assert.Equal(t, c.reason, who.Reasons[0].Code, c)
+		}
+	}
+}
+
+// Of a batch of no volume nobody gets anything, and what is not in it is not told of.
+func TestNothingOfIt(t *testing.T) {
+	t.Parallel()
+	assert.Zero(t, (&Drink{ServingML: 200}).perServing(50))
+	assert.InDelta(t, 25, (&Drink{ServingML: .5, BatchML: 1}).perServing(50), 1e-12)
+	for _, code := range []string{"nutmeg", "coumarin", "poppy", "free-sugars", "selenium", "iodine"} {
+		_, ok := find(t, glass(t, map[string]float64{"oats": 50}), code)
+		assert.False(t, ok, code)
+	}
+	for id, code := range map[string]string{"nutmeg": "nutmeg", "cinnamon": "coumarin", "poppy-seed": "poppy"} {
+		_, ok := find(t, glass(t, map[string]float64{id: .8}), code)
+		assert.True(t, ok, "%s from less than a gram on", id)
+	}
 }
