@@ -161,6 +161,10 @@ func TestABlendByHand(t *testing.T) {
 		_, err = BlendTwo(cream, milk, ForFat, target, 500)
 		assert.Equal(t, "not-between-the-two", fault.Code(err))
 	}
+	solids, err := BlendTwo(&ingredient.Ingredient{PerGram: ingredient.Content{ingredient.Fat: .3, ingredient.Protein: .1, ingredient.Water: .6}, BulkGPerML: 1}, milk, ForSolids, 22, 500)
+	require.NoError(t, err)
+	assert.InDelta(t, solids.AG, solids.BG, 1e-9, "by what is not water: 40 and 4")
+	assert.InDelta(t, 17, solids.FatPct, 1e-9, "of which 30 and 4 are fat")
 	aG, bG, err := Square(40, 4, 40, 100)
 	require.NoError(t, err)
 	assert.Equal(t, [2]float64{100, 0}, [2]float64{aG, bG})
