@@ -2,6 +2,7 @@ package plan
 
 import (
 	"math"
+	"math/rand/v2"
 	"testing"
 	"time"
 
@@ -158,4 +159,31 @@ func TestWhatIsTooSlowToChill(t *testing.T) {
 	iced := code(nil, "1 cup almonds", "3 cups water", "300 g ice")
 	assert.NotEqual(t, plain, iced, "ground with ice it is cold already: %s", say.Of(plain))
 	assert.Contains(t, plain, "chill-too-slow-ground")
+}
+
+// The least within a window that moves along, against looking at each of them; and what a wait before
+// a block costs, by its own definition.
+func TestTheLeastWithinAWindow(t *testing.T) {
+	t.Parallel()
+	random := rand.New(rand.NewPCG(2, 29))
+	for range 400 {
+		costs := make([]int64, 1+random.IntN(60))
+		for n := range costs {
+			if costs[n] = int64(random.IntN(9)) * costLength; random.IntN(4) == 0 {
+				costs[n] = never
+			}
+		}
+		low := random.IntN(10)
+		w := wait{min: low, ideal: random.IntN(30), max: low + random.IntN(25)}
+		got := w.before(costs)
+		for end := range costs {
+			least := int64(never)
+			for length := w.min; length <= w.max && end+length < len(costs); length++ {
+				if after := costs[end+length]; after < never {
+					least = min(least, after+costLength*int64(abs(length-w.ideal)))
+				}
+			}
+			require.Equal(t, least, got[end], "from %d, %+v, %v", end, w, costs)
+		}
+	}
 }

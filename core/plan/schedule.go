@@ -328,6 +328,7 @@ func (c *chain) best(forbidden [][]span, busy, near []span) (placed, bool) {
 // can.
 func (c *chain) costs(forbidden [][]span, busy, near []span) [][]int64 {
 	next := make([][]int64, len(c.blocks))
+	rest := c.lastWait()
 	for k := len(c.blocks) - 1; k >= 0; k-- {
 		next[k] = make([]int64, c.g.slots+1)
 		for s := range next[k] {
@@ -335,9 +336,12 @@ func (c *chain) costs(forbidden [][]span, busy, near []span) [][]int64 {
 			if !c.allowed(k, s, forbidden, busy) {
 				continue
 			}
-			if rest := c.rest(k, s, next); rest < never {
-				next[k][s] = rest + costVisit*int64(1-one(c.isNear(k, s, near)))
+			if follows := rest[s+c.blocks[k].slots]; follows < never {
+				next[k][s] = follows + costVisit*int64(1-one(c.isNear(k, s, near)))
 			}
+		}
+		if k > 0 {
+			rest = c.waits[k-1].before(next[k])
 		}
 	}
 	return next
@@ -400,26 +404,65 @@ func (c *chain) allowed(k, s int, forbidden [][]span, busy []span) bool {
 	return true
 }
 
-// rest is the cost of what follows a block begun at s.
-func (c *chain) rest(k, s int, next [][]int64) int64 {
-	w, end := c.waits[k], s+c.blocks[k].slots
-	if k == len(c.blocks)-1 {
-		if end+w.min > c.ready {
-			return never
-		}
-		return costLength * int64(max(0, w.ideal-(c.ready-end)))
-	}
-	cheapest := int64(never)
-	for length := w.min; length <= w.max && end+length <= c.g.slots; length++ {
-		after := next[k+1][end+length]
-		if after == never {
-			continue
-		}
-		if cost := after + costLength*int64(abs(length-w.ideal)); cost < cheapest {
-			cheapest = cost
+// lastWait is what the last wait costs from each end of the last block on.
+func (c *chain) lastWait() []int64 {
+	w := c.waits[len(c.blocks)-1]
+	costs := make([]int64, c.g.slots+1)
+	for end := range costs {
+		costs[end] = never
+		if end+w.min <= c.ready {
+			costs[end] = costLength * int64(max(0, w.ideal-(c.ready-end)))
 		}
 	}
-	return cheapest
+	return costs
+}
+
+// before is the cheapest of what follows a block from each of its ends on, where each start of the
+// next block costs what after says. A wait costs by how far it is from its ideal, so that a longer
+// one costs after + x and a shorter one after − x but for what is the same for all of them: the
+// least of either is that of a window which moves along with the end.
+func (w wait) before(after []int64) []int64 {
+	late, early := leastWithin(after, costLength, max(w.min, w.ideal), w.max), leastWithin(after, -costLength, w.min, min(w.max, w.ideal))
+	for end := range late {
+		ideal := costLength * int64(end+w.ideal)
+		if late[end] < never {
+			late[end] -= ideal
+		}
+		if early[end] < never {
+			late[end] = min(late[end], early[end]+ideal)
+		}
+	}
+	return late
+}
+
+// leastWithin is the least of costs, each more by slope times its place, from low to high places on
+// from each place; never where there is none. What is no longer the least of any window to come is
+// dropped, so that each is looked at twice and not once a window.
+func leastWithin(costs []int64, slope int64, low, high int) []int64 {
+	out := make([]int64, len(costs))
+	rising := make([]int, len(costs)) // places, each the least of those behind it
+	first, behind := 0, 0             // those of them that count
+	seen := low
+	for at := range costs {
+		for ; seen <= min(at+high, len(costs)-1); seen++ {
+			if costs[seen] == never {
+				continue
+			}
+			for behind > first && costs[rising[behind-1]]+slope*int64(rising[behind-1]) >= costs[seen]+slope*int64(seen) {
+				behind--
+			}
+			rising[behind] = seen
+			behind++
+		}
+		for first < behind && rising[first] < at+low {
+			first++
+		}
+		out[at] = never
+		if first < behind {
+			out[at] = costs[rising[first]] + slope*int64(rising[first])
+		}
+	}
+	return out
 }
 
 func abs(v int) int { return max(v, -v) }
