@@ -30,7 +30,7 @@ import (
 func BenchmarkKeystrokeToFigure(b *testing.B) {
 	p := visit(b, demoKitchen(b))
 	p.sees("Contains pecan")
-	p.click("textbox", "Amount of Maple syrup")
+	p.fill("Amount of Maple syrup", "9 g")
 	p.press(kb.Home)
 	took := p.keystrokes(b, "() => document.querySelector('section[aria-label=Dials]').textContent")
 	const bare = `(() => {
@@ -55,9 +55,10 @@ func BenchmarkKeystrokeToFigure(b *testing.B) {
 	b.ReportMetric(0, "ns/op")
 }
 
-// keystrokes types a digit and takes it out again, thirty times at a typist's pace, and answers
-// how long each took until what is shown changed and was painted, in order of length. The time
-// ends in the frame after the one that painted it.
+// keystrokes types a digit before another and takes both out again, at a typist's pace, and answers
+// how long each second one took until what is shown changed and was painted, in order of length: each
+// makes an amount that was not there before, whose figures are not known. The time ends in the frame
+// after the one that painted it.
 func (p *page) keystrokes(b *testing.B, shown string) []float64 {
 	watch := fmt.Sprintf(`(() => {
 		window.took = []
@@ -65,7 +66,8 @@ func (p *page) keystrokes(b *testing.B, shown string) []float64 {
 		let began = 0
 		const read = %s
 		let shown = read()
-		document.addEventListener('keydown', () => { began = performance.now() }, true)
+		window.counts = false
+		document.addEventListener('keydown', () => { began = window.counts ? performance.now() : 0 }, true)
 		window.watching = new MutationObserver(() => {
 			if (!began || read() === shown) return
 			shown = read()
@@ -78,11 +80,14 @@ func (p *page) keystrokes(b *testing.B, shown string) []float64 {
 	_, err := chromedp.Run(p.ctx, chromedp.Evaluate[chromedp.Void](watch))
 	require.NoError(b, err)
 	for n := range 60 {
-		if n%2 == 0 {
-			p.press("1")
-		} else {
-			p.press(kb.Backspace)
-		}
+		p.press(strconv.Itoa(1 + n%9))
+		time.Sleep(100 * time.Millisecond)
+		evaluate[bool](p, "(() => window.counts = true)")
+		p.press(strconv.Itoa(1 + n/9))
+		time.Sleep(100 * time.Millisecond)
+		evaluate[bool](p, "(() => window.counts = false)")
+		p.press(kb.Backspace)
+		p.press(kb.Backspace)
 		time.Sleep(100 * time.Millisecond)
 	}
 	took := evaluate[[]float64](p, "(() => window.took)")

@@ -1,4 +1,4 @@
-import { MutationCache, QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { MutationCache, notifyManager, QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { Refused } from './api/client'
@@ -13,6 +13,9 @@ const noticeSignedOut = (error: Error, isKitchen: boolean) => {
   const signedOut = error instanceof Refused && error.status === 401
   if (signedOut && !isKitchen) refresh(client, '/api/kitchen')
 }
+
+// An answer is shown as soon as it is there, and not a turn of the browser's clock later.
+notifyManager.setScheduler(queueMicrotask)
 
 const client = new QueryClient({
   // A kitchen in the house is asked also where the browser has no internet.

@@ -78,6 +78,7 @@ export function askAhead(client: QueryClient, draft: { name: string; recipe: Rec
 /** useReckoning reckons the recipe anew whenever it changes, and shows the last figures until the new ones are there; they stay where a change is refused. What did not change stays the same object, so that only what did is drawn anew. */
 export function useReckoning(name: string, recipe: Recipe, madeOn = '') {
   const last = useRef<Reckoning>(undefined)
+  const answered = useRef<Reckoning>(undefined)
   const body = toReckon(name, recipe, madeOn)
   const reckoned = query.useQuery(
     'post',
@@ -85,7 +86,10 @@ export function useReckoning(name: string, recipe: Recipe, madeOn = '') {
     { body },
     { placeholderData: keepPreviousData, gcTime: figuresKeptMS },
   )
-  if (reckoned.data) last.current = replaceEqualDeep(last.current, reckoned.data)
+  if (reckoned.data && reckoned.data !== answered.current) {
+    answered.current = reckoned.data
+    last.current = replaceEqualDeep(last.current, reckoned.data)
+  }
   return { data: last.current, error: reckoned.error }
 }
 
