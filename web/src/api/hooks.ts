@@ -39,11 +39,14 @@ export const useShelf = () => query.useQuery('get', '/api/shelf', undefined, { r
 /** A change of the kitchen's settings: some of them, or what they become of what they are. */
 type KitchenChange = Partial<Settings> | ((now: Settings) => Partial<Settings>)
 
-/** useSetKitchen changes settings, one change after the other, each from what the one before came to. */
+/** Changes of the settings go one after the other, whoever makes them. */
+export const kitchenChanges = { id: 'kitchen' }
+
+/** useSetKitchen changes settings, each from what the change before came to. */
 export function useSetKitchen() {
   const client = useQueryClient()
   return useMutation({
-    scope: { id: 'kitchen' },
+    scope: kitchenChanges,
     mutationFn: async (change: KitchenChange) => {
       const { today: _, ...now } =
         client.getQueryData<SettingsNow>(keyOf('/api/kitchen')) ?? (await answer(api.GET('/api/kitchen')))
