@@ -175,7 +175,9 @@ func TestTheLeastWithinAWindow(t *testing.T) {
 		}
 		low := random.IntN(10)
 		w := wait{min: low, ideal: random.IntN(30), max: low + random.IntN(25)}
-		got := w.before(costs)
+		var r room
+		r.next(1, len(costs))
+		got := w.before(costs, &r)
 		for end := range costs {
 			least := int64(never)
 			for length := w.min; length <= w.max && end+length < len(costs); length++ {

@@ -233,6 +233,7 @@ type chain struct {
 	begun  []int       // slots of the blocks that are begun, which stand
 	pinned map[int]int // block to slot
 	first  span        // the slots in which the first block may begin
+	room   room        // for working out what it costs
 }
 
 // chain cuts a job into blocks of hands-on work and the waits between them. Steps that
@@ -327,10 +328,9 @@ func (c *chain) best(forbidden [][]span, busy, near []span) (placed, bool) {
 // costs are what follows from each start of each block on; never where nothing
 // can.
 func (c *chain) costs(forbidden [][]span, busy, near []span) [][]int64 {
-	next := make([][]int64, len(c.blocks))
+	next := c.room.next(len(c.blocks), c.g.slots+1)
 	rest := c.lastWait()
 	for k := len(c.blocks) - 1; k >= 0; k-- {
-		next[k] = make([]int64, c.g.slots+1)
 		for s := range next[k] {
 			next[k][s] = never
 			if !c.allowed(k, s, forbidden, busy) {
@@ -341,7 +341,7 @@ func (c *chain) costs(forbidden [][]span, busy, near []span) [][]int64 {
 			}
 		}
 		if k > 0 {
-			rest = c.waits[k-1].before(next[k])
+			rest = c.waits[k-1].before(next[k], &c.room)
 		}
 	}
 	return next
@@ -406,8 +406,7 @@ func (c *chain) allowed(k, s int, forbidden [][]span, busy []span) bool {
 
 // lastWait is what the last wait costs from each end of the last block on.
 func (c *chain) lastWait() []int64 {
-	w := c.waits[len(c.blocks)-1]
-	costs := make([]int64, c.g.slots+1)
+	w, costs := c.waits[len(c.blocks)-1], c.room.late
 	for end := range costs {
 		costs[end] = never
 		if end+w.min <= c.ready {
@@ -421,8 +420,10 @@ func (c *chain) lastWait() []int64 {
 // next block costs what after says. A wait costs by how far it is from its ideal, so that a longer
 // one costs after + x and a shorter one after − x but for what is the same for all of them: the
 // least of either is that of a window which moves along with the end.
-func (w wait) before(after []int64) []int64 {
-	late, early := leastWithin(after, costLength, max(w.min, w.ideal), w.max), leastWithin(after, -costLength, w.min, min(w.max, w.ideal))
+func (w wait) before(after []int64, r *room) []int64 {
+	late, early := r.late, r.early
+	leastWithin(late, after, costLength, max(w.min, w.ideal), w.max, r.rising)
+	leastWithin(early, after, -costLength, w.min, min(w.max, w.ideal), r.rising)
 	for end := range late {
 		ideal := costLength * int64(end+w.ideal)
 		if late[end] < never {
@@ -435,13 +436,30 @@ func (w wait) before(after []int64) []int64 {
 	return late
 }
 
-// leastWithin is the least of costs, each more by slope times its place, from low to high places on
-// from each place; never where there is none. What is no longer the least of any window to come is
-// dropped, so that each is looked at twice and not once a window.
-func leastWithin(costs []int64, slope int64, low, high int) []int64 {
-	out := make([]int64, len(costs))
-	rising := make([]int, len(costs)) // places, each the least of those behind it
-	first, behind := 0, 0             // those of them that count
+// room is what costs are worked out in, time and again the same for a chain: a plan tries thousands
+// of times.
+type room struct {
+	after       [][]int64 // by block and start
+	late, early []int64   // by end
+	rising      []int     // places, each the least of those behind it
+}
+
+// next is the room by block and start, made where it is not there yet.
+func (r *room) next(blocks, slots int) [][]int64 {
+	if r.after == nil {
+		r.late, r.early, r.rising, r.after = make([]int64, slots), make([]int64, slots), make([]int, slots), make([][]int64, blocks)
+		for k := range r.after {
+			r.after[k] = make([]int64, slots)
+		}
+	}
+	return r.after
+}
+
+// leastWithin puts into out the least of costs, each more by slope times its place, from low to high
+// places on from each place; never where there is none. What is no longer the least of any window to
+// come is dropped from those rising, so that each is looked at twice and not once a window.
+func leastWithin(out, costs []int64, slope int64, low, high int, rising []int) {
+	first, behind := 0, 0 // those rising that count
 	seen := low
 	for at := range costs {
 		for ; seen <= min(at+high, len(costs)-1); seen++ {
@@ -462,7 +480,6 @@ func leastWithin(costs []int64, slope int64, low, high int) []int64 {
 			out[at] = costs[rising[first]] + slope*int64(rising[first])
 		}
 	}
-	return out
 }
 
 func abs(v int) int { return max(v, -v) }
