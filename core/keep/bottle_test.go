@@ -27,7 +27,9 @@ func TestTwoLeftoversPouredTogether(t *testing.T) {
 		assert.Equal(t, why, got)
 		assert.Equal(t, 700., largest)
 	}
-	_, why := half.Pour(half)
+	_, why := half.Pour(other(func(o *Leftover) { o.LeftML = 500.5 }))
+	assert.Equal(t, Together, why, "half a millilitre is nothing")
+	_, why = half.Pour(half)
 	assert.Equal(t, NotTwo, why)
 	assert.True(t, Fills(1000, 1020))
 	assert.False(t, Fills(1000, 1021))

@@ -223,3 +223,67 @@ func TestWhenItIsAskedHowColdItIs(t *testing.T) {
 	k.First = k.FirstBy.Add(1)
 	assert.Equal(t, LateFirst, k.Verdict(30, began))
 }
+
+// Four hours above the line in one go, or in goes that count together, and it goes out; to the
+// minute they do not. Goes that are too short to count do not add up.
+func TestWhatIsTooWarmTooLong(t *testing.T) {
+	t.Parallel()
+	at := time.Date(2026, 11, 10, 12, 0, 0, 0, time.UTC)
+	run := func(fromH float64, lasts time.Duration) Spell {
+		from := at.Add(time.Duration(fromH * float64(time.Hour)))
+		return Spell{From: from, To: from.Add(lasts)}
+	}
+	for name, c := range map[string]struct {
+		runs []Spell
+		out  bool
+		from time.Time
+	}{
+		"four hours":               {[]Spell{run(0, spellMost)}, false, time.Time{}},
+		"a minute more":            {[]Spell{run(0, spellMost+time.Minute)}, true, at},
+		"two of two hours":         {[]Spell{run(0, spellMost/2), run(9, spellMost/2)}, false, time.Time{}},
+		"two of more":              {[]Spell{run(0, spellMost/2), run(9, spellMost/2+time.Minute)}, true, at},
+		"many too short to count":  {[]Spell{run(0, countsFrom-time.Second), run(3, countsFrom-time.Second), run(6, spellMost)}, false, time.Time{}},
+		"from the first to count":  {[]Spell{run(0, countsFrom-time.Second), run(3, countsFrom), run(6, spellMost)}, true, at.Add(3 * time.Hour)},
+		"the long one's beginning": {[]Spell{run(0, countsFrom), run(6, spellMost+time.Second)}, true, at.Add(6 * time.Hour)},
+		"none":                     {nil, false, time.Time{}},
+	} {
+		from, tooLong := tooWarm(c.runs)
+		assert.Equal(t, c.out, tooLong, name)
+		assert.True(t, c.from.Equal(from), name)
+	}
+	one := Spell{From: at, To: at.Add(time.Hour), MostC: 9, Days: .25}
+	soon := Spell{From: one.To.Add(joinsWithin - time.Second), To: one.To.Add(2 * time.Hour), MostC: 8, Days: .5, Gap: true}
+	assert.Equal(t, []Spell{{From: at, To: soon.To, MostC: 9, Days: .75, Gap: true}}, joined([]Spell{one}, soon))
+	later := soon
+	later.From = one.To.Add(joinsWithin)
+	assert.Len(t, joined([]Spell{one}, later), 2)
+}
+
+// A drink follows the air by its lag: after one lag a third (1/e) of the way is left. Of a span in
+// which it crosses the line only what is above it counts.
+func TestADrinkFollowsTheAir(t *testing.T) {
+	t.Parallel()
+	at, lag := time.Date(2026, 11, 10, 12, 0, 0, 0, time.UTC), time.Hour
+	follow := func(drinkC, airC, aboveC float64) (endC float64, told []Spell) {
+		s := span{air: air{from: at, to: at.Add(lag), tempC: airC}}
+		endC = s.follow(drinkC, aboveC, lag, func(s Spell) { told = append(told, s) })
+		return endC, told
+	}
+	endC, told := follow(4, 20, 25)
+	assert.InDelta(t, 20-16/math.E, endC, 1e-9)
+	assert.Empty(t, told, "it never is that warm")
+	_, told = follow(4, 20, 10)
+	require.Len(t, told, 1)
+	assert.InDelta(t, -math.Log(10./16), told[0].From.Sub(at).Hours(), 1e-6, "from where it crosses")
+	assert.Equal(t, at.Add(lag), told[0].To)
+	assert.InDelta(t, 20-16/math.E, told[0].MostC, 1e-9)
+	_, told = follow(20, 4, 10)
+	require.Len(t, told, 1)
+	assert.Equal(t, at, told[0].From)
+	assert.InDelta(t, -math.Log(6./16), told[0].To.Sub(at).Hours(), 1e-6, "to where it crosses again")
+	assert.InDelta(t, 20, told[0].MostC, 1e-9)
+	_, told = follow(20, 20, 10)
+	require.Len(t, told, 1)
+	assert.Equal(t, lag, told[0].Lasted())
+	assert.InDelta(t, RelativeRate(20)/24, told[0].Days, 1e-9)
+}
