@@ -196,6 +196,20 @@ func TestAnotherSizeKeepsTheDials(t *testing.T) {
 	assert.Greater(t, float64(held), .95*float64(sized))
 }
 
+// What is kept as a note, or not understood, goes into each part as it is written.
+func TestNotesAreDividedAsTheyAre(t *testing.T) {
+	t.Parallel()
+	d := reckontest.Drink(t, "1 cup almonds", "4 cups water", "2 cups of joy", "3 cups of patience")
+	d.Lines[3].Kept = true
+	parts, err := Split(&d, []recipe.Portion{{Name: "a"}, {Name: "b"}})
+	require.NoError(t, err)
+	for _, part := range parts {
+		assert.Equal(t, "2 cups", part.Lines[2].Amount.String())
+		assert.Equal(t, "3 cups", part.Lines[3].Amount.String())
+		assert.True(t, part.Lines[3].Kept)
+	}
+}
+
 // Dividing changes nothing but what joins: the parts together are the whole, and each is as sweet
 // and as fat as it, however it is cooked and whatever its size.
 func TestADividedDrinkIsTheWhole(t *testing.T) {

@@ -34,7 +34,7 @@ func Split(d *reckon.Drink, portions []recipe.Portion) ([]reckon.Drink, error) {
 		drinks[n].Method.Share = shares[n]
 		drinks[n].Lines = make([]recipe.Line, 0, len(d.Lines)+len(p.Lines))
 		for m, line := range d.Lines {
-			if l := r.Lines[m]; l.Err == nil && !line.Amount.IsOpen() {
+			if l := r.Lines[m]; l.Understood && l.Err == nil && !line.Amount.IsOpen() {
 				line.Amount = d.MeasureOf(line, l.MassG*shares[n])
 			}
 			drinks[n].Lines = append(drinks[n].Lines, line)
