@@ -8,10 +8,11 @@ import { strainers } from '../../app/choices'
 import { copy } from '../../copy'
 import { Button } from '../../ui/Button'
 import { classes } from '../../ui/classes'
-import { late, settle } from '../../ui/late'
+import { settle } from '../../ui/late'
 import { Notice } from '../../ui/Notice'
 import { Select } from '../../ui/Select'
 import { useSteady } from '../../ui/useSteady'
+import { BenchPaper } from './BenchPaper'
 import { Dials } from './Dials'
 import { DrinksMenu, DrinkTitle } from './DrinkTitle'
 import { JugDrawing } from './JugDrawing'
@@ -31,7 +32,6 @@ import { WayForward } from './WayForward'
 import type { Figure } from './WorkingDialog'
 import { sheetOf, WorkMenu, type WorkSheet, WorkSheets } from './WorkMenu'
 
-const useBenchPaper = late(() => import('./BenchPaper'))
 const Confirm = lazy(() => import('../../ui/Confirm').then((m) => ({ default: m.Confirm })))
 const DetailsDialog = lazy(() => import('./DetailsDialog').then((m) => ({ default: m.DetailsDialog })))
 const MadeDialog = lazy(() => import('./MadeDialog').then((m) => ({ default: m.MadeDialog })))
@@ -162,7 +162,6 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
   const r = reckoning.data
   const ask = useAskFirst(r)
   useSettled(r !== undefined)
-  const paper = useBenchPaper()
   const openWork = useSteady((of: WorkSheet) => (of === 'export' ? ask.first(() => setWork(of)) : setWork(of)))
   const openMethod = useSteady(() => setWork('method'))
   const openMade = useSteady(() => ask.first(() => setSheet('made')))
@@ -182,7 +181,7 @@ function OpenBench({ drink, onReopen }: { drink: Drink; onReopen: () => void }) 
   return (
     // What has no figures yet would move once they are there: it is shown with them.
     <main className={classes('flex grow flex-col gap-3 max-sm:pb-16', !r && !reckoning.error && 'invisible')}>
-      {paper && <paper.BenchPaper name={bench.draft.name} r={r} currency={currency} />}
+      <BenchPaper name={bench.draft.name} r={r} currency={currency} />
       <div className="flex flex-wrap items-end justify-between gap-x-4 gap-y-2">
         <DrinkTitle bench={bench} onVersion={backTo} />
         <SizeBar size={size} edits={edits} reckoning={r} error={refused?.message} onWriteAtSize={writeSize} />
