@@ -12,7 +12,6 @@ import (
 	"plushladle/core/ingredient"
 	"plushladle/core/quantity"
 	"plushladle/core/reckon"
-	"plushladle/core/say"
 )
 
 // A quiet from eleven to half past six, one within a day, and none: to the minute, how long each
@@ -157,8 +156,8 @@ func TestWhatIsTooSlowToChill(t *testing.T) {
 	}
 	plain := code(nil, "1 cup almonds", "4 cups water")
 	iced := code(nil, "1 cup almonds", "3 cups water", "300 g ice")
-	assert.NotEqual(t, plain, iced, "ground with ice it is cold already: %s", say.Of(plain))
 	assert.Contains(t, plain, "chill-too-slow-ground")
+	assert.NotContains(t, iced, "chill-too-slow", "ground with ice it is cold already")
 }
 
 // The least within a window that moves along, against looking at each of them; and what a wait before
