@@ -484,6 +484,9 @@ func (c *compiler) heat() {
 	if len(inPan) > 0 {
 		step.Title = say.Of("heated-with", step.Title, names(inPan))
 	}
+	if whole := c.of(c.layout.LiftOut); len(whole) > 0 {
+		step.Right = say.Together(step.Right, say.Of("lift-out-after", names(whole)))
+	}
 	for _, line := range c.d.Lines {
 		if line.Ingredient != nil && line.Ingredient.Has(ingredient.TagBoil) {
 			name, _, _ := strings.Cut(line.Ingredient.Name, ",")

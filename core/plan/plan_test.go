@@ -508,6 +508,8 @@ func TestTheRarerSteps(t *testing.T) {
 			[]Kind{GetReady, Soak, Drain, Bloom, Grind, Ice, Strain, SecondGrind, Strain, DrawOn, StirIn, Taste, Bottle, Wash, Chill}},
 		{"boiled, with cardamom at its end", []string{"1/2 cup soybeans", "3 cups water", "1/4 tsp ground cardamom, while cooking"}, soy,
 			[]Kind{GetReady, Soak, Drain, Grind, Strain, Heat, Skim, LateSpice, Cool, Taste, Bottle, Wash, Chill}},
+		{"boiled, with a stick in it", []string{"1/2 cup soybeans", "3 cups water", "1 cinnamon stick, while cooking"}, soy,
+			[]Kind{GetReady, Soak, Drain, Grind, Strain, Heat, Skim, Cool, Taste, Bottle, Wash, Chill}},
 		{"brewed and divided", []string{"1 cup hemp seeds", "4 cups water", "2 tsp ground cinnamon, to brew"}, func(d *reckon.Drink) {
 			d.Portions = []recipe.Portion{{Name: "plain"}, {Name: "peppered", ML: 300}}
 		}, []Kind{GetReady, Brew, Cool, Grind, Strain, PourIn, Taste, Split, Bottle, Wash, Chill}},

@@ -12,6 +12,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"plushladle/core/fault"
+	"plushladle/core/ingredient"
 	"plushladle/core/process"
 	"plushladle/core/quantity"
 	"plushladle/core/recipe"
@@ -207,6 +208,30 @@ func TestOilIsNeverStirredIntoCold(t *testing.T) {
 }
 
 // A step is moved where what hangs on it allows, and nowhere else; moved where it
+// A stick, pods or cloves that cook with the drink go into the pan and are taken out of it; what is
+// ground goes in when the heat is off. Of the stick a brew's share stays in the drink, the rest is
+// thrown away, and every trace of coumarin counts as in it.
+func TestAWholeSpiceIsTakenOutOfThePan(t *testing.T) {
+	t.Parallel()
+	hot := func(d *reckon.Drink) { d.Method.Heat, d.Method.Minutes = process.Simmer, 10 }
+	d, r := drink(t, hot, "1 cup cashews", "3 cups water", "2 cinnamon sticks, while cooking", "4 cardamom pods, while cooking", "1/4 tsp nutmeg, while cooking")
+	for _, s := range Steps(&d, r, Room{TempC: 20}, OnTheBench) {
+		switch s.Kind {
+		case Heat:
+			assert.Equal(t, "heated-with(simmer(10), [cinnamon stick cardamom])", s.Title.String())
+			assert.Equal(t, "boil-right lift-out-after([cinnamon stick cardamom])", s.Right.String())
+		case LateSpice:
+			assert.Equal(t, "off-heat-stir-in([nutmeg])", s.Title.String())
+		}
+	}
+	_, without := drink(t, hot, "1 cup cashews", "3 cups water", "1/4 tsp nutmeg, while cooking")
+	thrownG := r.Made.Balance.Thrown.MassG() - without.Made.Balance.Thrown.MassG()
+	stick, pods := &r.Through[2], &r.Through[3]
+	solids := func(l *process.Line) float64 { return (1 - l.Per[ingredient.Water]) * l.G }
+	assert.InDelta(t, .7*(solids(stick)+solids(pods)), thrownG, .05)
+	assert.InDelta(t, stick.G*stick.Per[ingredient.CoumarinMg], r.Made.Balance.Drink[ingredient.CoumarinMg], 1e-9)
+}
+
 // may no longer stand it stays, and says so.
 func TestAStepIsMovedWhereItIsSafe(t *testing.T) {
 	t.Parallel()

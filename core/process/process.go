@@ -55,6 +55,7 @@ type Line struct {
 	Rinsed     bool                   // rinsed first, as oats may be
 	Again      bool                   // the pulp is ground once more with it
 	Before     bool                   // it rinses the pulp before it is squeezed
+	Whole      bool                   // a spice by the stick or the pod, taken out again where it cooks
 	Thrown     bool                   // liquid to soak in, poured away after
 	TempC      float64                // of a liquid, by the words of its line; 0 where none say
 	SoakHours  float64                // as said; 0 for the ideal
@@ -157,6 +158,7 @@ type Layout struct {
 	Whisked  []int   // pulp on its seed
 	Blooms   []int   // in a little warm milk first
 	InPan    []int   // heated with the drink
+	LiftOut  []int   // of them, taken out when that is done
 	Joins    []int   // stirred in: cold where it is unheated, off the boil where not
 	Late     []int   // spice, off the heat
 	Serve    []int   // in the glass only
@@ -262,13 +264,15 @@ func (l *Layout) put(n int, line *Line, keeps bool) {
 	}
 }
 
-// putCooked is what the cook says is cooked: a spice goes in when the cooking
-// ends, anything else into the pan.
+// putCooked is what the cook says is cooked: a ground spice goes in when the cooking
+// ends, a whole one cooks along and is taken out, anything else goes into the pan.
 func (l *Layout) putCooked(n int, line *Line) {
 	role := line.Ingredient.Role
 	switch {
 	case l.Heat == Unheated:
 		l.Joins = append(l.Joins, n)
+	case line.Whole:
+		l.InPan, l.LiftOut = append(l.InPan, n), append(l.LiftOut, n)
 	case role == ingredient.Spice || role == ingredient.Flavour:
 		l.Late = append(l.Late, n)
 	default:

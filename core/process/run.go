@@ -482,10 +482,21 @@ func (r *run) whisk() ingredient.Content {
 	return off
 }
 
+// pan is what is heated with the drink. Of a spice that is lifted out it keeps what a brew would.
+func (r *run) pan() ingredient.Content {
+	in := r.gather(r.l.InPan)
+	for _, n := range r.l.LiftOut {
+		line := &r.lines[n]
+		_, out := part(line.content(), line.releaseOf(grinding{coarse: true}))
+		in = in.Plus(out.Times(-1))
+		r.made.Balance.Thrown = r.made.Balance.Thrown.Plus(out)
+	}
+	return in
+}
+
 // finish heats what is heated, and joins what joins.
 func (r *run) finish(brewed, whisked ingredient.Content) {
-	drink := r.jug.Plus(whisked).Plus(r.gather(r.l.InPan))
-	drink = r.heat(drink)
+	drink := r.heat(r.jug.Plus(whisked).Plus(r.pan()))
 	drink = drink.Plus(brewed).Plus(r.gather(r.l.Joins)).Plus(r.gather(r.l.Late)).Plus(r.gather(r.l.Blooms))
 	r.made.Balance.Drink = drink
 }

@@ -32,6 +32,7 @@ func (w Weighed) inProcess() process.Line {
 		Index: w.Index, Key: l.Key, Ingredient: l.Ingredient, Per: w.Per, G: w.MassG, Stage: l.Stage, Treatment: l.Treatment, Unsoaked: l.Unsoaked,
 		Rinsed: strings.Contains(words, "rinse") && !strings.Contains(words, "unrinsed") || strings.Contains(words, "soaked"),
 		Again:  l.GrindsAgain(), Before: strings.Contains(words, "before squeezing"),
+		Whole: l.Amount.IsCount() && (l.Ingredient.Role == ingredient.Spice || l.Ingredient.Role == ingredient.Flavour),
 	}
 	if l.Ingredient.Role == ingredient.Liquid {
 		out.TempC = process.WordsC(words)

@@ -117,6 +117,7 @@ var spanishSteps = map[string]string{
 	"stir-in-bloomed":            "Añade y remueve: %[1]s, con lo hidratado: %[2]s",
 	"off-heat-stir-in-bloomed":   "Retira del fuego y añade %[1]s, con lo hidratado: %[2]s",
 	"lift-out":                   "Saca antes: %[1]s.",
+	"lift-out-after":             "Al terminar, saca: %[1]s.",
 	"bottle-right":               "Llena hasta el cuello y cierra enseguida. Para el congelador deja vacía una décima parte de la botella: el líquido se dilata y el vidrio lleno se rompe.",
 	"bottle-hot-right":           "Lo que has añadido la ha enfriado, así que mide antes de llenar. Usa botellas resistentes al calor y caliéntalas antes. Llénalas hasta el borde, ciérralas y ponlas boca abajo dos minutos.",
 	"kept-for-the-glass":         "Guarda para el vaso: %[1]s.",

@@ -115,6 +115,7 @@ var steps = map[string]string{
 	"stir-in-bloomed":            "Stir in %[1]s, with the bloomed %[2]s",
 	"off-heat-stir-in-bloomed":   "Take off the heat and stir in %[1]s, with the bloomed %[2]s",
 	"lift-out":                   "Take out the %[1]s first.",
+	"lift-out-after":             "When it is done, take out the %[1]s.",
 	"bottle-right":               "Fill to the neck and close at once. For the freezer, leave a tenth of the bottle empty: liquid expands, and full glass cracks.",
 	"bottle-hot-right":           "What you stirred in has cooled it, so measure before you fill. Use heatproof bottles and warm them first. Fill them to the brim, close them, and turn them upside down for two minutes.",
 	"kept-for-the-glass":         "Keep for the glass: %[1]s.",
