@@ -33,6 +33,7 @@ func (s *server) benchOperations(api huma.API) {
 	operation(s, api, get, "/api/ingredients", "find-ingredients", "Ingredients for a type-ahead", bench.Of, func(b bench.Service, in *findInput) ([]bench.Suggestion, error) { return b.FindIngredients(in.Typed) })
 	operation(s, api, post, "/api/lines", "read-line", "Read one line as people write it", bench.Of, bodied(bench.Service.ReadLine))
 	operation(s, api, post, "/api/reckonings", "reckon", "Reckon a drink", bench.Of, bodied(bench.Service.Reckon))
+	operation(s, api, post, "/api/reckonings/since", "reckon-since", "Reckon a drink, and tell what changed", bench.Of, bodied(s.reckoned.since))
 	operation(s, api, post, "/api/recipes/at-size", "write-at-size", "Write a recipe anew at its size", bench.Of, bodied(bench.Service.WriteAtSize))
 	operation(s, api, get, "/api/wishes/choices", "wish-choices", "The answers to the questions of a wish", bench.Of, func(b bench.Service, in *wishKindInput) (bench.WishChoices, error) { return b.WishChoices(in.Kind) })
 	operation(s, api, post, "/api/wishes", "design", "Design a drink for a wish", bench.Of, bodied(bench.Service.Design))

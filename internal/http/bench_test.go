@@ -23,7 +23,8 @@ import (
 
 // BenchmarkReckonAgainstEmptyHandlers gives a reckoning of twelve lines, an
 // operation that takes the same request and does nothing, and a bare address
-// without a body, for their ratios in one run.
+// without a body, for their ratios in one run: whole, and as a page asks with
+// each amount that is typed, for what changed.
 func BenchmarkReckonAgainstEmptyHandlers(b *testing.B) {
 	c := newClient(b)
 	f := almondMilk()
@@ -49,7 +50,7 @@ func BenchmarkReckonAgainstEmptyHandlers(b *testing.B) {
 	}{
 		{"bare", http.MethodGet, "/api/ready", nil},
 		{"empty", http.MethodPost, "/api/empty", asked},
-		{"reckon", http.MethodPost, "/api/reckonings", asked},
+		{"whole", http.MethodPost, "/api/reckonings", asked},
 	} {
 		b.Run(tt.name, func(b *testing.B) {
 			for b.Loop() {
@@ -57,6 +58,15 @@ func BenchmarkReckonAgainstEmptyHandlers(b *testing.B) {
 			}
 		})
 	}
+	b.Run("reckon", func(b *testing.B) {
+		var last struct{ Answer string }
+		for n := 0; b.Loop(); n++ {
+			f.Lines[0].Amount = fmt.Sprint(100+n%50, " g")
+			asked, err := json.Marshal(toReckonSince{bench.ToReckon{Recipe: f}, last.Answer})
+			require.NoError(b, err)
+			require.NoError(b, json.Unmarshal(respond(b, http.MethodPost, address+"/api/reckonings/since", asked), &last))
+		}
+	})
 }
 
 // BenchmarkPaste reads two hundred lines as they were copied.
@@ -82,16 +92,17 @@ func listening(b testing.TB, app *fiber.App) string {
 	return "http://" + listener.Addr().String()
 }
 
-func respond(b *testing.B, method, url string, body []byte) {
+func respond(b *testing.B, method, url string, body []byte) []byte {
 	r, err := http.NewRequest(method, url, bytes.NewReader(body))
 	require.NoError(b, err)
 	r.Header.Set("Content-Type", "application/json")
 	response, err := http.DefaultClient.Do(r)
 	require.NoError(b, err)
-	_, err = io.Copy(io.Discard, response.Body)
+	answer, err := io.ReadAll(response.Body)
 	require.NoError(b, err)
 	_ = response.Body.Close()
 	require.Less(b, response.StatusCode, 300)
+	return answer
 }
 
 // After ten years of batches Notes opens, and a drink's history: beside an empty kitchen's, in one

@@ -66,6 +66,8 @@ type server struct {
 	url    string
 	secure app.Secure
 	events *events
+	// reckoned are the last figures that pages were told.
+	reckoned reckonings
 }
 
 // New builds the app.

@@ -1,14 +1,16 @@
 import {
   keepPreviousData,
   type QueryClient,
+  queryOptions,
   replaceEqualDeep,
   useMutation,
+  useQuery,
   useQueryClient,
 } from '@tanstack/react-query'
 import { useEffect, useRef } from 'react'
 import { answer, api, query } from './client'
 import { keyOf, refresh, shelfPaths } from './keys'
-import { withBottle, withWeighed } from './patches'
+import { withBottle, withChanged, withWeighed } from './patches'
 import type {
   Bottle,
   Drink,
@@ -72,23 +74,40 @@ export function keepFigures(client: QueryClient, { name, draft, figures }: Drink
 /** How long figures are kept that nothing shows any more: as long as a step back may want them. */
 const figuresKeptMS = 10_000
 
+/** What the kitchen told last of a drink's figures. The next are told as what changed since. */
+let told: { answer: string; figures?: Reckoning } = { answer: '' }
+
+async function reckon(body: ReturnType<typeof toReckon>, signal: AbortSignal): Promise<Reckoning> {
+  const since = told
+  const {
+    answer: name,
+    whole,
+    changed,
+  } = await answer(api.POST('/api/reckonings/since', { body: { ...body, since: since.answer }, signal }))
+  const figures = whole ?? (withChanged(since.figures, changed) as Reckoning)
+  told = { answer: name, figures }
+  return figures
+}
+
+const reckonOptions = (name: string, recipe: Recipe, madeOn?: string) => {
+  const body = toReckon(name, recipe, madeOn)
+  return queryOptions({
+    queryKey: ['post', '/api/reckonings', { body }],
+    queryFn: ({ signal }) => reckon(body, signal),
+    gcTime: figuresKeptMS,
+  })
+}
+
 /** askAhead asks for the figures of a draft before what shows them is drawn anew. */
 export function askAhead(client: QueryClient, draft: { name: string; recipe: Recipe }) {
-  const body = toReckon(draft.name, draft.recipe)
-  client.prefetchQuery({ ...query.queryOptions('post', '/api/reckonings', { body }), gcTime: figuresKeptMS })
+  client.prefetchQuery(reckonOptions(draft.name, draft.recipe))
 }
 
 /** useReckoning reckons the recipe anew whenever it changes, and shows the last figures until the new ones are there; they stay where a change is refused. What did not change stays the same object, so that only what did is drawn anew. */
 export function useReckoning(name: string, recipe: Recipe, madeOn = '') {
   const last = useRef<Reckoning>(undefined)
   const answered = useRef<Reckoning>(undefined)
-  const body = toReckon(name, recipe, madeOn)
-  const reckoned = query.useQuery(
-    'post',
-    '/api/reckonings',
-    { body },
-    { placeholderData: keepPreviousData, gcTime: figuresKeptMS },
-  )
+  const reckoned = useQuery({ ...reckonOptions(name, recipe, madeOn), placeholderData: keepPreviousData })
   if (reckoned.data && reckoned.data !== answered.current) {
     answered.current = reckoned.data
     last.current = replaceEqualDeep(last.current, reckoned.data)

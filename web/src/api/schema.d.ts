@@ -1546,6 +1546,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/reckonings/since": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reckon a drink, and tell what changed */
+        post: operations["reckon-since"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/rhythm": {
         parameters: {
             query?: never;
@@ -4689,6 +4706,14 @@ export interface components {
              */
             waterC: number;
         };
+        ReckonedSince: {
+            /** @description the name of this answer, to ask on from */
+            answer: string;
+            /** @description the fields that changed, null for one that is gone; of a list as long as it was, the places that did */
+            changed?: unknown;
+            /** @description absent where what changed is told */
+            whole?: components["schemas"]["Reckoning"];
+        };
         Reckoning: {
             allergens: string[];
             assumptions: string[];
@@ -5551,6 +5576,14 @@ export interface components {
             name: string;
             recipe: components["schemas"]["Recipe"];
         };
+        ToReckonSince: {
+            /** @description the date its life counts from; empty for today */
+            madeOn: string;
+            name: string;
+            recipe: components["schemas"]["Recipe"];
+            /** @description the answer that the page has; empty where it has none */
+            since: string;
+        };
         ToShow: {
             /** @enum {string} */
             figure: "yield" | "fat" | "sweetness" | "keeps" | "cost" | "free-sugars" | "selenium" | "iodine" | "coumarin" | "nutmeg" | "oil-separates" | "unfortified";
@@ -6048,6 +6081,7 @@ export type ReadyBy = components['schemas']['ReadyBy'];
 export type ReadyLine = components['schemas']['ReadyLine'];
 export type ReadyList = components['schemas']['ReadyList'];
 export type Recipe = components['schemas']['Recipe'];
+export type ReckonedSince = components['schemas']['ReckonedSince'];
 export type Reckoning = components['schemas']['Reckoning'];
 export type RefusedLine = components['schemas']['RefusedLine'];
 export type Rescale = components['schemas']['Rescale'];
@@ -6097,6 +6131,7 @@ export type ToCompare = components['schemas']['ToCompare'];
 export type ToLetDown = components['schemas']['ToLetDown'];
 export type ToMatch = components['schemas']['ToMatch'];
 export type ToReckon = components['schemas']['ToReckon'];
+export type ToReckonSince = components['schemas']['ToReckonSince'];
 export type ToShow = components['schemas']['ToShow'];
 export type TooWarm = components['schemas']['TooWarm'];
 export type Trial = components['schemas']['Trial'];
@@ -9523,6 +9558,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Reckoning"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "reckon-since": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ToReckonSince"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReckonedSince"];
                 };
             };
             /** @description Error */

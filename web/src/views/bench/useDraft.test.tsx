@@ -29,17 +29,17 @@ function Small() {
       <button type="button" onClick={() => bench.undo?.()}>
         Undo
       </button>
-      <output>{data?.missingTold}</output>
+      <output>{[data?.missingTold, data?.missing?.join(', ')].filter(Boolean).join(': ')}</output>
     </>
   )
 }
 
+const sinceOf = (body: unknown) => (body as { since: string }).since
 const amountOf = (body: unknown) => (body as { recipe: { lines: Line[] } }).recipe.lines[0]?.amount
 
 test('each change asks for its figures once, and a step back shows those it had', async () => {
-  const told = (body: unknown) => ({ missingTold: `of ${amountOf(body)}` })
   const { hands, asked } = shown(<Small />, {
-    'POST /api/reckonings': told,
+    'POST /api/reckonings/since': (body) => ({ answer: 'a', whole: { missingTold: `of ${amountOf(body)}` } }),
     'PUT /api/drinks/1/draft': () => ({ ...drink, revision: 2 }),
   })
   await screen.findByText('of 1 cup')
@@ -47,14 +47,30 @@ test('each change asks for its figures once, and a step back shows those it had'
   await screen.findByText('of 1 cups')
   await hands.click(screen.getByText('Undo'))
   await screen.findByText('of 1 cup')
-  const amounts = asked.filter(([what]) => what === 'POST /api/reckonings').map(([, body]) => amountOf(body))
+  const amounts = asked.filter(([what]) => what === 'POST /api/reckonings/since').map(([, body]) => amountOf(body))
   expect(amounts.slice(0, 2)).toEqual(['1 cup', '1 cups'])
   expect(amounts.length).toBeLessThanOrEqual(3)
 })
 
-test('a line whose words were changed is settled, and no other', async () => {
-  const { hands, asked } = shown(<Small />, { 'POST /api/reckonings': () => ({}) })
+test('figures are told whole at first, and then as what changed since', async () => {
+  const { hands, asked } = shown(<Small />, {
+    'POST /api/reckonings/since': (body) =>
+      amountOf(body) === '1 cup'
+        ? { answer: 'first', whole: { missing: ['salt', 'ice'], missingTold: 'two' } }
+        : { answer: 'second', changed: { missing: { 1: 'rum' } } },
+  })
+  await screen.findByText('two: salt, ice')
   await hands.type(screen.getByLabelText('Amount'), 's')
-  const last = asked.filter(([what]) => what === 'POST /api/reckonings').at(-1)?.[1] as { recipe: { lines: Line[] } }
+  await screen.findByText('two: salt, rum')
+  const names = asked.filter(([what]) => what === 'POST /api/reckonings/since').map(([, body]) => sinceOf(body))
+  expect(names.slice(1)).toEqual(['first'])
+})
+
+test('a line whose words were changed is settled, and no other', async () => {
+  const { hands, asked } = shown(<Small />, { 'POST /api/reckonings/since': () => ({ answer: 'a', whole: {} }) })
+  await hands.type(screen.getByLabelText('Amount'), 's')
+  const last = asked.filter(([what]) => what === 'POST /api/reckonings/since').at(-1)?.[1] as {
+    recipe: { lines: Line[] }
+  }
   expect(last.recipe.lines.map((l) => l.settled ?? false)).toEqual([true, false])
 })
