@@ -2,6 +2,7 @@ package core_test
 
 import (
 	"fmt"
+	"os"
 	"strings"
 	"testing"
 	"time"
@@ -290,4 +291,42 @@ func (l *listing) learned(d *reckon.Drink, r *reckon.Reckoning) {
 	for _, flag := range append([]record.Flag{record.TooSweet, record.TooSpicy, record.TooThin, record.TooThick}, record.Flags...) {
 		l.put("why "+string(flag), record.Diagnose(flag, facts))
 	}
+}
+
+// How lines and pages are read: which ingredient and amount, what is asked, and what each word is.
+func TestListingOfReadings(t *testing.T) {
+	t.Parallel()
+	var l listing
+	reader := reading.Standard()
+	text, err := os.ReadFile("reading/testdata/lines.txt")
+	require.NoError(t, err)
+	l.head("lines")
+	for line := range strings.Lines(withoutMeanings(string(text))) {
+		if line = strings.TrimSpace(line); line == "" || line[0] == '#' {
+			continue
+		}
+		if r, err := reader.Read(line); err != nil {
+			l.put(line, err.Error())
+		} else {
+			l.put(line, r)
+		}
+	}
+	text, err = os.ReadFile("reading/testdata/recipes.txt")
+	require.NoError(t, err)
+	for n, page := range strings.Split(withoutMeanings(string(text)), "=== ")[1:] {
+		l.head("page %d", n)
+		_, page, _ = strings.Cut(page, "\n")
+		l.put("page", reader.ReadPage(page))
+	}
+	isListed(t, "readings", &l)
+}
+
+// withoutMeanings are lines as written, without what they are said to mean.
+func withoutMeanings(text string) string {
+	var out strings.Builder
+	for line := range strings.Lines(text) {
+		line, _, _ = strings.Cut(strings.TrimRight(line, "\n"), " ;;")
+		out.WriteString(line + "\n")
+	}
+	return out.String()
 }

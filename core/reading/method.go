@@ -46,6 +46,9 @@ var said = []struct {
 	{OfferKeep, regexp.MustCompile(`\b(?:keeps?|stored?|lasts?|good for|use within)\b`), process.Day},
 }
 
+// isSoWarm are words for how warm something is that goes in, which say nothing of what is done.
+var isSoWarm = regexp.MustCompile(`\b(?:in|into|with|of|some|more|the|a|still|very) (?:warm|cool)\b`)
+
 // offersIn finds what the steps and notes of a page say, one offer of a kind.
 func offersIn(items []Item) []Offer {
 	var offers []Offer
@@ -74,6 +77,7 @@ func offersOf(sentence string) []Offer {
 	if what := strainerIn(lower); what != "" {
 		offers = append(offers, Offer{Kind: OfferStrain, What: what, Sentence: strings.TrimSpace(sentence)})
 	}
+	lower = isSoWarm.ReplaceAllString(lower, "")
 	for _, s := range said {
 		if !s.words.MatchString(lower) {
 			continue

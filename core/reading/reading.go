@@ -61,6 +61,7 @@ package reading
 import (
 	"slices"
 	"strings"
+	"unicode"
 
 	"plushladle/core/fault"
 	"plushladle/core/ingredient"
@@ -257,6 +258,7 @@ const maxTaught = 4
 // explain tells of every word what it was read as.
 func (l *line) explain(out *Reading) {
 	out.Parts = out.Parts[:0]
+	end := 0
 	for n := range l.tokens {
 		t := &l.tokens[n]
 		if t.kind == mark {
@@ -266,14 +268,27 @@ func (l *line) explain(out *Reading) {
 			t.as = AsNeutral
 		}
 		if last := len(out.Parts) - 1; last >= 0 && out.Parts[last].As == t.as {
-			if t.gap {
-				out.Parts[last].Words += " "
-			}
-			out.Parts[last].Words += l.raw(n)
-			continue
+			out.Parts[last].Words += l.between(end, t.from) + l.raw(n)
+		} else {
+			out.Parts = append(out.Parts, Part{Words: l.raw(n), As: t.as})
 		}
-		out.Parts = append(out.Parts, Part{Words: l.raw(n), As: t.as})
+		end = t.to
 	}
+}
+
+// between is what stands between two words that are told together: "3/4", "1-2", "pistachios,
+// shelled". A bracket, what was passed over and what was moved is no part of either.
+func (l *line) between(from, to int) string {
+	if from > to {
+		return " "
+	}
+	isSomething := func(r rune) bool {
+		return unicode.IsLetter(r) || unicode.IsNumber(r) || strings.ContainsRune("()[]{}", r)
+	}
+	if strings.ContainsFunc(l.text[from:to], isSomething) {
+		return " "
+	}
+	return l.text[from:to]
 }
 
 // Standard reads with the catalogue that ships with the product and the common

@@ -132,3 +132,25 @@ func TestALineInAllItsDresses(t *testing.T) {
 	_, err := reading.Standard().Line("1e300 cups almonds")
 	require.Error(t, err, "too much for a kitchen")
 }
+
+// What words of a line were read as is told in the words as they stand there, with what stands
+// between them.
+func TestWordsAreToldAsWritten(t *testing.T) {
+	t.Parallel()
+	for line, parts := range map[string][]string{
+		"3/4 cup walnut halves (chopped)": {"3/4 cup", "walnut halves", "chopped"},
+		"1-2 tbsp honey":                  {"1-2 tbsp", "honey"},
+		"1.5 L water":                     {"1.5 L", "water"},
+		"1 cup pistachios, shelled":       {"1 cup", "pistachios, shelled"},
+		"2½ cups oat milk":                {"2½ cups", "oat milk"},
+		"Barn Milk (AU)":                  {"Barn Milk AU"},
+	} {
+		r, err := reading.Standard().Read(line)
+		require.NoError(t, err)
+		var told []string
+		for _, p := range r.Parts {
+			told = append(told, p.Words)
+		}
+		assert.Equal(t, parts, told, line)
+	}
+}
