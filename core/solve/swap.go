@@ -56,6 +56,9 @@ func WaysToSwap(d *reckon.Drink, place int, to *ingredient.Ingredient) []SwapHow
 	case len(to.Parts) > 0 && isPart(from, to):
 		return []SwapHow{AsBlend, EqualWeight}
 	case from.Role == ingredient.Sweetener && to.Role == ingredient.Sweetener && sweet:
+		if isFarSweeter(from, to) || isFarSweeter(to, from) {
+			return []SwapHow{EqualSweetness}
+		}
 		ways = append(ways, EqualSweetness)
 	case from.Role == ingredient.Liquid && to.Role == ingredient.Liquid:
 		if from.PerGram[ingredient.Fat] >= leastFat && to.PerGram[ingredient.Fat] >= leastFat {
@@ -71,6 +74,14 @@ func WaysToSwap(d *reckon.Drink, place int, to *ingredient.Ingredient) []SwapHow
 		ways = append(ways, ByCount)
 	}
 	return ways
+}
+
+// farSweeter is how many times as sweet as another a sweetener is that never takes its place
+// gram for gram: of stevia in place of sugar that would be half a cup (a judgement, no source).
+const farSweeter = 10
+
+func isFarSweeter(i, than *ingredient.Ingredient) bool {
+	return i.PerGram.SucroseEquivalentG() > farSweeter*than.PerGram.SucroseEquivalentG()
 }
 
 // leastFat is the share of fat below which a liquid is not swapped by it: at equal

@@ -90,6 +90,8 @@ func TestWaysToSwap(t *testing.T) {
 		want     []SwapHow
 	}{
 		{"maple syrup", "honey", []SwapHow{EqualSweetness, EqualWeight}},
+		{"white sugar", "stevia-extract", []SwapHow{EqualSweetness}}, // of which a like weight is a bottle too sweet to drink
+		{"stevia extract", "honey", []SwapHow{EqualSweetness}},
 		{"almonds", "cashew", []SwapHow{EqualWeight, EqualFat}},
 		{"coffee", "water", []SwapHow{EqualVolume}},
 		{"almonds", "oats", []SwapHow{EqualWeight, EqualFat}},
