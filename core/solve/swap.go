@@ -201,6 +201,7 @@ func swap(d *reckon.Drink, place int, to *ingredient.Ingredient, how SwapHow) ([
 	}
 	d.Lines[place].Amount = d.MeasureOf(d.Lines[place], s.lines[at].MassG)
 	toMeasures(d, s, written)
+	s.dropEmpty()
 	return notes, nil
 }
 
@@ -347,7 +348,6 @@ func (s *solver) holdFatAndVolume(at int, before *reckon.Batch) []say.Text {
 	}
 	if try(s.lineOf("coconut-oil", ingredient.FatRole)) || try(s.lineOf("water", "")) {
 		s.settleLines()
-		s.dropEmpty()
 		return nil
 	}
 	s.settleLines()

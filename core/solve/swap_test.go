@@ -210,3 +210,15 @@ func TestASwapIsWrittenInSpoons(t *testing.T) {
 		}
 	}
 }
+
+// Fat that cannot be reached by a base nor by oil leaves no oil in the list: an empty line would
+// bring its allergen along.
+func TestWhatIsNotNeededIsNotAdded(t *testing.T) {
+	t.Parallel()
+	d := reckontest.Drink(t, "1 cup white rice", "1/4 cup almonds", "5 cups water", "1/2 cup sugar")
+	out := swapped(t, d, 0, "cashew", EqualFat)
+	assert.Len(t, out.Drink.Lines, 4)
+	for _, w := range out.Worst {
+		assert.NotContains(t, w.String(), "coconut")
+	}
+}
