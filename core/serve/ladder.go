@@ -117,7 +117,7 @@ type Pressing struct {
 // PressAgain is the milk from grinding the pulp once more with so much water,
 // in g: cream from the first press, milk from the second.
 func PressAgain(r *reckon.Reckoning, waterG float64) (Pressing, error) {
-	if r.Batch == nil || r.Batch.Made.SolidsG == 0 {
+	if r.Batch == nil || r.PulpG == 0 {
 		return Pressing{}, fault.New("waterG", "", "no-pulp-to-press")
 	}
 	if !(waterG > 0 && waterG <= recipe.MaxScaleG) {

@@ -10,6 +10,7 @@ import (
 	"plushladle/core/fault"
 	"plushladle/core/ingredient"
 	"plushladle/core/quantity"
+	"plushladle/core/process"
 	"plushladle/core/recipe"
 	"plushladle/core/reckon"
 	"plushladle/core/reckon/reckontest"
@@ -90,6 +91,10 @@ func TestSecondPressing(t *testing.T) {
 	assert.Positive(t, second.FatPct)
 	_, err = PressAgain(r, -1)
 	require.Error(t, err)
+	whole := reckontest.Drink(t, "1 cup cashews", "3 cups water")
+	whole.Method.Strainer = process.None
+	_, err = PressAgain(reckontest.Reckoned(t, whole), 100)
+	require.Error(t, err, "what is not strained leaves no pulp")
 	_, err = PressAgain(reckontest.Reckoned(t, reckontest.Drink(t, "1 cup carton oat milk")), 100)
 	require.Error(t, err)
 }

@@ -222,3 +222,11 @@ func TestWhatIsNotNeededIsNotAdded(t *testing.T) {
 		assert.NotContains(t, w.String(), "coconut")
 	}
 }
+
+// A trace of a spice that no spoon holds is written in grams, and never as nothing.
+func TestATraceIsNotWrittenAsNothing(t *testing.T) {
+	t.Parallel()
+	d := reckontest.Drink(t, "1 cup cashews", "3 cups water", "1 pinch saffron")
+	out := swapped(t, d, 2, "cinnamon-ceylon", EqualWeight)
+	assert.InDelta(t, .0437, reckontest.Reckoned(t, out.Drink).Lines[2].MassG, 1e-4)
+}

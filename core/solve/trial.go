@@ -165,7 +165,7 @@ func nearestWithin(d *reckon.Drink, l recipe.Line, g, tolerance float64) quantit
 	if a, wrong := quantity.Kitchen(g/bulk, d.System, tolerance); !a.IsMetric() && math.Abs(wrong) <= mostWrong {
 		return a
 	}
-	return quantity.Of(tenths(g), quantity.Gram)
+	return quantity.Of(max(tenths(g), min(.1, reckon.FourFigures(g))), quantity.Gram)
 }
 
 const (
