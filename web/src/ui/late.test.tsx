@@ -1,5 +1,6 @@
 // @vitest-environment jsdom
 import { act, cleanup, render, screen } from '@testing-library/react'
+import userEvent from '@testing-library/user-event'
 import { afterEach, expect, test } from 'vitest'
 import { Late, late, settle, useAsked } from './late'
 
@@ -89,4 +90,17 @@ test('a part that is there already shows at once', async () => {
   await until(() => asked[0]?.come())
   render(<Menu />)
   screen.getByText('closed')
+})
+
+test('a press that began on what stands in ends on it', async () => {
+  const { Menu, asked } = loading()
+  const hands = userEvent.setup()
+  render(<Menu />)
+  const standIn = screen.getByText('stand-in')
+  await until(settle)
+  await hands.pointer({ keys: '[MouseLeft>]', target: standIn })
+  await until(() => asked[0]?.come())
+  expect(screen.getByText('stand-in')).toBe(standIn)
+  await hands.pointer({ keys: '[/MouseLeft]' })
+  await screen.findByText('open')
 })

@@ -11,6 +11,25 @@ export const settle = () => {
   for (const meet of unmet) meet()
 }
 
+/** Whether a key or a finger is down, and what waits until it is not. */
+let pressed = false
+let onceLetGo: (() => void)[] = []
+
+for (const begins of ['pointerdown', 'keydown']) addEventListener(begins, () => (pressed = true), true)
+for (const ends of ['pointerup', 'pointercancel', 'keyup', 'blur']) addEventListener(ends, letGo, true)
+
+function letGo() {
+  pressed = false
+  const all = onceLetGo
+  onceLetGo = []
+  setTimeout(() => {
+    for (const go of all) go()
+  }, 0) // after the press has come to what it was meant for
+}
+
+/** unpressed does something when nothing is pressed: a press that ends elsewhere than it began does nothing. */
+const unpressed = (go: () => void) => (pressed ? onceLetGo.push(go) : go())
+
 /** late is a hook that gives a module of the page once it is there, and nothing before: what stands in stays. */
 export function late<M>(fetch: () => Promise<M>): () => M | undefined {
   let there: M | undefined
@@ -29,7 +48,7 @@ export function late<M>(fetch: () => Promise<M>): () => M | undefined {
   return () => {
     const [has, setHas] = useState(there !== undefined)
     useEffect(() => {
-      const show = () => startTransition(() => setHas(true))
+      const show = () => unpressed(() => startTransition(() => setHas(true)))
       if (there) show() // it came between drawing and now
       waiting.add(show)
       return () => {
