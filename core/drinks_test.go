@@ -10,6 +10,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"plushladle/core/caution"
+	"plushladle/core/ingredient"
 	"plushladle/core/keep"
 	"plushladle/core/plan"
 	"plushladle/core/process"
@@ -291,6 +292,45 @@ func (l *listing) learned(d *reckon.Drink, r *reckon.Reckoning) {
 	for _, flag := range append([]record.Flag{record.TooSweet, record.TooSpicy, record.TooThin, record.TooThick}, record.Flags...) {
 		l.put("why "+string(flag), record.Diagnose(flag, facts))
 	}
+}
+
+// What is designed for a wish, of every kind, and what comes nearest to a carton's figures.
+func TestListingOfWishes(t *testing.T) {
+	t.Parallel()
+	var l listing
+	named := func(name string) *ingredient.Ingredient {
+		i, ok := reading.Standard().Name(name)
+		require.True(t, ok, name)
+		return i
+	}
+	like := reckon.New("")
+	for n, kind := range solve.Wishable {
+		for _, w := range []solve.Wish{
+			{Kind: kind, Sweetness: 2, VolumeML: 750},
+			{Kind: kind, Idea: 3, Sweetness: n % 4, Richness: solve.Richer, VolumeML: 750, Days: 6, Avoid: drinkers[1:2], StockG: map[string]float64{"cashew": 200, "oats": 500, "white-sugar": 30}},
+			{Kind: kind, Bases: []*ingredient.Ingredient{named("pecans"), named("oats")}, Sweetness: 3, Sweetener: named("date syrup"), Richness: solve.Lighter, Whole: n%2 == 0, VolumeML: 1200},
+			{Kind: kind, Bases: []*ingredient.Ingredient{named("tiger nuts")}, Flavour: solve.FlavoursOf(kind)[1%len(solve.FlavoursOf(kind))], Sweetness: 1, Days: 4, VolumeML: 500, Avoid: drinkers[:1], WithinH: 60},
+		} {
+			made, err := solve.Design(w, like, ingredient.Standard())
+			l.head("%s %d", kind, w.Idea)
+			if err != nil {
+				l.put("refused", err.Error())
+				continue
+			}
+			l.drink("designed", made.Drink, nil)
+			l.put("of", made)
+		}
+	}
+	for _, want := range []solve.Figures{{FatG: 1.5, SugarsG: 4, ProteinG: .8}, {FatG: 3.4, SugarsG: 4.8, ProteinG: 3.3}, {FatG: 12, SugarsG: 8, ProteinG: 2}} {
+		found, err := solve.Match(want, like, ingredient.Standard())
+		require.NoError(t, err)
+		l.head("like %v", want)
+		for _, m := range found {
+			l.drink("match", m.Drink, nil)
+			l.put("reached", m)
+		}
+	}
+	isListed(t, "wishes", &l)
 }
 
 // How lines and pages are read: which ingredient and amount, what is asked, and what each word is.

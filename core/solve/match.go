@@ -149,7 +149,7 @@ func finishMatch(d reckon.Drink, want Figures) (Matched, bool) {
 		d.Lines[n].Amount = nearestWithin(&d, d.Lines[n], r.Lines[n].MassG, quantity.Loose)
 	}
 	d.Size = recipe.Size{}
-	if r, err = d.Reckon(); err != nil || r.Drink == nil {
+	if r, err = d.Reckon(); err != nil || r.Drink == nil || isTooMuch(r.Cautions) {
 		return Matched{}, false
 	}
 	got := figuresOf(r.Batch)

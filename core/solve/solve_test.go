@@ -64,14 +64,21 @@ func TestATrialAddsToTheLineThatIsThere(t *testing.T) {
 
 func TestMatchFigures(t *testing.T) {
 	t.Parallel()
-	found, err := Match(Figures{FatG: 6, SugarsG: 5, ProteinG: 1.5}, reckon.New(""), ingredient.Standard())
+	found, err := Match(Figures{FatG: 3.4, SugarsG: 4.8, ProteinG: 3.3}, reckon.New(""), ingredient.Standard())
 	require.NoError(t, err)
 	require.Len(t, found, 3)
 	assert.Empty(t, found[0].Unmet)
-	assert.InDelta(t, 6, found[0].Reached.FatG, .1)
+	assert.InDelta(t, 3.4, found[0].Reached.FatG, .1)
 	r := reckontest.Reckoned(t, found[0].Drink)
-	assert.InDelta(t, 1.5, r.Per100mL.ProteinG, .1, "what is proposed is what was reckoned")
+	assert.InDelta(t, 3.3, r.Per100mL.ProteinG, .1, "what is proposed is what was reckoned")
 	assert.InEpsilon(t, 1000, r.Drink.VolumeML, quantity.Loose)
+	for _, want := range []Figures{{3.4, 4.8, 3.3}, {6, 5, 1.5}} { // which poppy seeds and Brazil nuts come nearest to
+		found, err := Match(want, reckon.New(""), ingredient.Standard())
+		require.NoError(t, err)
+		for _, m := range found {
+			assertNotTooMuch(t, m.Drink, reckontest.Reckoned(t, m.Drink))
+		}
+	}
 	impossible, err := Match(Figures{ProteinG: 40}, reckon.New(""), ingredient.Standard())
 	require.NoError(t, err)
 	assert.NotEmpty(t, impossible[0].Unmet)
@@ -105,6 +112,7 @@ func TestWhatIsProposedForALabelCanBeMade(t *testing.T) {
 			soy = soy || slices.Contains(r.Allergens, "soy")
 			assert.GreaterOrEqual(t, r.Ratio.ByVolume, matchLeastWater*(1-quantity.Loose), "%v", want)
 			assert.LessOrEqual(t, r.Per100mL.SugarsG, 55., "%v", want)
+			assertNotTooMuch(t, m.Drink, r)
 			for _, l := range r.Lines {
 				assert.GreaterOrEqual(t, l.MassG, .5, "%v", want)
 			}
@@ -117,6 +125,19 @@ func TestWhatIsProposedForALabelCanBeMade(t *testing.T) {
 			assert.Len(t, m.Unmet, missed, "%v", want)
 		}
 		assert.True(t, soy, "%v", want)
+	}
+}
+
+// assertNotTooMuch holds a serving that somebody is offered against a day of an adult: 255 µg of
+// selenium (EFSA 2023) and 30 g of poppy seeds (half a gram a kg, from memory).
+func assertNotTooMuch(t *testing.T, d reckon.Drink, r *reckon.Reckoning) {
+	t.Helper()
+	perServing := r.Servings.SizeML / r.Drink.VolumeML
+	assert.LessOrEqual(t, perServing*r.Batch.Finished[ingredient.SeleniumUg], 255., "%v", d.Lines)
+	for n, l := range d.Lines {
+		if l.Ingredient.ID == "poppy-seed" {
+			assert.LessOrEqual(t, perServing*r.Lines[n].MassG, 30., "%v", d.Lines)
+		}
 	}
 }
 

@@ -231,10 +231,18 @@ func (w Wish) design(i idea, like reckon.Drink) (*Designed, bool) {
 	}
 	d = spooned(d)
 	r, err := d.Reckon()
-	if err != nil || r.Drink == nil || slices.ContainsFunc(r.ForWhom, func(f caution.For) bool { return f.Not }) {
+	if err != nil || r.Drink == nil || len(w.Bases) == 0 && isTooMuch(r.Cautions) || slices.ContainsFunc(r.ForWhom, func(f caution.For) bool { return f.Not }) {
 		return nil, false
 	}
 	return &Designed{Drink: d, Flavour: i.flavour, Why: w.why(i, aim, &d, r), Lasting: w.lasting(&d, r), Buy: w.short(&d, r)}, true
+}
+
+// isTooMuch tells what nobody is offered who did not choose its base: one serving holds more of
+// something than a day may have. How sweet it is was asked for.
+func isTooMuch(all []caution.Caution) bool {
+	return slices.ContainsFunc(all, func(c caution.Caution) bool {
+		return c.Code != "free-sugars" && c.Value != nil && c.Limit != nil && *c.Value > *c.Limit
+	})
 }
 
 // cups are a drink's bases and its water.
