@@ -9,8 +9,8 @@ import (
 
 	"plushladle/core/fault"
 	"plushladle/core/ingredient"
-	"plushladle/core/quantity"
 	"plushladle/core/process"
+	"plushladle/core/quantity"
 	"plushladle/core/recipe"
 	"plushladle/core/reckon"
 	"plushladle/core/reckon/reckontest"

@@ -28,6 +28,7 @@ type Matched struct {
 const (
 	matchesShown  = 3    // ideas
 	matchLitresML = 1000 // mL
+	glassML       = 240  // what is drunk of a drink like a carton's, whatever its strength makes of it
 	matchOf       = 0.1  // g/100 mL: as near as a label is rounded
 )
 
@@ -149,7 +150,12 @@ func finishMatch(d reckon.Drink, want Figures) (Matched, bool) {
 		d.Lines[n].Amount = nearestWithin(&d, d.Lines[n], r.Lines[n].MassG, quantity.Loose)
 	}
 	d.Size = recipe.Size{}
-	if r, err = d.Reckon(); err != nil || r.Drink == nil || isTooMuch(r.Cautions) {
+	if r, err = d.Reckon(); err != nil || r.Drink == nil {
+		return Matched{}, false
+	}
+	glass := d
+	glass.ServingML = glassML
+	if held, err := glass.Reckon(); err != nil || isTooMuch(held.Cautions) {
 		return Matched{}, false
 	}
 	got := figuresOf(r.Batch)
