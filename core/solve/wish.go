@@ -303,8 +303,13 @@ func (w Wish) lines(i idea, aim kindAim, c cups) []recipe.Line {
 
 // teaspoons is a mass by the spoon, so that it is measured by one.
 func teaspoons(i *ingredient.Ingredient, g float64) quantity.Amount {
+	return quantity.Of(g/teaspoonG(i), quantity.Teaspoon)
+}
+
+// teaspoonG is what a teaspoon holds of something, g.
+func teaspoonG(i *ingredient.Ingredient) float64 {
 	ml, _ := quantity.Of(1, quantity.Teaspoon).Volume(quantity.US)
-	return quantity.Of(g/i.BulkGPerML/ml, quantity.Teaspoon)
+	return ml * i.BulkGPerML
 }
 
 // spooned measures what was solved, in few scoops of the spoons there are.
@@ -349,13 +354,10 @@ func measured(d *reckon.Drink, l recipe.Line, g float64) quantity.Amount {
 	case counted && l.Ingredient.Has(ingredient.TagStones):
 		return quantity.Of(math.Max(1, math.Round(g/eachG)), quantity.Piece)
 	}
-	l.Amount = teaspoons(l.Ingredient, g)
-	if a := d.MeasureOf(l, g); !a.IsMetric() {
+	if a, _ := quantity.Kitchen(g/l.Ingredient.BulkGPerML, d.System, quantity.Tight); !a.IsMetric() {
 		return a
 	}
-	ml, _ := l.Amount.Volume(quantity.US)
-	tsp, _ := quantity.Of(1, quantity.Teaspoon).Volume(quantity.US)
-	return quantity.Of(math.Max(1, math.Round(4*ml/tsp))/4, quantity.Teaspoon)
+	return quantity.Of(math.Max(1, math.Round(4*g/teaspoonG(l.Ingredient)))/4, quantity.Teaspoon)
 }
 
 // commonMeasures are the spoons and cups of a usual kitchen.

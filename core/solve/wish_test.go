@@ -10,6 +10,7 @@ import (
 
 	"plushladle/core/caution"
 	"plushladle/core/ingredient"
+	"plushladle/core/quantity"
 	"plushladle/core/recipe"
 	"plushladle/core/reckon"
 )
@@ -62,6 +63,32 @@ func TestADesignHitsTheBandsOfItsKind(t *testing.T) {
 				isSweetened := slices.ContainsFunc(d.Drink.Lines, func(l recipe.Line) bool { return l.Ingredient.ID == "white-sugar" })
 				if to := aim.sweetG[sweet]; isSweetened { // a sweet base may need none
 					assert.InDelta(t, to, r.Per100mL.SucroseEquivalentG, 0.15*to+0.6, "%s of %s", kind, base)
+				}
+			}
+		}
+	}
+}
+
+// However much is wanted, nobody is told to count out a dozen teaspoons: amounts are in the cups
+// and spoons a cook would take for them.
+func TestADesignIsMeasuredAsACookWould(t *testing.T) {
+	t.Parallel()
+	most := map[quantity.Unit]float64{quantity.Teaspoon: 6, quantity.Tablespoon: 12}
+	drawer, err := quantity.Reader{}.NewDrawer(quantity.StandardDrawer, quantity.US, 1)
+	require.NoError(t, err)
+	for _, in := range []*quantity.Drawer{nil, &drawer} {
+		like := reckon.New("")
+		like.Drawer = in
+		for _, kind := range Wishable {
+			for idea := range 6 {
+				made, err := Design(Wish{Kind: kind, Sweetness: 1 + idea%3, VolumeML: 300 + 700*float64(idea), Richness: Richer, Idea: idea}, like, ingredient.Standard())
+				require.NoError(t, err)
+				for _, l := range made.Drink.Lines {
+					for _, term := range l.Amount.Terms() {
+						if most, isSpoon := most[term.Unit]; isSpoon {
+							assert.LessOrEqual(t, term.High, most, "%s %d: %s %s", kind, idea, l.Amount, l.Name)
+						}
+					}
 				}
 			}
 		}
