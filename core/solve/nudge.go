@@ -1,6 +1,7 @@
 package solve
 
 import (
+	"math"
 	"slices"
 
 	"plushladle/core/fault"
@@ -77,7 +78,7 @@ func nudgeLine(d *reckon.Drink, out *Nudged, n int, l reckon.LineReckoning, r *r
 		}
 		return
 	}
-	if held, ok := d.Drawer.Scoop(l.VolumeML, reckon.SameAmount); ok && !held.Half && held.Scoops <= fewScoops && !line.Amount.IsMetric() {
+	if held, ok := d.Drawer.Scoop(l.VolumeML, reckon.SameAmount); ok && !held.Half && held.Scoops <= fewScoops && held.Scoops >= scoopsIn(line.Amount) && !line.Amount.IsMetric() {
 		return // it is what spoons hold already: a coarser one would move it each time it is asked for
 	}
 	scoop, ok := spoonable(d, l.VolumeML)
@@ -97,6 +98,16 @@ func nudgeLine(d *reckon.Drink, out *Nudged, n int, l reckon.LineReckoning, r *r
 		why = "no-spoon-near"
 	}
 	out.Kept = append(out.Kept, Kept{line.Name, say.Of(why)})
+}
+
+// scoopsIn is how many times a spoon is filled for an amount as it is written: "24 tsp" are
+// twenty-four, which half a cup holds in one.
+func scoopsIn(a quantity.Amount) int {
+	scoops := 0.
+	for _, t := range a.Terms() {
+		scoops += math.Ceil(t.Low)
+	}
+	return int(scoops)
 }
 
 // spoonable is the nearest amount that takes few scoops, or failing that many.

@@ -141,6 +141,20 @@ func assertNotTooMuch(t *testing.T, d reckon.Drink, r *reckon.Reckoning) {
 	}
 }
 
+// What a larger spoon holds in one is rounded to it, and what is in the fewest spoons stays.
+func TestManySmallSpoonsBecomeFewLargeOnes(t *testing.T) {
+	t.Parallel()
+	drawer, err := quantity.Reader{}.NewDrawer(quantity.StandardDrawer, quantity.US, 0)
+	require.NoError(t, err)
+	for from, to := range map[string]string{"24 tsp": "½ cup", "4 tbsp": "¼ cup", "9 tsp": "3 tbsp", "3 tbsp + 1 tsp": "3 tbsp + 1 tsp", "¾ cup": "¾ cup", "1½ cups": "1½ cups"} {
+		d := reckontest.Drink(t, "1 cup almonds", "4 cups water", from+" maple syrup")
+		d.Drawer = &drawer
+		out, err := ToSpoons(&d)
+		require.NoError(t, err)
+		assert.Equal(t, to, out.Drink.Lines[2].Amount.String(), from)
+	}
+}
+
 func TestNudgeToSpoonsThatExist(t *testing.T) {
 	t.Parallel()
 	d := reckontest.Drink(t, "148 g pecans", "690 g water", "37 g maple syrup", "1/2 tsp cardamom", "1/8 tsp salt")
