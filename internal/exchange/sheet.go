@@ -153,10 +153,26 @@ func amountText(a plan.Amount) string {
 		return name
 	case strings.HasSuffix(text, " piece"):
 		return strings.TrimSuffix(text, " piece") + " " + one(name) + " (" + weight(a.MassG) + ")"
+	case isCountedBy(text, name):
+		number, unit := lastWord(text)
+		return number + strings.TrimSuffix(name, one(unit)) + unit + " (" + weight(a.MassG) + ")"
 	case text != "":
 		return strings.TrimSuffix(text, " pieces") + " " + name + " (" + weight(a.MassG) + ")"
 	}
 	return weight(a.MassG) + " " + name
+}
+
+// isCountedBy tells whether the unit of an amount is what its name ends with: two sticks of cinnamon
+// stick are two cinnamon sticks.
+func isCountedBy(text, name string) bool {
+	_, unit := lastWord(text)
+	return unit != "" && strings.HasSuffix(name, " "+one(unit))
+}
+
+// lastWord parts a text before its last word: "1½ ", "sticks".
+func lastWord(text string) (before, last string) {
+	at := strings.LastIndexByte(text, ' ') + 1
+	return text[:at], text[at:]
 }
 
 // one is a single one of what a name has many of: dates, but not lemongrass.

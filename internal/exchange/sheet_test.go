@@ -58,5 +58,8 @@ func TestPiecesAreCountedInWords(t *testing.T) {
 	} {
 		assert.Equal(t, want, amountText(plan.Amount{Name: "Small dates", Text: say.Written(text), MassG: 7}))
 	}
+	for text, want := range map[string]string{"1 stick": "1 cinnamon stick (6.0 g)", "1½ sticks": "1½ cinnamon sticks (6.0 g)", "2 tsp": "2 tsp cinnamon stick (6.0 g)"} {
+		assert.Equal(t, want, amountText(plan.Amount{Name: "Cinnamon stick", Text: say.Written(text), MassG: 6}), "the unit is in the name already")
+	}
 	assert.Equal(t, "1 lemongrass (12 g)", amountText(plan.Amount{Name: "Lemongrass", Text: say.Written("1 piece"), MassG: 12}))
 }
