@@ -153,9 +153,30 @@ func (c *compiler) ready() {
 		step.Title, step.Right = say.Of("take-from-bowl", names(amounts)), say.Of("from-bowl-right")
 		step.Amounts = c.fromTheBowl()
 	case soaks:
-		step.Title, step.Right, step.Amounts = say.Of("put-to-soak", names(amounts)), c.vessel(), amounts
+		step.Title, step.Right, step.Amounts = c.putToSoak(amounts), c.vessel(), amounts
 	}
 	c.add(step)
+}
+
+// putToSoak says what is put to soak, and in which liquid where a line says so.
+func (c *compiler) putToSoak(amounts []Amount) say.Text {
+	if liquids := c.liquids(amounts); len(liquids) > 0 {
+		return say.Of("put-to-soak-in", names(c.lying(amounts)), names(liquids))
+	}
+	return say.Of("put-to-soak", names(amounts))
+}
+
+// liquids are what something soaks in, and lying is what lies in it.
+func (c *compiler) liquids(amounts []Amount) []Amount { return c.ofRole(amounts, true) }
+func (c *compiler) lying(amounts []Amount) []Amount   { return c.ofRole(amounts, false) }
+
+func (c *compiler) ofRole(amounts []Amount, liquid bool) (some []Amount) {
+	for _, a := range amounts {
+		if (c.d.Lines[a.At].Ingredient.Role == ingredient.Liquid) == liquid {
+			some = append(some, a)
+		}
+	}
+	return some
 }
 
 // brew draws what is brewed, to be poured in when the rest is ready.
@@ -222,14 +243,14 @@ func (c *compiler) drain() {
 		return
 	}
 	if !c.keepsSoak() {
-		c.add(Step{Kind: Drain, Title: say.Of("drain-and-rinse", names(amounts)), Length: fixed(drainMin), HandsOn: true, Right: c.drained()})
+		c.add(Step{Kind: Drain, Title: say.Of("drain-and-rinse", names(c.lying(amounts))), Length: fixed(drainMin), HandsOn: true, Right: c.drained()})
 	}
 	c.afterSoak()
 }
 
 // drained says what goes out with the soak water.
 func (c *compiler) drained() say.Text {
-	if aids := c.of(c.layout.Aids); len(aids) > 0 {
+	if aids := c.lying(c.of(c.layout.Aids)); len(aids) > 0 {
 		return say.Of("drain-aids-right", names(aids))
 	}
 	return say.Of("drain-right")
@@ -533,16 +554,25 @@ func (c *compiler) join() {
 	if len(joins)+len(blooming) == 0 {
 		return
 	}
-	code := "stir-in"
-	if c.layout.Heat != process.Unheated {
-		code = "off-heat-stir-in"
+	c.add(Step{Kind: StirIn, Title: c.stirInTitle(joins, blooming), Amounts: joins, Length: fixed(stirMin), HandsOn: true, Right: say.Of("stir-in-right")})
+}
+
+// stirInTitle says what is stirred in, on the stove or off it, and what bloomed for it.
+func (c *compiler) stirInTitle(joins, blooming []Amount) say.Text {
+	isHot := c.layout.Heat != process.Unheated
+	switch {
+	case len(joins) == 0 && isHot:
+		return say.Of("off-heat-stir-in-the-bloomed", names(blooming))
+	case len(joins) == 0:
+		return say.Of("stir-in-the-bloomed", names(blooming))
+	case len(blooming) > 0 && isHot:
+		return say.Of("off-heat-stir-in-bloomed", names(joins), names(blooming))
+	case len(blooming) > 0:
+		return say.Of("stir-in-bloomed", names(joins), names(blooming))
+	case isHot:
+		return say.Of("off-heat-stir-in", names(joins))
 	}
-	what := names(joins)
-	title := say.Of(code, what)
-	if len(blooming) > 0 {
-		title = say.Of(code+"-bloomed", what, names(blooming))
-	}
-	c.add(Step{Kind: StirIn, Title: title, Amounts: joins, Length: fixed(stirMin), HandsOn: true, Right: say.Of("stir-in-right")})
+	return say.Of("stir-in", names(joins))
 }
 
 // blendsIn tells whether something among these lines is blended rather than

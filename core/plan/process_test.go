@@ -232,6 +232,33 @@ func TestAWholeSpiceIsTakenOutOfThePan(t *testing.T) {
 	assert.InDelta(t, stick.G*stick.Per[ingredient.CoumarinMg], r.Made.Balance.Drink[ingredient.CoumarinMg], 1e-9)
 }
 
+// A liquid that something soaks in is no part of what soaks, and what bloomed is stirred in also
+// where nothing else is.
+func TestWhatIsSaidOfSoakAndBloom(t *testing.T) {
+	t.Parallel()
+	for _, c := range []struct {
+		lines []string
+		kind  Kind
+		want  string
+	}{
+		{[]string{"1/2 cup pearl barley", "6 cups water, soaking water kept"}, GetReady, "put-to-soak-in([pearl barley], [water])"},
+		{[]string{"1/2 cup pearl barley", "6 cups water, soaking water kept"}, Soak, "soak([pearl barley])"},
+		{[]string{"1 cup almonds", "4 cups water"}, GetReady, "put-to-soak([almonds])"},
+		{[]string{"1 cup almonds", "2 cups water for soaking", "4 cups water"}, GetReady, "put-to-soak-in([almonds], [water])"},
+		{[]string{"1 cup almonds", "2 cups water for soaking", "4 cups water"}, Drain, "drain-and-rinse([almonds])"},
+		{[]string{"1 cup cashews", "3 cups water", "1 pinch saffron"}, StirIn, "stir-in-the-bloomed([saffron])"},
+	} {
+		d, r := drink(t, nil, c.lines...)
+		var told []string
+		for _, s := range Steps(&d, r, Room{TempC: 20}, OnTheBench) {
+			if s.Kind == c.kind {
+				told = append(told, s.Title.String())
+			}
+		}
+		assert.Equal(t, []string{c.want}, told, c.lines)
+	}
+}
+
 // may no longer stand it stays, and says so.
 func TestAStepIsMovedWhereItIsSafe(t *testing.T) {
 	t.Parallel()

@@ -169,9 +169,9 @@ func (c *compiler) soak() {
 	each.Max = max(each.Max, each.Ideal)
 	for n := range parts {
 		if n > 0 {
-			c.add(Step{Kind: ChangeWater, Title: say.Of("change-water", names(amounts)), Length: fixed(changeMin), HandsOn: true})
+			c.add(Step{Kind: ChangeWater, Title: say.Of("change-water", names(c.lying(amounts))), Length: fixed(changeMin), HandsOn: true})
 		}
-		c.add(Step{Kind: Soak, Title: say.Of("soak", names(amounts)), Length: each, Fridge: c.where == InTheFridge, TempC: c.soakC(), Right: c.quickSoak(), Caution: c.soakCaution()})
+		c.add(Step{Kind: Soak, Title: say.Of("soak", names(c.lying(amounts))), Length: each, Fridge: c.where == InTheFridge, TempC: c.soakC(), Right: c.quickSoak(), Caution: c.soakCaution()})
 	}
 }
 

@@ -66,7 +66,9 @@ func (b *Batch) jug(r *Reckoning) Jug {
 const hotShare = 0.5
 
 // goesInHot tells whether steam would lift the lid.
-func (b *Batch) goesInHot() bool { return b.Made.Layout.IsGround && b.Made.WaterC >= process.VentFromC }
+func (b *Batch) goesInHot() bool {
+	return b.Made.Layout.IsGround && !b.Method.Coarse && b.Made.WaterC >= process.VentFromC
+}
 
 // takenUpG is the water that bases took up before they were ground, g.
 func (b *Batch) takenUpG() float64 {

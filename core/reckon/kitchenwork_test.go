@@ -10,6 +10,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"plushladle/core/caution"
 	"plushladle/core/ingredient"
 	"plushladle/core/process"
 	"plushladle/core/quantity"
@@ -237,3 +238,17 @@ func TestWhatIsLeftInThePulp(t *testing.T) {
 }
 
 var flask = []string{"1 1/2 cups pecans", "3 cups water", "2 tbsp maple syrup", "1 small date", "1/2 tsp cardamom after straining", "1 tsp vanilla", "1 tbsp coconut oil", "1/8 tsp salt"}
+
+// What is crushed dry and poured on steeps: nothing soaks first, and hot water is in no blender.
+func TestACrushedBaseIsNeitherSoakedNorBlendedHot(t *testing.T) {
+	t.Parallel()
+	for _, coarse := range []bool{false, true} {
+		d := drinkOf(t, "1 cup white rice", "4 cups hot water")
+		d.Method.Coarse = coarse
+		r, err := d.Reckon()
+		require.NoError(t, err)
+		isHot := slices.ContainsFunc(r.Cautions, func(c caution.Caution) bool { return c.Code == "hot-blend" })
+		assert.Equal(t, !coarse, isHot)
+		assert.Equal(t, coarse, r.Contributions()[0].Code == "goes-in-dry")
+	}
+}

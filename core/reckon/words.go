@@ -42,6 +42,9 @@ func (b *Batch) contribution(w Weighed, r *Reckoning, sweetG float64) say.Text {
 	}
 	switch i.Role {
 	case ingredient.Base:
+		if b.Method.Coarse {
+			return say.Of("goes-in-dry")
+		}
 		return soakWords(w, b.Made.Layout.KeepsSoak(), b.Method.SoakHours)
 	case ingredient.Liquid:
 		return b.liquidWords(w)

@@ -147,19 +147,32 @@ func amountText(a plan.Amount) string {
 	name, _, _ := strings.Cut(strings.ToLower(a.Name), ",")
 	text := wording.Text(a.Text)
 	switch {
+	case a.Soaked && a.Kept:
+		return wording.Say("weight-of-soaked-with-liquid", weight(a.MassG), name)
 	case a.Soaked:
 		return wording.Say("weight-of-soaked", weight(a.MassG), name)
 	case a.Open:
 		return name
 	case strings.HasSuffix(text, " piece"):
-		return strings.TrimSuffix(text, " piece") + " " + one(name) + " (" + weight(a.MassG) + ")"
+		return strings.TrimSuffix(text, " piece") + " " + one(name) + beside(text, a.MassG)
 	case isCountedBy(text, name):
 		number, unit := lastWord(text)
-		return number + strings.TrimSuffix(name, one(unit)) + unit + " (" + weight(a.MassG) + ")"
+		return number + strings.TrimSuffix(name, one(unit)) + unit + beside(text, a.MassG)
 	case text != "":
-		return strings.TrimSuffix(text, " pieces") + " " + name + " (" + weight(a.MassG) + ")"
+		return strings.TrimSuffix(text, " pieces") + " " + name + beside(text, a.MassG)
 	}
 	return weight(a.MassG) + " " + name
+}
+
+// leastBesideG is a mass below which it tells nothing beside a measure: a pinch of saffron.
+const leastBesideG = .05
+
+// beside is a mass in brackets, where the measure is not the same in grams already.
+func beside(text string, massG float64) string {
+	if massG < leastBesideG || strings.HasSuffix(text, " g") || strings.HasSuffix(text, " kg") {
+		return ""
+	}
+	return " (" + weight(massG) + ")"
 }
 
 // isCountedBy tells whether the unit of an amount is what its name ends with: two sticks of cinnamon

@@ -61,5 +61,16 @@ func TestPiecesAreCountedInWords(t *testing.T) {
 	for text, want := range map[string]string{"1 stick": "1 cinnamon stick (6.0 g)", "1½ sticks": "1½ cinnamon sticks (6.0 g)", "2 tsp": "2 tsp cinnamon stick (6.0 g)"} {
 		assert.Equal(t, want, amountText(plan.Amount{Name: "Cinnamon stick", Text: say.Written(text), MassG: 6}), "the unit is in the name already")
 	}
+	for _, c := range []struct {
+		a    plan.Amount
+		want string
+	}{
+		{plan.Amount{Name: "White sugar", Text: say.Written("300 g"), MassG: 300}, "300 g white sugar"},
+		{plan.Amount{Name: "Saffron", Text: say.Written("1 pinch"), MassG: .044}, "1 pinch saffron"},
+		{plan.Amount{Name: "Almonds", MassG: 218, Soaked: true}, "218 g soaked almonds"},
+		{plan.Amount{Name: "Pearl barley", MassG: 758, Soaked: true, Kept: true}, "758 g pearl barley with the liquid it soaked in"},
+	} {
+		assert.Equal(t, c.want, amountText(c.a))
+	}
 	assert.Equal(t, "1 lemongrass (12 g)", amountText(plan.Amount{Name: "Lemongrass", Text: say.Written("1 piece"), MassG: 12}))
 }

@@ -386,6 +386,7 @@ var phrases = map[string]string{
 	"for-hours":                        ", %[1]s hours",
 	"for-hours-between":                ", %[1]s hours (%[2]s to %.0[3]f)",
 	"weight-of-soaked":                 "%[1]s soaked %[2]s",
+	"weight-of-soaked-with-liquid":     "%[1]s %[2]s with the liquid it soaked in",
 	"contains-none":                    "Contains no listed allergens.",
 	"contains":                         "Contains %[1]s.",
 	"drink-now":                        "%[1]s (now)",

@@ -459,6 +459,7 @@ var spanishPhrases = map[string]string{
 	"for-hours":                        ", %[1]s horas",
 	"for-hours-between":                ", %[1]s horas (de %[2]s a %.0[3]f)",
 	"weight-of-soaked":                 "%[1]s en remojo: %[2]s",
+	"weight-of-soaked-with-liquid":     "%[1]s con su líquido de remojo: %[2]s",
 	"contains-none":                    "No contiene alérgenos de la lista.",
 	"contains":                         "Contiene %[1]s.",
 	"drink-now":                        "%[1]s (ahora)",

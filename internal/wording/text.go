@@ -3,6 +3,7 @@ package wording
 import (
 	"fmt"
 	"maps"
+	"regexp"
 	"strconv"
 	"strings"
 	"time"
@@ -106,7 +107,18 @@ func fill(sentence string, args []any) string {
 		shown[n] = show(a)
 	}
 	shown[len(args)] = "" // so that a sentence may leave out some of them
-	return inUnits(fmt.Sprintf(sentence+fmt.Sprintf("%%[%d]s", len(shown)), shown...))
+	return inUnits(one(fmt.Sprintf(sentence+fmt.Sprintf("%%[%d]s", len(shown)), shown...)))
+}
+
+// ofOne are words after a 1 that stands alone, in the plural that every sentence has them in.
+var ofOne = regexp.MustCompile(`(^|[^0-9.,–-])1 (day|hour|minute|second|week|batch|load|bottle|cup|día|hora|minuto|segundo|semana|carga|botella|taza)e?s\b`)
+
+// one has a single one of something told as one: 1 day, and 1.1 days.
+func one(sentence string) string {
+	if !strings.Contains(sentence, "1 ") {
+		return sentence
+	}
+	return ofOne.ReplaceAllString(sentence, "${1}1 ${2}")
 }
 
 func show(a any) any {

@@ -63,8 +63,7 @@ func TestEveryCodeHasWords(t *testing.T) {
 		})
 	}
 	for code := range texts {
-		bloomed := strings.TrimSuffix(code, "-bloomed")
-		assert.True(t, literals[code] || literals[bloomed] || families.MatchString(code) || isPut(code, literals), "%q is never told", code)
+		assert.True(t, literals[code] || families.MatchString(code) || isPut(code, literals), "%q is never told", code)
 	}
 	for code := range refusals {
 		assert.True(t, literals[code], "%q is never told", code)
@@ -208,4 +207,17 @@ func TestTheTimeThatIsLeft(t *testing.T) {
 	at := time.Date(2026, 11, 27, 9, 30, 0, 0, time.UTC)
 	assert.Equal(t, "Fri 27 Nov, morning", PartOfDay(at))
 	assert.Equal(t, "Thu 26 Nov, night", PartOfDay(at.Add(-7*time.Hour)))
+}
+
+// A single one of something is told as one, in either language; a part of one, and a range, are not.
+func TestOneIsToldAsOne(t *testing.T) {
+	t.Parallel()
+	for sentence, want := range map[string]string{
+		"Lemon juice shortens it: 1 days, 2 by the traditional rule": "Lemon juice shortens it: 1 day, 2 by the traditional rule",
+		"1 hours": "1 hour", "in 1 batches": "in 1 batch", "se acorta: 1 días": "se acorta: 1 día",
+		"1.1 days": "1.1 days", "1,1 días": "1,1 días", "11 days": "11 days", "1–2 days": "1–2 days", "0–1 days": "0–1 days", "1 daysack": "1 daysack",
+	} {
+		assert.Equal(t, want, one(sentence))
+	}
+	assert.Equal(t, "Lemon juice shortens it: 1 day, 2 by the traditional rule", Text(say.Of("life-cut-by", "Lemon juice", 1, 2)))
 }
