@@ -185,7 +185,7 @@ func (c *compiler) brew() {
 	if len(brewed) == 0 {
 		return
 	}
-	c.add(Step{Kind: Brew, Title: say.Of("brew", names(brewed)), Amounts: brewed, Length: fixed(brewMin), HandsOn: true, TempC: brewC, Timer: minutesOf(brewMin),
+	c.add(Step{Kind: Brew, Title: c.brewTitle(brewed), Amounts: brewed, Length: fixed(brewMin), HandsOn: true, TempC: brewC, Timer: minutesOf(brewMin),
 		Right: say.Of("brew-right")})
 }
 
@@ -524,6 +524,22 @@ func (c *compiler) heat() {
 	}
 }
 
+// brewTitle says what is brewed, and in which liquid where that is a line of its own.
+func (c *compiler) brewTitle(brewed []Amount) say.Text {
+	if liquids, lying := c.liquids(brewed), c.lying(brewed); len(liquids) > 0 && len(lying) > 0 {
+		return say.Of("brew-in", names(lying), names(liquids))
+	}
+	return say.Of("brew", names(brewed))
+}
+
+// brewNames are what a brew is called by: what was brewed, or the liquid where that is all of it.
+func (c *compiler) brewNames(brewed []Amount) []string {
+	if lying := c.lying(brewed); len(lying) > 0 {
+		return names(lying)
+	}
+	return names(brewed)
+}
+
 // join stirs in what joins after straining, and pours in what was brewed.
 func (c *compiler) join() {
 	blooming := c.of(c.layout.Blooms)
@@ -531,9 +547,9 @@ func (c *compiler) join() {
 		c.waitForBloom(blooming)
 	}
 	if brewed := c.of(c.layout.Brewed); len(brewed) > 0 {
-		step := Step{Kind: PourIn, Title: say.Of("pour-in-brew", names(brewed)), Length: fixed(pourMin), HandsOn: true, Right: say.Of("pour-in-brew-right")}
+		step := Step{Kind: PourIn, Title: say.Of("pour-in-brew", c.brewNames(brewed)), Length: fixed(pourMin), HandsOn: true, Right: say.Of("pour-in-brew-right")}
 		if used := c.method.BrewUsed; used > 0 && used < 1 {
-			step.Title = say.Of("pour-in-part-of-brew", 100*used, names(brewed))
+			step.Title = say.Of("pour-in-part-of-brew", 100*used, c.brewNames(brewed))
 			step.Right = say.Of("brew-left-over", c.r.LeftoverML)
 		}
 		c.add(step)

@@ -232,7 +232,7 @@ func TestAWholeSpiceIsTakenOutOfThePan(t *testing.T) {
 	assert.InDelta(t, stick.G*stick.Per[ingredient.CoumarinMg], r.Made.Balance.Drink[ingredient.CoumarinMg], 1e-9)
 }
 
-// A liquid that something soaks in is no part of what soaks, and what bloomed is stirred in also
+// A liquid that something soaks or is brewed in is no part of it, and what bloomed is stirred in also
 // where nothing else is.
 func TestWhatIsSaidOfSoakAndBloom(t *testing.T) {
 	t.Parallel()
@@ -246,6 +246,9 @@ func TestWhatIsSaidOfSoakAndBloom(t *testing.T) {
 		{[]string{"1 cup almonds", "4 cups water"}, GetReady, "put-to-soak([almonds])"},
 		{[]string{"1 cup almonds", "2 cups water for soaking", "4 cups water"}, GetReady, "put-to-soak-in([almonds], [water])"},
 		{[]string{"1 cup almonds", "2 cups water for soaking", "4 cups water"}, Drain, "drain-and-rinse([almonds])"},
+		{[]string{"1 cup hemp seeds", "3 cups water", "1 tbsp chicory root, to brew", "1 cup hot water, to brew"}, Brew, "brew-in([chicory root], [water])"},
+		{[]string{"1 cup hemp seeds", "3 cups water", "1 tbsp chicory root, to brew", "1 cup hot water, to brew"}, PourIn, "pour-in-brew([chicory root])"},
+		{[]string{"1 cup hemp seeds", "3 cups water", "1 cup black tea, to brew"}, PourIn, "pour-in-brew([tea])"},
 		{[]string{"1 cup cashews", "3 cups water", "1 pinch saffron"}, StirIn, "stir-in-the-bloomed([saffron])"},
 	} {
 		d, r := drink(t, nil, c.lines...)

@@ -11,6 +11,7 @@ import (
 
 	"plushladle/core/ingredient"
 	"plushladle/core/reckon"
+	"plushladle/core/reckon/reckontest"
 )
 
 // A base in the drink is ground, crushed, juiced, infused, boiled or whisked off, whatever it is
@@ -157,4 +158,29 @@ func TestNothingIsDoneBeforeItIsThere(t *testing.T) {
 		}
 	}
 	require.Greater(t, planned, 40)
+}
+
+// The soak that the figures tell of is the one that is planned: as long, in however many waters.
+func TestTheSoakThatIsToldIsPlanned(t *testing.T) {
+	t.Parallel()
+	dice := rand.New(rand.NewPCG(17, 29))
+	soaked := 0
+	for range 400 {
+		d := reckontest.Random(t, dice.IntN)
+		r := reckontest.Reckoned(t, d)
+		planned := Window{}
+		for _, s := range Steps(&d, r, Room{TempC: 20}, OnTheBench) {
+			if s.Kind == Soak {
+				planned.Ideal += s.Length.Ideal
+				planned.Max += s.Length.Max
+			}
+		}
+		if r.Soak == nil {
+			require.Zero(t, planned.Ideal, "%v", d.Lines)
+			continue
+		}
+		soaked++
+		require.InDelta(t, r.Soak.Hours.Ideal, planned.Ideal.Hours(), .01, "%v", d.Lines)
+	}
+	assert.Greater(t, soaked, 100)
 }

@@ -6,6 +6,7 @@ import (
 	"time"
 
 	"plushladle/core/ingredient"
+	"plushladle/core/reckon"
 	"plushladle/core/say"
 )
 
@@ -63,7 +64,7 @@ func keptSoak(where Soaking) ingredient.Span {
 	if where == InTheFridge {
 		return ingredient.Span{Min: 8, Ideal: 12, Max: 24 / fridgeTimes} // stretched again below
 	}
-	return ingredient.Span{Min: 2, Ideal: 4, Max: 4}
+	return reckon.KeptSoakH
 }
 
 // window is a soak's window where it stands: shorter in a warm kitchen,

@@ -86,31 +86,43 @@ func TestWhatALineDoes(t *testing.T) {
 	assert.Len(t, (&Reckoning{Lines: make([]LineReckoning, 2)}).Contributions(), 2, "nothing was reckoned")
 }
 
-func TestHowABaseSoaks(t *testing.T) {
+// What is said beside a line is what its process does with it.
+func TestWhatIsSaidIsWhatIsDone(t *testing.T) {
 	t.Parallel()
-	soaks := ingredient.Ingredient{HasSoak: true, SoakH: ingredient.Span{Min: 4, Ideal: 8, Max: 12}}
-	short := ingredient.Ingredient{HasSoak: true, SoakH: ingredient.Span{Min: .25, Ideal: .5, Max: 1}}
-	mayBeDry := ingredient.Ingredient{HasSoak: true, SoakH: ingredient.Span{Ideal: .75, Max: 8}}
-	for _, tt := range []struct {
-		i        ingredient.Ingredient
-		unsoaked bool
-		kept     bool
-		saidH    float64
-		want     say.Text
+	hot := func(d *Drink) { d.Method.Heat, d.Method.Minutes = process.Boil, 5 }
+	coarse := func(d *Drink) { d.Method.Coarse = true }
+	for _, c := range []struct {
+		lines []string
+		way   func(*Drink)
+		n     int
+		want  say.Text
 	}{
-		{soaks, false, false, 0, say.Of("soak-and-drain", 8)},
-		{soaks, false, false, 6, say.Of("soak-and-drain", 6)},
-		{soaks, false, true, 6, say.Of("soak-and-keep", 6)},
-		{soaks, true, true, 6, say.Of("goes-in-dry")},
-		{soaks, false, false, 1, say.Of("soak-and-drain", 1)},
-		{short, false, false, 0, say.Of("soak-minutes", 30)},
-		{mayBeDry, false, false, 2, say.Of("dry-or-soak", .75)},
-		{ingredient.Ingredient{}, false, true, 6, say.Of("goes-in-dry")},
-		{ingredient.Ingredient{HasSoak: true}, false, true, 6, say.Of("goes-in-dry")},
+		{[]string{"1 cup almonds", "4 cups water"}, nil, 0, say.Of("soak-and-drain", 12)},
+		{[]string{"1 cup almonds", "4 cups water"}, func(d *Drink) { d.Method.SoakHours = 6 }, 0, say.Of("soak-and-drain", 6)},
+		{[]string{"20 g almonds", "60 g pistachios", "1 tbsp poppy seeds", "2 cups water"}, nil, 2, say.Of("soak-and-drain", 8)},
+		{[]string{"1 cup almonds, unsoaked", "4 cups water"}, nil, 0, say.Of("goes-in-dry")},
+		{[]string{"1 cup sesame seeds", "4 cups hot water"}, coarse, 0, say.Of("goes-in-dry")},
+		{[]string{"1/2 cup pearl barley", "6 cups water, soaking water kept"}, nil, 0, say.Of("soak-and-keep", 4)},
+		{[]string{"1/2 cup pearl barley", "6 cups water, soaking water kept"}, nil, 1, say.Of("soaks-and-stays-in")},
+		{[]string{"1 cup rolled oats, rinsed", "4 cups water"}, nil, 0, say.Of("rinse-and-drain")},
+		{[]string{"1 cup rolled oats", "4 cups water"}, nil, 0, say.Of("dry-or-soak-minutes", 15)},
+		{[]string{"1 cup hemp seeds", "4 cups water"}, nil, 0, say.Of("goes-in-dry")},
+		{[]string{"1 cup almonds", "4 cups water", "1 cup whole milk"}, hot, 2, say.Of("after-straining")},
+		{[]string{"1 cup almonds", "4 cups water", "1 cup whole milk"}, nil, 2, say.Of("to-grind-with")},
+		{[]string{"1 cup almonds", "4 cups water", "1 cup water to rinse the pulp"}, nil, 2, say.Of("rinses-the-pulp")},
+		{[]string{"1 cup almonds", "4 cups water", "1 cup hot water, to brew", "1 tbsp chicory root, to brew"}, nil, 2, say.Of("to-brew-with")},
 	} {
-		w := Weighed{Line: &recipe.Line{Ingredient: &tt.i, Unsoaked: tt.unsoaked}}
-		assert.Equal(t, tt.want, soakWords(w, tt.kept, tt.saidH))
+		d := drinkOf(t, c.lines...)
+		if c.way != nil {
+			c.way(&d)
+		}
+		assert.Equal(t, c.want, reckoned(t, d).Contributions()[c.n], c.lines)
 	}
+	said := say.Strings(reckoned(t, drinkOf(t, "1 cup rolled oats, rinsed", "1 cup almonds", "4 cups water")).Assumptions())
+	assert.Contains(t, said, "taken-as-rinsed(Rolled oats)")
+	assert.Contains(t, said, "taken-as-soaked(Almonds)")
+	said = say.Strings(reckoned(t, drinkOf(t, "1 cup rolled oats", "4 cups water")).Assumptions())
+	assert.NotContains(t, said, "taken-as-")
 }
 
 // Every default that was taken is listed, and why a line was left out.

@@ -288,7 +288,7 @@ func (r *Reckoning) fill(b *Batch) {
 	r.PerServing = nutritionOf(per100.Times(serving / 100))
 	r.Cost = b.cost(r)
 	r.Keeps = keep.Of(b.keeping(per100, r))
-	r.Soak = b.longestSoak()
+	r.Soak = b.soak()
 	r.Allergens = b.allergens()
 	r.Vegan = b.vegan(r)
 	if b.BaseG > 0 && b.BaseML > 0 {
@@ -316,18 +316,39 @@ func (b *Batch) isRawSoy() bool {
 	return b.has(ingredient.TagBoil) && !b.Made.Layout.Heat.Reaches()
 }
 
-// longestSoak is what the plan must begin with; nil where nothing soaks.
-func (b *Batch) longestSoak() *Soaking {
+// KeptSoakH is the soak on the bench of grain whose liquid stays in the drink: no longer than is
+// safe outside the fridge (the caution's four hours).
+var KeptSoakH = ingredient.Span{Min: 2, Ideal: 4, Max: 4}
+
+// soak is the one soak that suits all that soak together: as long as the longest wants, and no
+// longer than any of them bears. nil where nothing soaks.
+func (b *Batch) soak() *Soaking {
 	var longest *Soaking
-	for _, w := range b.Lines {
+	most := math.Inf(1)
+	for n, w := range b.Lines {
 		i := w.Line.Ingredient
-		if !i.HasSoak || i.SoakH.Max == 0 || w.Line.Unsoaked {
+		isKept := slices.Contains(b.Made.Layout.InKept, n) && i.Role == ingredient.Base
+		if !isKept && !slices.Contains(b.Made.Layout.Soaked, n) {
 			continue
 		}
-		if longest == nil || i.SoakH.Ideal > longest.Hours.Ideal {
-			longest = &Soaking{Ingredient: i.Name, Hours: i.SoakH}
+		hours := i.SoakH
+		if isKept && i.Class == ingredient.Grain {
+			hours = KeptSoakH
+		}
+		most = math.Min(most, hours.Max)
+		if longest == nil || hours.Ideal > longest.Hours.Ideal {
+			longest = &Soaking{Ingredient: i.Name, Hours: hours}
 		}
 	}
+	if longest == nil {
+		return nil
+	}
+	h := &longest.Hours
+	h.Max = math.Max(h.Min, math.Min(h.Max, most))
+	if said := b.Method.SoakHours; said > 0 {
+		h.Ideal, h.Min = said, math.Min(h.Min, said)
+	}
+	h.Ideal = math.Min(h.Ideal, h.Max)
 	return longest
 }
 

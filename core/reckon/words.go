@@ -1,8 +1,8 @@
 package reckon
 
 import (
-	"cmp"
 	"errors"
+	"slices"
 
 	"plushladle/core/fault"
 	"plushladle/core/ingredient"
@@ -19,8 +19,8 @@ func (r *Reckoning) Contributions() []say.Text {
 		return words
 	}
 	sweetG := r.Batch.ingoing(func(c ingredient.Content) float64 { return c.SucroseEquivalentG() })
-	for _, w := range r.Batch.Lines {
-		words[w.Index] = r.Batch.contribution(w, r, sweetG)
+	for n, w := range r.Batch.Lines {
+		words[w.Index] = r.Batch.contribution(w, n, r, sweetG)
 	}
 	return words
 }
@@ -35,19 +35,16 @@ func (b *Batch) ingoing(of func(ingredient.Content) float64) float64 {
 }
 
 // contribution is what a line does in the drink, for the words beside it.
-func (b *Batch) contribution(w Weighed, r *Reckoning, sweetG float64) say.Text {
+func (b *Batch) contribution(w Weighed, n int, r *Reckoning, sweetG float64) say.Text {
 	i := w.Line.Ingredient
 	if w.Line.When() == ingredient.Serve {
 		return say.Of("brings-to-the-glass")
 	}
 	switch i.Role {
 	case ingredient.Base:
-		if b.Method.Coarse {
-			return say.Of("goes-in-dry")
-		}
-		return soakWords(w, b.Made.Layout.KeepsSoak(), b.Method.SoakHours)
+		return b.soakWords(w, n)
 	case ingredient.Liquid:
-		return b.liquidWords(w)
+		return b.liquidWords(n)
 	case ingredient.Sweetener:
 		return say.Of("brings-sweetness", w.Per.SucroseEquivalentG()*w.MassG, sweetG)
 	case ingredient.FatRole:
@@ -58,32 +55,35 @@ func (b *Batch) contribution(w Weighed, r *Reckoning, sweetG float64) say.Text {
 	return usualWords(w, r)
 }
 
-// soakWords says how the base soaks: dry, short, long, and whether its water is kept.
-func soakWords(w Weighed, kept bool, saidH float64) say.Text {
-	i := w.Line.Ingredient
-	hours := cmp.Or(saidH, i.SoakH.Ideal)
+// soakWords says what becomes of a base before it is ground, as the process has it.
+func (b *Batch) soakWords(w Weighed, n int) say.Text {
+	i, l := w.Line.Ingredient, &b.Made.Layout
 	switch {
-	case w.Line.Unsoaked || !i.HasSoak || i.SoakH.Ideal == 0:
+	case slices.Contains(l.InKept, n):
+		return say.Of("soak-and-keep", b.soak().Hours.Ideal)
+	case slices.Contains(l.Soaked, n):
+		return say.Of("soak-and-drain", b.soak().Hours.Ideal)
+	case slices.Contains(l.Rinsed, n):
+		return say.Of("rinse-and-drain")
+	case w.Line.Unsoaked || b.Method.Coarse || i.NeedsSoak() || i.SoakH.Ideal == 0:
 		return say.Of("goes-in-dry")
-	case kept:
-		return say.Of("soak-and-keep", hours)
-	case hours < 1:
-		return say.Of("soak-minutes", hours*60)
-	case !i.NeedsSoak():
-		return say.Of("dry-or-soak", i.SoakH.Ideal)
+	case i.SoakH.Ideal < 1:
+		return say.Of("dry-or-soak-minutes", 60*i.SoakH.Ideal)
 	}
-	return say.Of("soak-and-drain", hours)
+	return say.Of("dry-or-soak", i.SoakH.Ideal)
 }
 
 // liquidWords says what a liquid is for, by when it goes in.
-func (b *Batch) liquidWords(w Weighed) say.Text {
-	switch w.Line.When() {
+func (b *Batch) liquidWords(n int) say.Text {
+	switch b.Made.Layout.Stage(n) {
 	case ingredient.Soak:
 		return say.Of("soaks-and-stays-in")
 	case ingredient.Grind:
 		return say.Of("to-grind-with")
 	case ingredient.Rinse:
 		return say.Of("rinses-the-pulp")
+	case ingredient.Brew:
+		return say.Of("to-brew-with")
 	}
 	return say.Of("after-straining")
 }
@@ -161,8 +161,11 @@ func shorten(name string) string {
 func (b *Batch) weighedAssumptions(w Weighed, n int) []say.Text {
 	i := w.Line.Ingredient
 	var taken []say.Text
-	if b.Made.Layout.TakenUpG(b.Through, n) > 0 {
+	switch l := &b.Made.Layout; {
+	case slices.Contains(l.Soaked, n):
 		taken = append(taken, say.Of("taken-as-soaked", i.Name))
+	case slices.Contains(l.Rinsed, n):
+		taken = append(taken, say.Of("taken-as-rinsed", i.Name))
 	}
 	switch {
 	case w.Line.When() == ingredient.Serve:

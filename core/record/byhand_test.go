@@ -420,6 +420,7 @@ func TestApplyingAChange(t *testing.T) {
 	r := reckontest.Reckoned(t, d)
 	assert.InDelta(t, 4, soakH(&d, r), 1e-12, "as it is said")
 	d.Changes = nil
+	r = reckontest.Reckoned(t, d)
 	assert.InDelta(t, d.Lines[0].Ingredient.SoakH.Ideal, soakH(&d, r), 1e-12)
 	assert.Zero(t, dialOf(r, "moon"))
 	assert.InDelta(t, r.FatPct, dialOf(r, reckon.Fat), 1e-12)

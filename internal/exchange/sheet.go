@@ -119,8 +119,9 @@ func StepText(step plan.Step) string {
 	if len(in) > 0 {
 		parts = append(parts, wording.Say("use-these", strings.Join(in, ", ")))
 	}
-	for _, text := range wording.Texts([]say.Text{step.Right, step.Never, step.Caution}) {
-		if text != "" {
+	caution := wording.Text(step.Caution)
+	for _, text := range append(wording.Texts([]say.Text{step.Right, step.Never}), caution) {
+		if text != "" && (text == caution || !strings.Contains(caution, text)) { // nothing is said twice
 			parts = append(parts, strings.TrimSuffix(text, ".")+".")
 		}
 	}

@@ -50,6 +50,14 @@ func TestEverySheetTellsTheSameSteps(t *testing.T) {
 	}
 }
 
+// What right looks like is not said again where the caution says it.
+func TestAStepSaysNothingTwice(t *testing.T) {
+	t.Parallel()
+	text := StepText(plan.Step{Kind: plan.Heat, HandsOn: true, Title: say.Of("simmer", 10), Right: say.Of("boil-right"), Caution: say.Of("soy-boil")})
+	assert.Equal(t, 1, strings.Count(text, wording.Text(say.Of("boil-right"))), text)
+	assert.Contains(t, StepText(plan.Step{Title: say.Of("simmer", 10), Right: say.Of("boil-right")}), wording.Text(say.Of("boil-right")))
+}
+
 // A count is said as people say it: one date, three dates, half a stick.
 func TestPiecesAreCountedInWords(t *testing.T) {
 	t.Parallel()

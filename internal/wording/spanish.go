@@ -15,6 +15,7 @@ var spanishSteps = map[string]string{
 	"put-to-soak":                  "Pon en remojo: %[1]s",
 	"put-to-soak-in":               "Pon en remojo: %[1]s, en %[2]s",
 	"brew":                         "Prepara la infusión: %[1]s",
+	"brew-in":                      "Prepara la infusión: %[1]s, en %[2]s",
 	"brew-right":                   "Cuélala y deja que se enfríe. Ya fría, guárdala en el frigorífico.",
 	"rinse":                        "Lava con agua fría y escurre: %[1]s",
 	"rinse-right":                  "El agua sale casi clara. Así la bebida no se vuelve viscosa.",

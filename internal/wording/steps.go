@@ -13,6 +13,7 @@ var steps = map[string]string{
 	"put-to-soak":                  "Put the %[1]s in water to soak",
 	"put-to-soak-in":               "Put the %[1]s in the %[2]s to soak",
 	"brew":                         "Brew the %[1]s",
+	"brew-in":                      "Brew the %[1]s in the %[2]s",
 	"brew-right":                   "Strain it and let it cool. Once cool, put it in the fridge.",
 	"rinse":                        "Rinse the %[1]s in cold water and drain",
 	"rinse-right":                  "The water runs almost clear. This keeps the drink from turning slimy.",
