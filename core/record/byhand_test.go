@@ -441,3 +441,44 @@ func TestTheOrderOfAWeek(t *testing.T) {
 	assert.False(t, ok)
 	assert.InDelta(t, -3, money, 1e-12)
 }
+
+// What each slider asks for, by hand: by so much of a figure for each notch, salt in grams, the
+// loudest first, and salt before sugar where the drink is flat for want of it.
+func TestWhatTheSlidersAskFor(t *testing.T) {
+	t.Parallel()
+	salted := reckontest.Drink(t, "100 g almonds", "1 L water", "30 g maple syrup", "1 g salt", "1 g cardamom")
+	plain := reckontest.Drink(t, "100 g almonds", "1 L water", "30 g maple syrup", "1 g cardamom")
+	locked := reckontest.Drink(t, "100 g almonds", "1 L water", "1 g salt")
+	locked.Lines[2].Locked = true
+	thin := reckontest.Drink(t, "1 L carton oat milk", "20 g coconut oil")
+	litres := func(d reckon.Drink) float64 { return reckontest.Reckoned(t, d).Drink.VolumeML / 1000 }
+	dial := func(d reckon.Drink, name reckon.DialName) float64 { return dialOf(reckontest.Reckoned(t, d), name) }
+	for _, c := range []struct {
+		what  string
+		d     reckon.Drink
+		t     Tasting
+		codes []string
+		to    []float64
+	}{
+		{"just right", salted, Tasting{}, nil, nil},
+		{"a notch too sweet", salted, Tasting{Sweet: 1}, []string{"too-sweet/sweetness"}, []float64{dial(salted, reckon.Sweetness) * .85}},
+		{"two too little", salted, Tasting{Sweet: -2}, []string{"too-little-sweet/sweetness"}, []float64{dial(salted, reckon.Sweetness) / .85 / .85}},
+		{"flat", plain, Tasting{Sweet: -1}, []string{"flat/salt", "too-little-sweet/sweetness"}, []float64{.37 * litres(plain), dial(plain, reckon.Sweetness) / .85}},
+		{"nothing to sweeten, nor to salt", locked, Tasting{Salt: 1}, nil, nil},
+		{"too salty", salted, Tasting{Salt: 2}, []string{"too-salty/salt"}, []float64{-.4375}},
+		{"too little salt", plain, Tasting{Salt: -1}, []string{"too-little-salt/salt"}, []float64{.37 * litres(plain)}},
+		{"much too little", salted, Tasting{Salt: -2}, []string{"too-little-salt/salt"}, []float64{1/.75/.75 - 1}},
+		{"too thin, and more so than sweet", salted, Tasting{Body: -2, Sweet: 1}, []string{"too-thin/strength", "too-sweet/sweetness"}, []float64{dial(salted, reckon.Strength) * .85 * .85, dial(salted, reckon.Sweetness) * .85}},
+		{"too thick", salted, Tasting{Body: 1}, []string{"too-thick/strength"}, []float64{dial(salted, reckon.Strength) / .85}},
+		{"too thin where nothing is ground", thin, Tasting{Body: -1}, []string{"too-thin/fat"}, []float64{dial(thin, reckon.Fat) / .85}},
+		{"too much spice", salted, Tasting{Spice: 1}, []string{"too-much-spice/spice"}, []float64{dial(salted, reckon.SpiceDial) * .8}},
+	} {
+		var codes []string
+		var to []float64
+		for _, f := range findings(&c.d, c.t) {
+			codes, to = append(codes, f.code), append(to, f.change.To)
+		}
+		assert.Equal(t, c.codes, codes, c.what)
+		assert.InDeltaSlice(t, c.to, to, 1e-6, c.what)
+	}
+}
