@@ -1,6 +1,7 @@
 package core_test
 
 import (
+	"encoding/json"
 	"fmt"
 	"os"
 	"strings"
@@ -349,6 +350,19 @@ func TestListingOfReadings(t *testing.T) {
 			l.put(line, err.Error())
 		} else {
 			l.put(line, r)
+		}
+	}
+	text, err = os.ReadFile("reading/testdata/reference.json")
+	require.NoError(t, err)
+	var reference []struct{ Line string }
+	require.NoError(t, json.Unmarshal(text, &reference))
+	l.head("lines of the reference")
+	for _, one := range reference {
+		if r, err := reader.Read(one.Line); err != nil {
+			l.put(one.Line, err.Error())
+		} else {
+			l.put(one.Line, r.Lines)
+			l.put("asked "+string(r.Doubt)+r.About, r.Choices)
 		}
 	}
 	text, err = os.ReadFile("reading/testdata/recipes.txt")
