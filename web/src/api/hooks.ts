@@ -7,36 +7,18 @@ import {
   useQuery,
   useQueryClient,
 } from '@tanstack/react-query'
-import { useEffect, useRef } from 'react'
+import { useRef } from 'react'
+import { withChanged } from './changed'
 import { answer, api, query } from './client'
 import { keyOf, refresh, shelfPaths } from './keys'
-import { withBottle, withChanged, withWeighed } from './patches'
-import type {
-  Bottle,
-  Drink,
-  Moved,
-  NewBatch,
-  Pantry,
-  Plan,
-  Poured,
-  Recipe,
-  Reckoning,
-  ScaleNow,
-  Settings,
-  SettingsNow,
-  Shelf,
-  Timers,
-  WeighedChange,
-  Why,
-} from './schema'
+import type { Drink, NewBatch, Pantry, Plan, Recipe, Reckoning, Settings, SettingsNow } from './schema'
 
 export const useKitchen = () => query.useQuery('get', '/api/kitchen')
 
 export const useDrinks = () => query.useQuery('get', '/api/drinks')
 
-const everyMinute = 60_000
-
-export const useShelf = () => query.useQuery('get', '/api/shelf', undefined, { refetchInterval: everyMinute })
+/** How often what changes by itself is read anew. */
+export const everyMinute = 60_000
 
 /** A change of the kitchen's settings: some of them, or what they become of what they are. */
 type KitchenChange = Partial<Settings> | ((now: Settings) => Partial<Settings>)
@@ -145,56 +127,6 @@ export function useMakeBatch(id: number) {
   })
 }
 
-/** useBottle are the things done with a bottle. A pour answers with all that it changed of the shelf; after anything else the shelf is read anew. */
-export function useBottle(id: number) {
-  const client = useQueryClient()
-  const path = { params: { path: { id } } }
-  const onSettled = () => refresh(client, ...shelfPaths)
-  const onSuccess = (bottle: Bottle) => {
-    client.setQueryData<Shelf>(keyOf('/api/shelf'), (shelf) => shelf && withBottle(shelf, bottle))
-    // what else hangs on it is read when it is looked at next
-    const others: unknown[] = shelfPaths.filter((path) => path !== '/api/shelf')
-    client.invalidateQueries({ predicate: (q) => others.includes(q.queryKey[1]), refetchType: 'none' })
-  }
-  return {
-    pour: useMutation({
-      mutationFn: (body: Poured) => answer(api.POST('/api/bottles/{id}/pours', { ...path, body })),
-      onSuccess,
-      onError: onSettled,
-    }),
-    merge: useMutation({
-      mutationFn: (other: number) => answer(api.POST('/api/bottles/{id}/merge', { ...path, body: { other } })),
-      onSettled,
-    }),
-    undo: useMutation({
-      mutationFn: () => answer(api.POST('/api/bottles/{id}/undo-pour', path)),
-      onSuccess,
-      onError: onSettled,
-    }),
-    move: useMutation({
-      mutationFn: (place: Moved['place']) => answer(api.POST('/api/bottles/{id}/move', { ...path, body: { place } })),
-      onSettled,
-    }),
-    finish: useMutation({ mutationFn: () => answer(api.POST('/api/bottles/{id}/finish', path)), onSettled }),
-    throwOut: useMutation({
-      mutationFn: (body: Why) => answer(api.POST('/api/bottles/{id}/throw-out', { ...path, body })),
-      onSettled,
-    }),
-  }
-}
-
-/** useMoveBottle puts any bottle elsewhere. */
-export function useMoveBottle() {
-  const client = useQueryClient()
-  return useMutation({
-    mutationFn: ({ id, place }: { id: number; place: Moved['place'] }) =>
-      answer(api.POST('/api/bottles/{id}/move', { params: { path: { id } }, body: { place } })),
-    onSettled: () => refresh(client, ...shelfPaths),
-  })
-}
-
-export const useRhythm = () => query.useQuery('get', '/api/rhythm', undefined, { refetchInterval: everyMinute })
-
 export const usePantry = () => query.useQuery('get', '/api/pantry')
 
 /** usePantryChange makes one change to the pantry; all figures are reckoned anew after it. */
@@ -217,93 +149,6 @@ export const usePlan = () =>
     retry: false,
     refetchInterval: (q) => (q.state.status === 'error' || q.state.fetchFailureCount > 0 ? 2_000 : everyMinute),
   })
-
-/** How long after the stream was given up it is opened anew. */
-const openAgainMS = 1_000
-
-/** useFollow shows at once what another device changes: a step done, a timer held. A stream that ends is opened again, also where the browser gave it up; what was missed meanwhile is told at its start. */
-export function useFollow() {
-  const client = useQueryClient()
-  useEffect(() => {
-    let changes: EventSource
-    let again: ReturnType<typeof setTimeout>
-    const open = () => {
-      changes = new EventSource('/api/changes')
-      changes.onopen = () => {
-        refresh(client, '/api/scale')
-      }
-      changes.onmessage = () => {
-        refresh(client, '/api/plan', '/api/timers')
-      }
-      changes.onerror = () => {
-        if (changes.readyState === EventSource.CLOSED) again = setTimeout(open, openAgainMS)
-      }
-      changes.addEventListener('weighed', (e) => putWeighed(client, JSON.parse(e.data) as WeighedChange))
-      changes.addEventListener('scale', (e) => client.setQueryData(keyOf('/api/scale'), JSON.parse(e.data) as ScaleNow))
-    }
-    open()
-    return () => {
-      clearTimeout(again)
-      changes.close()
-    }
-  }, [client])
-}
-
-const everyFewSeconds = 4_000
-
-/** useScale is what the scale shows; while it is connected useFollow tells of it. Until then it is asked for, so that a scale that begins to send is seen. */
-export const useScale = () =>
-  query.useQuery('get', '/api/scale', undefined, {
-    refetchInterval: (q) => (q.state.data?.connected ? false : everyFewSeconds),
-  })
-
-/** useScaleChange does something to the scale. */
-export function useScaleChange<In>(change: (input: In) => Promise<ScaleNow>) {
-  const client = useQueryClient()
-  return useMutation({
-    mutationFn: change,
-    onSuccess: (scale) => client.setQueryData(keyOf('/api/scale'), scale),
-  })
-}
-
-export const useStory = (id: number) => query.useQuery('get', '/api/bottles/{id}/story', { params: { path: { id } } })
-
-export const useThermo = () => query.useQuery('get', '/api/thermometer', undefined, { refetchInterval: everyMinute })
-
-/** useShelfChange does something that shows on the Shelf: to the thermometer, whose record dates follow, or to pulp. */
-export function useShelfChange<In, Out>(change: (input: In) => Promise<Out>) {
-  const client = useQueryClient()
-  return useMutation({
-    mutationFn: change,
-    onSuccess: () => refresh(client, '/api/thermometer', ...shelfPaths),
-  })
-}
-
-/** useTimers asks for the timers again and again: soon where one is about to ring. */
-export const useTimers = () =>
-  query.useQuery('get', '/api/timers', undefined, {
-    refetchInterval: (q) => (q.state.data?.timers.some((t) => t.state !== 'held' && t.leftS <= 10) ? 1_000 : 5_000),
-  })
-
-/** useTimerChange makes one change to the timers. */
-export function useTimerChange<In>(change: (input: In) => Promise<Timers>) {
-  const client = useQueryClient()
-  return useMutation({
-    mutationFn: change,
-    onSuccess: (timers) => client.setQueryData(keyOf('/api/timers'), timers),
-  })
-}
-
-/** putWeighed puts what one weighing changed into the plan that is there. */
-function putWeighed(client: QueryClient, change: WeighedChange) {
-  client.setQueryData<Plan>(keyOf('/api/plan'), (plan) => plan && withWeighed(plan, change))
-}
-
-/** useWeighing takes down, or forgets, what really went in. Only what changed is sent and put into the plan. */
-export function useWeighing<In>(change: (input: In) => Promise<WeighedChange>) {
-  const client = useQueryClient()
-  return useMutation({ mutationFn: change, onSuccess: (weighed) => putWeighed(client, weighed) })
-}
 
 /** usePlanChange makes one change to the plan. */
 export function usePlanChange<In>(change: (input: In) => Promise<Plan>) {

@@ -1,7 +1,7 @@
 import { BellRing } from 'lucide-react'
 import { useEffect, useState } from 'react'
 import { answer, api } from '../api/client'
-import { useTimerChange, useTimers } from '../api/hooks'
+import { useTimerChange, useTimers } from '../api/cooking'
 import { copy } from '../copy'
 import { Button } from '../ui/Button'
 import { useNotified } from './notify'

@@ -1,7 +1,7 @@
 import { Check, Undo2 } from 'lucide-react'
 import { useState } from 'react'
 import { answer, api } from '../../api/client'
-import { useScale, useScaleChange, useWeighing } from '../../api/hooks'
+import { useScale, useScaleChange, useWeighing } from '../../api/cooking'
 import type { Front, ItemAmount, ItemStep, PlanItem } from '../../api/schema'
 import { copy } from '../../copy/more'
 import { IconButton } from '../../ui/Button'

@@ -1,5 +1,6 @@
 import { answer, api } from '../../api/client'
-import { usePlanChange, useWeighing } from '../../api/hooks'
+import { useWeighing } from '../../api/cooking'
+import { usePlanChange } from '../../api/hooks'
 import type { Overshoot, WeighedNow } from '../../api/schema'
 import { copy } from '../../copy/more'
 import { Button } from '../../ui/Button'

@@ -1,5 +1,5 @@
 import { answer, api, Refused } from '../../api/client'
-import { useScale, useScaleChange, useWeighing } from '../../api/hooks'
+import { useScale, useScaleChange, useWeighing } from '../../api/cooking'
 import type { ScaleNow } from '../../api/schema'
 import { unlessTyping, useKeys } from '../../app/keys'
 import { copy } from '../../copy/more'

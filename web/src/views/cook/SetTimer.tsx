@@ -1,6 +1,6 @@
 import { Timer } from 'lucide-react'
 import { answer, api } from '../../api/client'
-import { useTimerChange } from '../../api/hooks'
+import { useTimerChange } from '../../api/cooking'
 import { NewTimer as limits } from '../../api/limits'
 import { copy } from '../../copy/more'
 import { Button } from '../../ui/Button'

@@ -1,7 +1,7 @@
 import { Pause, Play, X } from 'lucide-react'
 import { useEffect, useState } from 'react'
 import { answer, api } from '../../api/client'
-import { useTimerChange, useTimers } from '../../api/hooks'
+import { useTimerChange, useTimers } from '../../api/cooking'
 import type { Timer } from '../../api/schema'
 import { unlessTyping, useKeys } from '../../app/keys'
 import { useAsking } from '../../app/notify'

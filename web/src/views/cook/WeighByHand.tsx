@@ -1,5 +1,5 @@
 import { answer, api } from '../../api/client'
-import { useWeighing } from '../../api/hooks'
+import { useWeighing } from '../../api/cooking'
 import { WeighedNow as limits } from '../../api/limits'
 import type { ItemAmount, PlanItem, WeighedNow } from '../../api/schema'
 import { copy } from '../../copy/more'

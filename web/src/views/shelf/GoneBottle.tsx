@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { Refused } from '../../api/client'
-import { useStory } from '../../api/hooks'
+import { useStory } from '../../api/shelf'
 import { copy } from '../../copy/more'
 import { Button } from '../../ui/Button'
 import { toDayAndMonth } from '../../ui/format'

@@ -1,7 +1,7 @@
 import { answer, api } from '../../api/client'
-import { useShelfChange } from '../../api/hooks'
 import { OpenedPack as limits } from '../../api/limits'
 import type { OpenedPack } from '../../api/schema'
+import { useShelfChange } from '../../api/shelf'
 import { copy } from '../../copy/more'
 import { Button } from '../../ui/Button'
 import { ErrorText, Field } from '../../ui/Field'

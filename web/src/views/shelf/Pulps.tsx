@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { answer, api, Refused } from '../../api/client'
-import { useShelfChange } from '../../api/hooks'
 import type { PulpEnd, PulpFigure } from '../../api/schema'
+import { useShelfChange } from '../../api/shelf'
 import { copy } from '../../copy/more'
 import { Button } from '../../ui/Button'
 import { classes } from '../../ui/classes'

@@ -1,4 +1,4 @@
-import { useStory } from '../../api/hooks'
+import { useStory } from '../../api/shelf'
 import { copy } from '../../copy/more'
 import { Dialog } from '../../ui/Dialog'
 import { toDayAndClock, toDayAndMonth } from '../../ui/format'

@@ -1,6 +1,6 @@
-import { useBottle } from '../../api/hooks'
 import { Why as limits } from '../../api/limits'
 import type { Bottle } from '../../api/schema'
+import { useBottle } from '../../api/shelf'
 import { copy } from '../../copy/more'
 import { Button } from '../../ui/Button'
 import { Dialog } from '../../ui/Dialog'

@@ -1,6 +1,6 @@
 import { answer, api } from '../../../api/client'
-import { useShelfChange } from '../../../api/hooks'
 import type { Import } from '../../../api/schema'
+import { useShelfChange } from '../../../api/shelf'
 import { copy } from '../../../copy/more'
 import { Button } from '../../../ui/Button'
 
