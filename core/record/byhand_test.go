@@ -53,6 +53,11 @@ func TestAYieldBelowByHand(t *testing.T) {
 	got = Insights(of, now)
 	require.Len(t, got, 1)
 	assert.Equal(t, "insight-yield-above", got[0].Text.Code)
+	assert.InDelta(t, 4.1, got[0].Text.Args[1].(float64), 1e-9)
+	for n := range of {
+		of[n].YieldML = 520 // four hundredths to the millilitre, each time
+	}
+	assert.Len(t, Insights(of, now), 1)
 	for n := range of {
 		of[n].YieldML = 515 // three hundredths nobody notices
 	}
@@ -481,4 +486,43 @@ func TestWhatTheSlidersAskFor(t *testing.T) {
 		assert.Equal(t, c.codes, codes, c.what)
 		assert.InDeltaSlice(t, c.to, to, 1e-6, c.what)
 	}
+}
+
+// What is not known, and what nothing is usual of, is neither too short nor too long.
+func TestWhatNobodyKnowsIsNeitherShortNorLong(t *testing.T) {
+	t.Parallel()
+	for _, f := range []Facts{{SoakH: Unknown, SoakIdealH: 8, UsualS: 90, Seconds: 90}, {SoakH: 5, Seconds: 60}, {}} {
+		assert.Zero(t, f.shortSoak().Score, f)
+		assert.Zero(t, f.longSoak().Score, f)
+		assert.Zero(t, f.shortBlend().Score, f)
+		assert.Zero(t, f.longBlend().Score, f)
+	}
+	odd := Facts{SoakH: 0, SoakIdealH: .5, Seconds: 1, UsualS: .5}
+	assert.Positive(t, odd.shortSoak().Score, "not soaked at all, where half an hour is usual")
+	assert.Positive(t, odd.longBlend().Score)
+	d := reckontest.Drink(t, "1 cup almonds", "4 cups water")
+	assert.InDelta(t, Unknown, FactsOf(&d, reckontest.Reckoned(t, d)).SoakH, 0, "as long as was never said")
+	d.Method.SoakHours = .5
+	assert.InDelta(t, .5, FactsOf(&d, reckontest.Reckoned(t, d)).SoakH, 1e-12)
+}
+
+// Salt goes onto the salt there is, where that is free, and else onto a line of its own.
+func TestWhereSaltGoes(t *testing.T) {
+	t.Parallel()
+	salted := func(lines ...string) (names []string, grams []float64) {
+		d := reckontest.Drink(t, lines...)
+		d.Lines[0].Locked = true
+		addSalt(&d, -.4)
+		for _, l := range d.Lines {
+			g, _, err := l.Grams(d.System)
+			require.NoError(t, err)
+			names, grams = append(names, l.Ingredient.ID), append(grams, g)
+		}
+		return names, grams
+	}
+	names, grams := salted("1 g salt", "2 g salt", "3 g salt")
+	assert.Equal(t, []string{"salt", "salt", "salt"}, names)
+	assert.InDeltaSlice(t, []float64{1, 1.6, 3}, grams, 1e-9, "the first that is free")
+	_, grams = salted("1 g salt", "0.3 g salt", "3 g salt")
+	assert.InDeltaSlice(t, []float64{1, .3, 2.6}, grams, 1e-9, "which has as much to give")
 }
