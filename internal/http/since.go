@@ -90,7 +90,10 @@ func changed(was, is reflect.Value) (any, bool) {
 		}
 		return changed(was.Elem(), is.Elem())
 	}
-	return is.Interface(), !was.Equal(is)
+	if was.Equal(is) {
+		return nil, false
+	}
+	return is.Interface(), true
 }
 
 func changedFields(was, is reflect.Value) (any, bool) {
