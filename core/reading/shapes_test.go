@@ -1,0 +1,116 @@
+package reading_test
+
+import (
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+
+	"plushladle/core/reading"
+)
+
+// told is a reading in short: each amount with its ingredient and what stands beside it, then what is asked (?),
+// what it may be (~), which slip was forgiven, and what may be taken instead.
+func told(r reading.Reading) string {
+	var lines []string
+	for _, l := range r.Lines {
+		name := "-"
+		if l.Ingredient != nil {
+			name = l.Ingredient.ID
+		}
+		line := strings.TrimSpace(l.Amount.String() + " " + name)
+		if l.Note != "" {
+			line += " (" + l.Note + ")"
+		}
+		lines = append(lines, line)
+	}
+	out := strings.Join(lines, " + ")
+	if r.Doubt != reading.Sure {
+		out += strings.TrimRight(" ? "+string(r.Doubt)+" "+r.About, " ")
+	}
+	for _, c := range r.Choices {
+		out += " ~" + c.ID
+	}
+	for _, s := range r.Slips {
+		out += " slip " + s.Written + ">" + s.Read
+	}
+	if r.Instead != "" {
+		out += " or " + r.Instead
+	}
+	return out
+}
+
+// Lines of every shape: sums and differences, ranges, the same amount twice, brackets, labels, shares, and what
+// is asked for where it is not plain.
+func TestLinesOfEveryShape(t *testing.T) {
+	t.Parallel()
+	for line, want := range map[string]string{
+		"-2 cups almonds":                   "! amount \"-2\": below-zero []",
+		"2 tbsp to 3 cups honey":            "2 tbsp - ? unread",
+		"1 cup to 2 tbsp honey":             "1 cup - ? unread",
+		"about 2 cups water or so":          "about 2 cups water (or so)",
+		"up to 4 cups water":                "about 4 cups water",
+		"at least 3 cups water":             "about 3 cups water",
+		"at most 3 cups water":              "about 3 cups water",
+		"~3 cups water":                     "about 3 cups water",
+		"2 thumb-sized pieces ginger":       "2 thumbs ginger-fresh",
+		"1 (2 in) cinnamon stick":           "1 stick cinnamon-stick",
+		"2 in piece cinnamon":               "2 inches cinnamon-stick",
+		"1 cup + 2 tbsp water":              "1 cup + 2 tbsp water",
+		"1 cup plus 2 tbsp water":           "1 cup + 2 tbsp water",
+		"1 cup minus 2 tbsp water":          "⅞ cup water",
+		"1 cup less 1 tbsp water":           "0.9375 cup water",
+		"1 cup and 2 tbsp water":            "1 cup + 2 tbsp water",
+		"1 cup & 2 tbsp water":              "1 cup + 2 tbsp water",
+		"1 cup = 240 ml water":              "1 cup water",
+		"1 cup or 240 ml water":             "1 cup water",
+		"1 cup or 2 cups water":             "1–2 cups water",
+		"1 cup / 140 g almonds":             "140 g almond",
+		"1 cup almonds (130 g)":             "130 g almond",
+		"1 cup almonds (300 g)":             "300 g almond ? amounts-differ 1 cup",
+		"1 cup almonds (100–300 g)":         "100–300 g almond",
+		"2 (1-inch) pieces ginger":          "2 inches ginger-fresh (pieces)",
+		"kaju (cashews), 1 cup":             "1 cup cashew (cashews)",
+		"coconut cream (gata), 1 cup":       "1 cup - ? unread ~coconut-fresh ~coconut-desiccated ~coconut-water",
+		"1 cup cashew and almond milk":      "1 cup carton-cashew + 1 cup carton-almond ? each-or-together",
+		"2 tbsp maple syrup/honey":          "2 tbsp maple-syrup (or /honey) or /honey",
+		"1/4 tsp cinnamon/nutmeg":           "¼ tsp cinnamon + ¼ tsp nutmeg",
+		"1 tsp cinnamon and nutmeg":         "1 tsp cinnamon + 1 tsp nutmeg",
+		"1 cup cashews and hazelnuts":       "1 cup cashew + 1 cup hazelnut ? each-or-together",
+		"2% milk, 1 cup":                    "1 cup dairy-milk-semi",
+		"1 cup 2% milk":                     "1 cup dairy-milk-semi",
+		"1 cup 10-12 % fat cream":           "1 cup - ? unread",
+		"1 cup almonds plus extra to dust":  "1 cup almond (plus extra to dust)",
+		"1 tsp salt, or to taste":           "1 tsp salt (or to taste)",
+		"1 cup almonds in their skins":      "1 cup almond (in their skins)",
+		"1 cup almonds with a cup of water": "1 cup almond (with a cup of water)",
+		"2 tbsp maple syrup (optional)":     "2 tbsp maple-syrup (optional)",
+		"12. 1 cup almonds":                 "1 cup almond",
+		"123. almonds":                      "123 pieces almond",
+		"1.cup almonds":                     "1 cup almond",
+		"2 tbps honey":                      "2 pieces - ? unknown-unit tbps ~honey",
+		"1 cp almonds":                      "1 piece - ? unknown-unit cp ~almond",
+		"2 teh almonds":                     "2 pieces - ? unknown-unit teh ~tea ~almond",
+		"1 tsp vanilla “pure”":              "1 tsp vanilla",
+		"3\" cinnamon stick":                "3 inches cinnamon-stick",
+		"3 ” cinnamon":                      "3 pieces cinnamon-stick",
+		"1 oz milk":                         "1 oz dairy-milk",
+		"8 oz almond milk":                  "8 oz carton-almond",
+		"8 oz almonds":                      "8 oz almond",
+		"1 ounce rum extract":               "1 oz - ? unread",
+		"2 x 400 ml cans coconut milk":      "2 (400 mL) cans coconut-milk-can",
+		"2 cans (400 ml each) coconut milk": "2 (400 mL) cans coconut-milk-can",
+		"1 bag (500 g) almonds":             "1 (500 g) sachet almond",
+		"For the milk: 1 cup almonds":       "1 cup almond",
+		"Optional: 1 tsp vanilla":           "1 tsp vanilla",
+		"Almonds: 1 cup":                    "1 cup almond",
+		"Note: buy early":                   "- ? unread ~barley ~peanut ~tiger-nut",
+	} {
+		r, err := reading.Standard().Read(line)
+		if err != nil {
+			assert.Equal(t, want, "! "+err.Error(), line)
+			continue
+		}
+		assert.Equal(t, want, told(r), line)
+	}
+}
