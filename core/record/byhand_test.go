@@ -2,6 +2,7 @@ package record
 
 import (
 	"math"
+	"slices"
 	"testing"
 	"time"
 
@@ -525,4 +526,35 @@ func TestWhereSaltGoes(t *testing.T) {
 	assert.InDeltaSlice(t, []float64{1, 1.6, 3}, grams, 1e-9, "the first that is free")
 	_, grams = salted("1 g salt", "0.3 g salt", "3 g salt")
 	assert.InDeltaSlice(t, []float64{1, .3, 2.6}, grams, 1e-9, "which has as much to give")
+}
+
+// Of two sweeteners the one is turned that sweetens more, whichever weighs more; only what a change
+// set before is set anew.
+func TestWhatGivesMostIsTurned(t *testing.T) {
+	t.Parallel()
+	for _, lines := range [][]string{{"30 g white sugar", "40 g agave syrup"}, {"30 g white sugar", "32 g barley malt syrup"}, {"35 g maple syrup", "30 g white sugar"}} {
+		d := reckontest.Drink(t, append(lines, "600 g water")...)
+		place, ok := strongest(&d, reckon.Sweetness)
+		require.True(t, ok)
+		most := d.Lines[place].Ingredient.PerGram.SucroseEquivalentG() * reckontest.Reckoned(t, d).Lines[place].MassG
+		other := d.Lines[1-place].Ingredient.PerGram.SucroseEquivalentG() * reckontest.Reckoned(t, d).Lines[1-place].MassG
+		assert.Greater(t, most, other, lines)
+	}
+	set := func(do, kind, param string) process.Change {
+		return process.Change{At: process.At{Kind: kind, N: 1}, Do: do, Params: map[string]float64{param: 1}}
+	}
+	others := []process.Change{set(process.Set, "grind", "minutes"), set(process.Set, "soak", "seconds"), set("add-after", "grind", "seconds")}
+	assert.Equal(t, others, without(append(slices.Clone(others), set(process.Set, "grind", "seconds")), "grind", "seconds"))
+}
+
+// A share is said as people say it within three hundredths, and in per cent beside that.
+func TestSharesInWords(t *testing.T) {
+	t.Parallel()
+	for share, want := range map[float64]say.Text{.2: say.Of("share-fifth"), .171: say.Of("share-fifth"), .169: say.Of("share-pct", 16.9), .24: say.Of("share-quarter"), .279: say.Of("share-quarter"), .281: say.Of("share-pct", 28.1), .35: say.Of("share-third"), .365: say.Of("share-pct", 36.5), .471: say.Of("share-half"), .529: say.Of("share-half"), .531: say.Of("share-pct", 53.1)} {
+		got := portion(share)
+		assert.Equal(t, want.Code, got.Code, share)
+		for n := range want.Args {
+			assert.InDelta(t, want.Args[n], got.Args[n], 1e-9)
+		}
+	}
 }
