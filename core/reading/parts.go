@@ -1,6 +1,7 @@
 package reading
 
 import (
+	"slices"
 	"strings"
 
 	"plushladle/core/ingredient"
@@ -334,8 +335,52 @@ func (l *line) readEither(out *Reading, pieces []piece) (bool, error) {
 	if m.of == nil {
 		return false, nil
 	}
+	if other, ok := l.halfOf(m, first, pieces[1]); ok {
+		return true, l.readOther(out, first, pieces[1], other)
+	}
 	l.instead(out, first.to)
 	return true, l.readOne(out, s, m, near)
+}
+
+// halfOf tells a base that shares its noun with the next, though nothing has that name: "hazelnut or
+// almond milk" is no cup of hazelnuts. It gives what the other is.
+func (l *line) halfOf(m match, first, second piece) (match, bool) {
+	last := m.last()
+	isOne := strings.EqualFold(l.raw(last), l.tokens[last].word) // hazelnuts are nuts
+	if m.of.Role != ingredient.Base || !isOne {
+		return match{}, false
+	}
+	other, _ := l.segmentOf(second.from, second.to).findMatch()
+	if other.of == nil || !l.isWord(other.last(), "milk", "butter", "cream") {
+		return match{}, false
+	}
+	return other, true
+}
+
+// last is the place of the last word of a name.
+func (m match) last() int { return slices.Max(m.words[:len(m.name.Words)]) }
+
+// readOther reads the second of two that are as good, and notes the first.
+func (l *line) readOther(out *Reading, first, second piece, m match) error {
+	amount, err := l.firstAmount()
+	if err != nil {
+		return err
+	}
+	line := l.segmentOf(second.from, second.to).write(m)
+	line.Name, line.Amount = m.of.Name, amount
+	var words []string
+	for n := first.from; n < first.to; n++ {
+		if l.tokens[n].kind == word && !l.inMeasure(n) {
+			l.tokens[n].as = AsInstead
+			words = append(words, l.raw(n))
+		}
+	}
+	out.Instead = strings.Join(words, " ")
+	line.Note = "or " + out.Instead
+	out.Amounts = append(out.Amounts, amount)
+	out.add(line, nil)
+	l.explain(out)
+	return nil
 }
 
 // instead notes what the cook wrote for another choice.

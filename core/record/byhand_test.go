@@ -63,6 +63,10 @@ func TestAYieldBelowByHand(t *testing.T) {
 		of[n].YieldML = 515 // three hundredths nobody notices
 	}
 	assert.Empty(t, Insights(of, now))
+	for n, ml := range []float64{440, 480, 440, 480} { // -.08 on average, with a standard error of .023
+		of[n].YieldML = ml
+	}
+	assert.Len(t, Insights(of, now), 1, "it scatters, and lies off all the same")
 	for n, ml := range []float64{460, 540, 460, 448} { // -.046 on average, with a standard error of .042
 		of[n].YieldML = ml
 	}
@@ -557,4 +561,36 @@ func TestSharesInWords(t *testing.T) {
 			assert.InDelta(t, want.Args[n], got.Args[n], 1e-9)
 		}
 	}
+}
+
+// How likely guessing finds the odd one of three so often (the binomial distribution, by hand), and
+// that of two jars one holds the change.
+func TestChanceByHand(t *testing.T) {
+	t.Parallel()
+	for _, c := range []struct {
+		right, of int
+		want      float64
+	}{{0, 3, 1}, {1, 1, 1. / 3}, {3, 3, 1. / 27}, {1, 2, 5. / 9}, {4, 5, 11. / 243}, {5, 5, 1. / 243}, {2, 3, 7. / 27}} {
+		assert.InDelta(t, c.want, atLeast(c.right, c.of, 1./3), 1e-12, c)
+	}
+	for first := range 2 {
+		jars := Jars(2, func(int) int { return first })
+		assert.Equal(t, []bool{first == 0, first == 1}, []bool{jars[0].Changed, jars[1].Changed})
+		assert.Equal(t, []string{"A", "B"}, []string{jars[0].Letter, jars[1].Letter})
+	}
+	nobody := Open([]Jar{{Letter: "A"}, {Letter: "B", Changed: true}, {Letter: "C"}}, nil)
+	assert.Equal(t, Answer{}, nobody)
+	one := Open([]Jar{{Letter: "A"}, {Letter: "B", Changed: true}, {Letter: "C"}}, []Verdict{{Odd: "B"}})
+	assert.InDelta(t, 1./3, one.ByChance, 1e-12)
+}
+
+// A bottle of a day that soured after half of it tells as much as any.
+func TestAShortLifeTeachesToo(t *testing.T) {
+	t.Parallel()
+	l, ok := LifeLesson(.25, .5, 0)
+	require.True(t, ok)
+	assert.InDelta(t, .5, l.Share, 1e-12)
+	l, ok = LifeLesson(.25, .5, .5)
+	require.True(t, ok)
+	assert.InDelta(t, .25, l.Share, 1e-12)
 }
