@@ -166,7 +166,7 @@ func TestTemperaturesInWords(t *testing.T) {
 	t.Parallel()
 	for words, c := range map[string]float64{
 		"ice-cold water": 2, "ice cold": 2, "iced": 2, "boiling water": 98, "boiled": 98, "just off the boil": 95, "very hot": 80, "hot": 60, "lukewarm": 35, "tepid": 35,
-		"warm": 45, "room temperature": 20, "room-temperature": 20, "chilled": 4, "cold": 4, "from the tap": TapC, "shot of espresso": 0, "water": 0, "": 0,
+		"warm": 45, "room temperature": 20, "room-temperature": 20, "chilled": 4, "cold": 4, "from the tap": TapC, "hot water not boiling": 60, "not hot": 0, "shot of espresso": 0, "water": 0, "": 0,
 	} {
 		assert.InDelta(t, c, WordsC(words), 1e-12, words)
 	}

@@ -94,7 +94,7 @@ func ParseHeat(name string) (Heat, error) {
 	return ByBase, fault.New("heat", name, "unknown-heat")
 }
 
-// hasWord tells whether words hold a word whole.
+// hasWord tells whether words hold a word whole, and do not say that it is not so: "hot (not boiling)".
 func hasWord(words, word string) bool {
 	for at := 0; ; {
 		found := strings.Index(words[at:], word)
@@ -102,7 +102,8 @@ func hasWord(words, word string) bool {
 			return false
 		}
 		begin, end := at+found, at+found+len(word)
-		if (begin == 0 || !isLetter(words[begin-1])) && (end == len(words) || !isLetter(words[end])) {
+		isWhole := (begin == 0 || !isLetter(words[begin-1])) && (end == len(words) || !isLetter(words[end]))
+		if isWhole && !strings.HasSuffix(words[:begin], "not ") {
 			return true
 		}
 		at = end
