@@ -99,6 +99,9 @@ func (l *line) readParts(out *Reading) error {
 			}
 		}
 	}
+	if done, err := l.readList(out, pieces); done || err != nil {
+		return err
+	}
 	whole := l.segmentOf(0, len(l.tokens))
 	m, near := whole.findMatch()
 	if m.of == nil && len(pieces) > 1 {
@@ -246,6 +249,70 @@ func (l *line) readJoined(out *Reading, pieces []piece) (bool, error) {
 	return true, l.readShared(out, names, doubtful && len(l.measures) > 0)
 }
 
+// readList reads three or more with one amount: "almond, oat or soy milk" as the first of them,
+// "cinnamon, nutmeg and cloves" as each.
+func (l *line) readList(out *Reading, pieces []piece) (bool, error) {
+	list, ok := l.listed(pieces)
+	if !ok {
+		return false, nil
+	}
+	last := list[len(list)-1]
+	switch m, _ := l.segmentOf(list[0].from, list[0].to).findMatch(); {
+	case m.of.Has(ingredient.TagDairy): // "milk, oat or soy": which kind of it
+		return true, l.ask(out, nil)
+	case last.by == "or":
+		return l.readEither(out, []piece{list[0], last})
+	}
+	if _, shares := l.withNounOf(list[0], last); shares { // which of them, and how much of each
+		return true, l.ask(out, list)
+	}
+	doubtful := false
+	for _, p := range list {
+		m, _ := l.segmentOf(p.from, p.to).findMatch()
+		doubtful = doubtful || m.of.Role == ingredient.Base || m.of.Role == ingredient.Sweetener || m.of.Role == ingredient.Liquid
+	}
+	return true, l.readShared(out, list, doubtful && len(l.measures) > 0)
+}
+
+// listed are the parts of a line up to its first "and" or "or", where commas part all before it and
+// each names an ingredient by itself: what is done to one names none.
+func (l *line) listed(pieces []piece) ([]piece, bool) {
+	for n, p := range pieces {
+		if n > 0 && l.hasAmount(p.from, p.to) || !l.namesOne(p) {
+			return nil, false
+		}
+		if n > 0 && (p.by == "and" || p.by == "or") {
+			return pieces[:n+1], n > 1
+		}
+		if n > 0 && p.by != "," {
+			return nil, false
+		}
+	}
+	return nil, false
+}
+
+// ask leaves a line unread whose parts are known, with them to choose from.
+func (l *line) ask(out *Reading, pieces []piece) error {
+	amount, err := l.firstAmount()
+	if err != nil {
+		return err
+	}
+	out.Amounts = append(out.Amounts, amount)
+	var near []match
+	for n, p := range pieces {
+		m, ok := l.withNounOf(p, pieces[len(pieces)-1])
+		if n == len(pieces)-1 {
+			m, _ = l.segmentOf(p.from, p.to).findMatch()
+		}
+		if ok || m.of != nil {
+			near = append(near, m)
+		}
+	}
+	out.add(recipe.Line{Name: l.text, Amount: amount}, near)
+	l.explain(out)
+	return nil
+}
+
 // readSharedNoun reads "cashew and almond milk" as cashew milk and almond milk: the
 // last word belongs to both.
 func (l *line) readSharedNoun(out *Reading, pieces []piece) (bool, error) {
@@ -391,7 +458,7 @@ func (l *line) instead(out *Reading, from int) {
 	if from >= len(l.tokens) {
 		return
 	}
-	text := strings.TrimSpace(l.text[l.tokens[from].from:])
+	text := strings.TrimLeft(l.text[l.tokens[from].from:], " ,/")
 	out.Instead = strings.TrimPrefix(text, "or ")
 	if n := len(out.Lines) - 1; n >= 0 {
 		out.Lines[n].Note = strings.TrimPrefix(out.Lines[n].Note+", or "+out.Instead, ", ")
