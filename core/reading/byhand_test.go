@@ -91,6 +91,7 @@ func TestWhatALineOfAPageIs(t *testing.T) {
 	for text, want := range map[string]string{
 		"For the spice mix:": "heading", "FOR THE SPICES": "heading", "for the milk of all of us": "heading", "Serving size: 250 ml": "yield", "one two three four five six seven:": "heading", "one two three four five six seven eight:": "ingredient",
 		"Blend until smooth.": "step", "Strain well": "step", "Blend the almonds with the water": "step", "it keeps for three days in a cold fridge and no longer": "note", "it keeps for days.": "note",
+		"A creamy, dreamy drink. My family loves it!": "note", "a splash of joy for all!": "note", "a splash of joy!": "ingredient", "2 cups of joy for all of us!": "ingredient",
 		"Prep time: 10 min": "note", "Tip: use cold water": "note", "2 cups water": "ingredient", "2 cups of something else": "ingredient",
 	} {
 		assert.Equal(t, want, of(text), text)

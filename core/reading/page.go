@@ -148,7 +148,7 @@ func (p *page) ingredientOr(text, lower string) {
 		p.stage = stageOfHeading(lower)
 		p.add(Heading, text)
 		return
-	case !hasAmount && !read.IsRead() && (words > 9 || strings.HasSuffix(text, ".")):
+	case !hasAmount && !read.IsRead() && (words > 9 || strings.HasSuffix(text, ".")), !read.IsRead() && isTold(text, words):
 		p.add(Note, text)
 		return
 	}
@@ -223,6 +223,14 @@ func (p *page) readYield(lower string) bool {
 		}
 	}
 	return true
+}
+
+// fewestTold are the words from which on what ends as a sentence does is one, though it begins with
+// "a", which would count something: "A creamy drink. My family loves it!"
+const fewestTold = 6
+
+func isTold(text string, words int) bool {
+	return words >= fewestTold && strings.ContainsAny(text[len(text)-1:], ".!?") && firstNumber(text) == 0
 }
 
 // firstNumber is the number a text begins with; 0 where it begins with none.
