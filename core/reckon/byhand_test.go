@@ -123,6 +123,10 @@ func TestWhatIsSaidIsWhatIsDone(t *testing.T) {
 	assert.Contains(t, said, "taken-as-soaked(Almonds)")
 	said = say.Strings(reckoned(t, drinkOf(t, "1 cup rolled oats", "4 cups water")).Assumptions())
 	assert.NotContains(t, said, "taken-as-")
+	stick := drinkOf(t, "1 cup almonds", "4 cups water", "1 cinnamon stick, while cooking")
+	assert.Contains(t, say.Strings(reckoned(t, stick).Assumptions()), "nothing-to-cook-in(Cinnamon stick)")
+	stick.Method.Heat = process.Warm
+	assert.Contains(t, say.Strings(reckoned(t, stick).Assumptions()), "goes-in-while-cooking(Cinnamon stick)")
 }
 
 // Every default that was taken is listed, and why a line was left out.

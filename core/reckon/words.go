@@ -170,6 +170,8 @@ func (b *Batch) weighedAssumptions(w Weighed, n int) []say.Text {
 	switch {
 	case w.Line.When() == ingredient.Serve:
 		taken = append(taken, say.Of("goes-in-at-serving", i.Name))
+	case w.Line.When() == ingredient.CookIt && b.Made.Layout.Heat == process.Unheated:
+		taken = append(taken, say.Of("nothing-to-cook-in", i.Name))
 	case w.Line.When() == ingredient.CookIt:
 		taken = append(taken, say.Of("goes-in-while-cooking", i.Name))
 	case i.Class == ingredient.Grain:

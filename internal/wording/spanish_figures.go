@@ -46,6 +46,7 @@ var spanishFigures = map[string]string{
 	"taken-as-rinsed":              "%[1]s: se toma como lavado y escurrido",
 	"goes-in-at-serving":           "%[1]s se añade al servir y no cuenta en la botella",
 	"goes-in-while-cooking":        "%[1]s se añade al cocer",
+	"nothing-to-cook-in":           "%[1]s: la bebida no se calienta, así que se añade en frío",
 	"ground-with":                  "%[1]s: batido %[2]s s con agua a %[3]s °C",
 	"soaked-and-kept":              "%[1]s: el agua del remojo se queda, así que sus azúcares cuentan como libres",
 	"boiled-after-straining":       "%[1]s: hervido después de colar; se evaporan %[2]s g y se espuman %[3]s g",
