@@ -149,11 +149,15 @@ func TestSoakRequests(t *testing.T) {
 		Draft json.RawMessage
 	}
 	require.NoError(t, json.Unmarshal([]byte(drink), &begun))
-	reckon, err := json.Marshal(map[string]any{"name": begun.Name, "recipe": begun.Draft, "madeOn": ""})
+	asked := map[string]any{"name": begun.Name, "recipe": begun.Draft, "madeOn": ""}
+	reckon, err := json.Marshal(asked)
+	require.NoError(t, err)
+	asked["since"] = ""
+	since, err := json.Marshal(asked)
 	require.NoError(t, err)
 	requests := [][3]string{
 		{"GET", "/api/shelf", ""}, {"GET", "/api/plan", ""}, {"GET", "/api/kitchen", ""}, {"GET", "/api/drinks", ""}, {"GET", "/api/timers", ""},
-		{"POST", "/api/reckonings", string(reckon)}, {"POST", "/api/lines", `{"text":"1 1/2 cups hazelnuts, soaked overnight"}`},
+		{"POST", "/api/reckonings", string(reckon)}, {"POST", "/api/reckonings/since", string(since)}, {"POST", "/api/lines", `{"text":"1 1/2 cups hazelnuts, soaked overnight"}`},
 		{"GET", "/api/ingredients?typed=alm", ""}, {"GET", bottle + "/story", ""}, {"POST", "/api/lines", `{"text":`}, {"GET", "/api/nothing", ""},
 	}
 	all, done := soaked(soakRequests), atomic.Int64{}

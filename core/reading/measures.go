@@ -362,7 +362,23 @@ func (l *line) behindUnit(m *measure, at int) int {
 		m.each = true
 		return at + 1
 	}
+	if more := l.andAShare(at); more > 0 {
+		m.term.Low, m.term.High = m.term.Low+more, m.term.High+more
+		return at + 3
+	}
 	return at
+}
+
+// andAShare is what "and a half" behind a unit adds to it: "a cup and a half". A half cup more is
+// an amount of its own.
+func (l *line) andAShare(at int) float64 {
+	if !l.isWord(at, "and") || !l.isWord(at+1, "a") {
+		return 0
+	}
+	if _, _, isUnit := l.unit(at + 3); isUnit {
+		return 0
+	}
+	return shares[l.wordAt(at+2)]
 }
 
 // bare reads a unit with no number: "pinch of salt", and at the start of a line "cup of
