@@ -36,7 +36,7 @@ type toReckonSince struct {
 type reckonedSince struct {
 	Answer  string           `json:"answer" doc:"the name of this answer, to ask on from"`
 	Whole   *bench.Reckoning `json:"whole,omitempty" doc:"absent where what changed is told"`
-	Changed any              `json:"changed,omitempty" doc:"the fields that changed, null for one that is gone; of a list as long as it was, the places that did"`
+	Changed any              `json:"changed" doc:"the fields that changed, null for one that is gone; of a list as long as it was, the places that did; {} for nothing, and null where all is told"`
 }
 
 // since answers with what changed since the answer that the page has, and keeps what it answers.
@@ -53,8 +53,8 @@ func (k *reckonings) since(b bench.Service, in toReckonSince) (reckonedSince, er
 		out.Whole = &answer.of
 		return out, nil
 	}
-	out.Changed, _ = changed(reflect.ValueOf(&was.of).Elem(), reflect.ValueOf(&answer.of).Elem())
-	if out.Changed == nil {
+	differs := false
+	if out.Changed, differs = changed(reflect.ValueOf(&was.of).Elem(), reflect.ValueOf(&answer.of).Elem()); !differs {
 		out.Changed = map[string]any{}
 	}
 	return out, nil

@@ -63,6 +63,7 @@ func TestAnAnswerCarriesWhatChanged(t *testing.T) {
 	assert.Zero(t, wholes, "each is told as what changed")
 	told := call[toldSince](c, "POST", "/api/reckonings/since", since(in, name))
 	assert.Empty(t, told.Changed, "nothing, of the same drink")
+	assert.NotNil(t, told.Changed, "which is said, and not left out")
 	assert.NotNil(t, call[toldSince](c, "POST", "/api/reckonings/since", since(in, first.Answer)).Whole, "of an answer long ago all is told")
 }
 

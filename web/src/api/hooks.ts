@@ -60,13 +60,13 @@ const figuresKeptMS = 10_000
 let told: { answer: string; figures?: Reckoning } = { answer: '' }
 
 async function reckon(body: ReturnType<typeof toReckon>, signal: AbortSignal): Promise<Reckoning> {
-  const since = told
+  const { answer: since, figures: was } = told
   const {
     answer: name,
     whole,
     changed,
-  } = await answer(api.POST('/api/reckonings/since', { body: { ...body, since: since.answer }, signal }))
-  const figures = whole ?? (withChanged(since.figures, changed) as Reckoning)
+  } = await answer(api.POST('/api/reckonings/since', { body: { ...body, since: was ? since : '' }, signal }))
+  const figures = whole ?? (withChanged(was, changed ?? {}) as Reckoning)
   told = { answer: name, figures }
   return figures
 }

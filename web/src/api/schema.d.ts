@@ -4709,8 +4709,8 @@ export interface components {
         ReckonedSince: {
             /** @description the name of this answer, to ask on from */
             answer: string;
-            /** @description the fields that changed, null for one that is gone; of a list as long as it was, the places that did */
-            changed?: unknown;
+            /** @description the fields that changed, null for one that is gone; of a list as long as it was, the places that did; {} for nothing, and null where all is told */
+            changed: unknown;
             /** @description absent where what changed is told */
             whole?: components["schemas"]["Reckoning"];
         };

@@ -1,6 +1,6 @@
 // @vitest-environment jsdom
 import { screen } from '@testing-library/react'
-import { expect, test } from 'vitest'
+import { expect, test, vi } from 'vitest'
 import { useReckoning } from '../../api/hooks'
 import type { Drink, Line } from '../../api/schema'
 import { shown } from '../../testing'
@@ -34,8 +34,8 @@ function Small() {
   )
 }
 
-const sinceOf = (body: unknown) => (body as { since: string }).since
-const amountOf = (body: unknown) => (body as { recipe: { lines: Line[] } }).recipe.lines[0]?.amount
+const sinceOf = (body: unknown) => (body as { since?: string }).since
+const amountOf = (body: unknown) => (body as { recipe?: { lines: Line[] } }).recipe?.lines[0]?.amount
 
 test('each change asks for its figures once, and a step back shows those it had', async () => {
   const { hands, asked } = shown(<Small />, {
@@ -64,6 +64,21 @@ test('figures are told whole at first, and then as what changed since', async ()
   await screen.findByText('two: salt, rum')
   const names = asked.filter(([what]) => what === 'POST /api/reckonings/since').map(([, body]) => sinceOf(body))
   expect(names.slice(1)).toEqual(['first'])
+})
+
+test('where nothing changed the figures stay', async () => {
+  const { hands, asked } = shown(<Small />, {
+    'POST /api/reckonings/since': (body) =>
+      sinceOf(body) === 'first'
+        ? { answer: 'second', changed: {} }
+        : { answer: 'first', whole: { missingTold: 'all' } },
+  })
+  await screen.findByText('all')
+  await hands.type(screen.getByLabelText('Amount'), 's')
+  await vi.waitFor(() => expect(asked.some(([, body]) => amountOf(body) === '1 cups')).toBe(true))
+  await hands.type(screen.getByLabelText('Amount'), '!')
+  await vi.waitFor(() => expect(asked.some(([, body]) => sinceOf(body) === 'second')).toBe(true))
+  await screen.findByText('all')
 })
 
 test('a line whose words were changed is settled, and no other', async () => {
