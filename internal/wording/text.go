@@ -3,10 +3,10 @@ package wording
 import (
 	"fmt"
 	"maps"
-	"regexp"
 	"strconv"
 	"strings"
 	"time"
+	"unicode"
 
 	"plushladle/core/say"
 )
@@ -111,14 +111,31 @@ func fill(sentence string, args []any) string {
 }
 
 // ofOne are words after a 1 that stands alone, in the plural that every sentence has them in.
-var ofOne = regexp.MustCompile(`(^|[^0-9.,–-])1 (day|hour|minute|second|week|batch|load|bottle|cup|día|hora|minuto|segundo|semana|carga|botella|taza)e?s\b`)
+var ofOne = map[string]string{
+	"days": "day", "hours": "hour", "minutes": "minute", "seconds": "second", "weeks": "week", "batches": "batch", "loads": "load", "bottles": "bottle", "cups": "cup",
+	"días": "día", "horas": "hora", "minutos": "minuto", "segundos": "segundo", "semanas": "semana", "cargas": "carga", "botellas": "botella", "tazas": "taza",
+}
 
 // one has a single one of something told as one: 1 day, and 1.1 days.
 func one(sentence string) string {
-	if !strings.Contains(sentence, "1 ") {
-		return sentence
+	for at := 0; ; {
+		found := strings.Index(sentence[at:], "1 ")
+		if found < 0 {
+			return sentence
+		}
+		begin, behind := at+found, at+found+2
+		at = behind
+		if begin > 0 && strings.ContainsRune("0123456789.,-", rune(sentence[begin-1])) || strings.HasSuffix(sentence[:begin], "–") {
+			continue
+		}
+		word := sentence[behind:]
+		if end := strings.IndexFunc(word, func(r rune) bool { return !unicode.IsLetter(r) }); end >= 0 {
+			word = word[:end]
+		}
+		if single, ok := ofOne[word]; ok {
+			sentence = sentence[:behind] + single + sentence[behind+len(word):]
+		}
 	}
-	return ofOne.ReplaceAllString(sentence, "${1}1 ${2}")
 }
 
 func show(a any) any {
