@@ -354,7 +354,8 @@ func measured(d *reckon.Drink, l recipe.Line, g float64) quantity.Amount {
 	case counted && l.Ingredient.Has(ingredient.TagStones):
 		return quantity.Of(math.Max(1, math.Round(g/eachG)), quantity.Piece)
 	}
-	if a, _ := quantity.Kitchen(g/l.Ingredient.BulkGPerML, d.System, quantity.Tight); !a.IsMetric() {
+	a, _ := quantity.Kitchen(g/l.Ingredient.BulkGPerML, d.System, quantity.Tight)
+	if last := a.Terms()[len(a.Terms())-1].Unit; !a.IsMetric() && (g < teaspoonG(l.Ingredient)/4 || last != quantity.Pinch && last != quantity.Smidgen) {
 		return a
 	}
 	return quantity.Of(math.Max(1, math.Round(4*g/teaspoonG(l.Ingredient)))/4, quantity.Teaspoon)

@@ -85,6 +85,9 @@ func TestADesignIsMeasuredAsACookWould(t *testing.T) {
 				require.NoError(t, err)
 				for _, l := range made.Drink.Lines {
 					for _, term := range l.Amount.Terms() {
+						ml, _ := l.Amount.Volume(quantity.US)
+						isPinch := term.Unit == quantity.Pinch || term.Unit == quantity.Smidgen
+						assert.False(t, isPinch && ml > 1.24 && l.Ingredient.Role != ingredient.Salt, "a quarter teaspoon and more needs no pinch: %s %d: %s %s", kind, idea, l.Amount, l.Name)
 						if most, isSpoon := most[term.Unit]; isSpoon {
 							assert.LessOrEqual(t, term.High, most, "%s %d: %s %s", kind, idea, l.Amount, l.Name)
 						}

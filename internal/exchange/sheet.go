@@ -65,7 +65,7 @@ func ingredientLine(l recipe.Line, r reckon.LineReckoning) string {
 	if r.Err != nil || amount == "" {
 		amount = l.Amount.String()
 	}
-	parts := []string{strings.TrimSpace(amount + " " + wording.InLine(l.Name))}
+	parts := []string{strings.TrimSpace(named(amount, wording.InLine(l.Name)))}
 	if l.Note != "" {
 		parts = append(parts, l.Note)
 	}
@@ -154,15 +154,25 @@ func amountText(a plan.Amount) string {
 		return wording.Say("weight-of-soaked", weight(a.MassG), name)
 	case a.Open:
 		return name
-	case strings.HasSuffix(text, " piece"):
-		return strings.TrimSuffix(text, " piece") + " " + one(name) + beside(text, a.MassG)
-	case isCountedBy(text, name):
-		number, unit := lastWord(text)
-		return number + strings.TrimSuffix(name, one(unit)) + unit + beside(text, a.MassG)
 	case text != "":
-		return strings.TrimSuffix(text, " pieces") + " " + name + beside(text, a.MassG)
+		return named(text, name) + beside(text, a.MassG)
 	}
 	return weight(a.MassG) + " " + name
+}
+
+// named is a measure with what it measures, as people say it: one date, three dates, two cinnamon
+// sticks.
+func named(text, name string) string {
+	number, unit := lastWord(text)
+	switch {
+	case unit == "piece":
+		return number + one(name)
+	case unit == "pieces":
+		return number + name
+	case isCountedBy(unit, name):
+		return number + strings.TrimSuffix(name, one(unit)) + unit
+	}
+	return text + " " + name
 }
 
 // leastBesideG is a mass below which it tells nothing beside a measure: a pinch of saffron.
@@ -178,8 +188,7 @@ func beside(text string, massG float64) string {
 
 // isCountedBy tells whether the unit of an amount is what its name ends with: two sticks of cinnamon
 // stick are two cinnamon sticks.
-func isCountedBy(text, name string) bool {
-	_, unit := lastWord(text)
+func isCountedBy(unit, name string) bool {
 	return unit != "" && strings.HasSuffix(name, " "+one(unit))
 }
 
