@@ -226,7 +226,7 @@ func (p *page) readYield(lower string) bool {
 }
 
 // fewestTold are the words from which on what ends as a sentence does is one, though it begins with
-// "a", which would count something: "A creamy drink. My family loves it!"
+// "a", which would count something: "A creamy drink. My family loves it!" (a judgement, no source).
 const fewestTold = 6
 
 func isTold(text string, words int) bool {
