@@ -104,3 +104,14 @@ test('a press that began on what stands in ends on it', async () => {
   await hands.pointer({ keys: '[/MouseLeft]' })
   await screen.findByText('open')
 })
+
+test.each(['pointercancel', 'blur', 'keyup'])('a press that ends in a %s holds nothing up', async (ends) => {
+  const { Menu, asked } = loading()
+  render(<Menu />)
+  await until(settle)
+  await until(() => window.dispatchEvent(new Event('pointerdown')))
+  await until(() => asked[0]?.come())
+  screen.getByText('stand-in')
+  await until(() => window.dispatchEvent(new Event(ends)))
+  await screen.findByText('closed')
+})
