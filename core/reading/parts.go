@@ -238,11 +238,7 @@ func (l *line) readJoined(out *Reading, pieces []piece) (bool, error) {
 	if len(names) < 2 || !joined {
 		return false, nil
 	}
-	doubtful := false
-	for _, p := range names {
-		m, _ := l.segmentOf(p.from, p.to).findMatch()
-		doubtful = doubtful || m.of.Role == ingredient.Base || m.of.Role == ingredient.Sweetener || m.of.Role == ingredient.Liquid
-	}
+	doubtful := l.fillsCups(names)
 	if doubtful && names[1].by == "/" { // "maple syrup/honey": one or the other; of spices, both
 		return l.readEither(out, pieces)
 	}
@@ -266,12 +262,16 @@ func (l *line) readList(out *Reading, pieces []piece) (bool, error) {
 	if _, shares := l.withNounOf(list[0], last); shares { // which of them, and how much of each
 		return true, l.ask(out, list)
 	}
-	doubtful := false
-	for _, p := range list {
+	return true, l.readShared(out, list, l.fillsCups(list) && len(l.measures) > 0)
+}
+
+// fillsCups tells whether one of several is what there is much of in a drink: of bases, liquids and
+// sweeteners "1 cup" may be of each or of all together, of spices it is of each.
+func (l *line) fillsCups(pieces []piece) bool {
+	return slices.ContainsFunc(pieces, func(p piece) bool {
 		m, _ := l.segmentOf(p.from, p.to).findMatch()
-		doubtful = doubtful || m.of.Role == ingredient.Base || m.of.Role == ingredient.Sweetener || m.of.Role == ingredient.Liquid
-	}
-	return true, l.readShared(out, list, doubtful && len(l.measures) > 0)
+		return m.of.Role == ingredient.Base || m.of.Role == ingredient.Sweetener || m.of.Role == ingredient.Liquid
+	})
 }
 
 // listed are the parts of a line up to its first "and" or "or", where commas part all before it and

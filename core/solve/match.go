@@ -28,7 +28,7 @@ type Matched struct {
 const (
 	matchesShown  = 3    // ideas
 	matchLitresML = 1000 // mL
-	glassML       = 240  // what is drunk of a drink like a carton's, whatever its strength makes of it
+	glassML       = 240  // mL drunk of what is like a carton (21 CFR 101.12(b)), whatever its strength makes of it
 	matchOf       = 0.1  // g/100 mL: as near as a label is rounded
 )
 

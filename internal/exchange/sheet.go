@@ -175,7 +175,7 @@ func named(text, name string) string {
 	return text + " " + name
 }
 
-// leastBesideG is a mass below which it tells nothing beside a measure: a pinch of saffron.
+// leastBesideG is a mass, g, that would be written as 0.0 beside a measure: a pinch of saffron.
 const leastBesideG = .05
 
 // beside is a mass in brackets, where the measure is not the same in grams already.
