@@ -7,13 +7,12 @@ import (
 )
 
 // aScaleOnAPort has the page find a scale on a serial port that says ten times a second what
-// window.grams is, as a scale would say it.
+// window.grams is, as a scale would say it, once there is such a figure.
 const aScaleOnAPort = `(() => {
-  window.grams = 300
   const port = {
     open: async () => {}, close: async () => {},
     readable: new ReadableStream({ start(c) {
-      setInterval(() => c.enqueue(new TextEncoder().encode('ST,+ ' + window.grams.toFixed(1) + ' g\r\n')), 100)
+      setInterval(() => window.grams && c.enqueue(new TextEncoder().encode('ST,+ ' + window.grams.toFixed(1) + ' g\r\n')), 100)
     } }),
   }
   Object.defineProperty(navigator, 'serial', { value: { requestPort: async () => port }, configurable: true })
@@ -31,6 +30,8 @@ func TestTheCooksOwnScaleIsRead(t *testing.T) {
 	p.click("summary", "A scale of your own")
 	p.sees("/api/scale/readings")
 	p.click("button", "Connect over USB")
+	p.sees("Waiting for the scale")
+	evaluate[bool](p, "(() => { window.grams = 300; return true })")
 	p.sees("0 g", "148 g to go")
 	evaluate[bool](p, "(() => { window.grams = 390; return true })")
 	p.sees("90 g", "58 g to go")

@@ -60,6 +60,17 @@ const shownFor = time.Second
 
 func (o *Own) tare() {
 	o.zeroG, o.zeroNext = o.shownG, time.Since(o.heard) > shownFor
+	select {
+	case <-o.out: // not looked at yet, and against the zero before
+	default:
+	}
+}
+
+// Waits tells whether nobody knows yet what lies on it: what it shows next is the zero.
+func (o *Own) Waits() bool {
+	o.mu.Lock()
+	defer o.mu.Unlock()
+	return o.zeroNext
 }
 
 // Sends tells whether it was heard within a time.

@@ -69,3 +69,20 @@ func TestSteadyIsFoundOut(t *testing.T) {
 	_, open := <-readings
 	assert.False(t, open)
 }
+
+// A reading from before the zero was set is not taken for what was added since.
+func TestAZeroForgetsWhatWasSaidBefore(t *testing.T) {
+	t.Parallel()
+	var o Own
+	readings, err := o.Connect()
+	require.NoError(t, err)
+	assert.True(t, o.Waits(), "nobody knows what lies on it")
+	at := time.Now()
+	o.Send(Reading{MassG: 300, At: at}, nil)
+	assert.False(t, o.Waits())
+	o.Send(Reading{MassG: 390, At: at}, nil)
+	require.NoError(t, o.Tare())
+	assert.Empty(t, readings, "the 90 g before it")
+	o.Send(Reading{MassG: 391, At: at}, nil)
+	assert.InDelta(t, 1, (<-readings).MassG, 1e-9)
+}

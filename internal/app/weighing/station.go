@@ -67,6 +67,7 @@ type Now struct {
 	Gone      bool         `json:"gone" doc:"it went away by itself: what lay on it is remembered"`
 	Own       bool         `json:"own" doc:"it is the cook's own, whose readings are sent"`
 	Sends     bool         `json:"sends" doc:"the cook's own scale has sent readings just now"`
+	Waits     bool         `json:"waits" doc:"nobody knows yet what lies on it: what it shows next is the zero"`
 	Station   string       `json:"station" doc:"another after a restart, which forgets what lay on the scale"`
 }
 
@@ -354,6 +355,7 @@ func (d *desk) now() Now {
 		Connected: connected, StandIn: standIn, Own: d.scale == d.own, Sends: d.own.Sends(d.silentFor), Station: d.id,
 		Name: d.scale.Name(), ItemID: d.itemID, Unit: "g", Decimals: d.decimals, Verdict: plan.Nothing, Gone: d.gone,
 	}
+	out.Waits = connected && out.Own && d.own.Waits()
 	out.MassG, out.Steady = d.massG(), d.steady && connected
 	if !d.has {
 		return out

@@ -187,3 +187,16 @@ func TestTheCooksOwnScale(t *testing.T) {
 	require.NoError(t, s.Connect(3, 1, false))
 	assert.False(t, s.Now().Own)
 }
+
+// Until the cook's own scale has said what lies on it, nothing is: what is added before that would
+// be part of the zero.
+func TestAScaleThatHasNotSpokenIsWaitedFor(t *testing.T) {
+	t.Parallel()
+	s, _, kitchen := station(amount("almonds", 200))
+	require.NoError(t, s.Connect(3, 1, true))
+	assert.True(t, s.Now().Waits)
+	s.Send(700, nil, time.Now())
+	require.Eventually(t, func() bool { kitchen.mu.Lock(); defer kitchen.mu.Unlock(); return !kitchen.shown.Waits }, time.Second, time.Millisecond)
+	require.NoError(t, s.Connect(3, 1, false))
+	assert.False(t, s.Now().Waits, "the usual scale knows its zero")
+}

@@ -4990,6 +4990,8 @@ export interface components {
             unit: string;
             /** @enum {string} */
             verdict: "nothing" | "under" | "within" | "over";
+            /** @description nobody knows yet what lies on it: what it shows next is the zero */
+            waits: boolean;
         };
         ScaleReading: {
             /** @description such as ST,+ 123.4 g */

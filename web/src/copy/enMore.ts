@@ -484,6 +484,8 @@ export const enMore = {
     scaleBackAgain:
       'Plush Ladle was restarted, and the scale is connected again. What was on it counts as zero now and was not recorded: weigh this amount again, or type it.',
     gotIt: 'Got it',
+    scaleIsWaitedFor:
+      'Waiting for the scale. Whatever is on it when it first answers counts as zero, so add nothing yet.',
     scaleIsSilent:
       'No reading from the scale for a few seconds. What is on it is not known. It continues by itself when the scale is back; until then, type what you weigh.',
     connectTheScale: 'Connect the scale',

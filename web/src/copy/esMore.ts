@@ -489,6 +489,8 @@ export const esMore: typeof enMore = {
     scaleBackAgain:
       'Plush Ladle se ha reiniciado y la báscula está conectada otra vez. Lo que había encima cuenta ahora como cero y no se ha anotado: pesa otra vez esta cantidad o escríbela.',
     gotIt: 'De acuerdo',
+    scaleIsWaitedFor:
+      'Esperando a la báscula. Lo que haya encima cuando responda contará como cero, así que no añadas nada todavía.',
     scaleIsSilent:
       'La báscula no envía lecturas desde hace unos segundos. No se sabe qué hay encima. Sigue sola cuando vuelva; mientras tanto, escribe lo que peses.',
     connectTheScale: 'Conectar la báscula',

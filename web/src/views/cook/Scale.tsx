@@ -29,6 +29,7 @@ export function Scale({ itemID }: { itemID: number }) {
       )}
       {!mine && <ConnectScale scale={scale} onConnect={connect.mutate} />}
       {silent && <Notice urgent>{copy.cook.scaleIsSilent}</Notice>}
+      {mine && scale.waits && !silent && <Notice>{copy.cook.scaleIsWaitedFor}</Notice>}
       {mine && !silent && <Live scale={scale} />}
       <ErrorText id="scale-error">{connect.error instanceof Refused ? connect.error.message : undefined}</ErrorText>
     </div>
@@ -44,7 +45,7 @@ function Live({ scale }: { scale: ScaleNow }) {
   const refused = [zero.error, take.error].find((e) => e instanceof Refused)
   return (
     <>
-      <Reading scale={scale} />
+      {!scale.waits && <Reading scale={scale} />}
       <div className="flex flex-wrap gap-2">
         <Button onClick={() => zero.mutate(undefined)}>
           {copy.cook.tare}
