@@ -187,7 +187,9 @@ func TestASoakingBowlIsKept(t *testing.T) {
 	p.click("button", "Empty: Walnuts")
 	p.sees("Walnut cream for porridge draws from this bowl")
 	p.click("button", "Cancel")
+	p.seesNot("Empty it?")
 	p.click("button", "Empty: Pecans")
+	p.seesNot("Top up Pecans") // what is left moves into its place
 	p.click("button", "Empty: Walnuts")
 	p.click("button", "Empty the bowl")
 	p.sees("Soak once for several drinks")

@@ -88,6 +88,7 @@ func TestLinesAreLockedMovedStagedAndRemoved(t *testing.T) {
 	p := visit(t, demoKitchen(t))
 	order := func() string { return p.region("Ingredients") }
 	p.sees("Contains pecan")
+	p.find("textbox", "Amount of Salt")
 	before := evaluate[[]string](p, "fields", "Amount of ")
 	require.Contains(t, strings.Join(before, ","), "Amount of Coconut oil, refined,Amount of Salt")
 	p.click("textbox", "Amount of Salt")

@@ -33,6 +33,7 @@ func ownProgram(t testing.TB) *program {
 	t.Helper()
 	at := ownAddress(t)
 	k := &program{t: t, data: filepath.Join(t.TempDir(), "kitchen.db"), at: at, url: "http://" + at}
+	demoFile.Copy(t, k.data)
 	k.start()
 	t.Cleanup(k.kill)
 	return k

@@ -53,7 +53,7 @@ function BowlRow({ b }: { b: Bowl }) {
   )
   const empty = () =>
     end.mutate(false, { onError: (e) => setAsked(e instanceof Refused ? e.fields.anyway : undefined) })
-  const problem = [change.error, topUp.error, asked ? undefined : end.error].find((e) => e instanceof Refused)
+  const problem = [change.error, topUp.error, end.error].find((e) => e instanceof Refused && !e.fields.anyway)
   return (
     <li className="grid gap-1.5 border-t border-line pt-2">
       <p className="leading-tight">
