@@ -110,11 +110,18 @@ func (p *parser) acceptFoldWord(w string) {
 	}
 }
 
+// mostParts is into how many parts a whole is divided, unless one of them is meant.
+const mostParts = 64
+
+// IsFraction tells whether two numbers with a slash between them are a fraction: "1/100 tsp" is one,
+// "250/300 g" may be either or all between.
+func IsFraction(top, bottom float64) bool { return bottom > 0 && (bottom <= mostParts || top == 1) }
+
 // denominator reads "/2" behind a numerator that began at start.
 func (p *parser) denominator(start int, top float64) (float64, bool) {
 	p.at++ // the slash
 	bottom, decimal, ok := p.plainNumber()
-	if !ok || decimal || bottom == 0 {
+	if !ok || decimal || !IsFraction(top, bottom) {
 		p.at = start
 		return 0, false
 	}

@@ -132,6 +132,7 @@ func TestParseAmountRefusesWithAReason(t *testing.T) {
 		{"1e999 kg", "more-than-a-kitchen-holds"},
 		{"NaN cups", "not-an-amount"},
 		{"1/0 cup", "not-an-amount"},
+		{"250/300 g", "not-an-amount"},
 		{"a", "not-an-amount"},
 	}
 	for _, tt := range tests {

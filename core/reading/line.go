@@ -48,6 +48,9 @@ func (l *line) read(out *Reading) error {
 		return l.readFollowing(out, kind, from)
 	}
 	l.findMeasures()
+	if numbers, ok := l.twoNumbers(); ok {
+		return fault.New("amount", numbers, "two-numbers")
+	}
 	l.markTails()
 	return l.readParts(out)
 }

@@ -3,6 +3,7 @@ package reading
 import (
 	"strings"
 
+	"plushladle/core/fault"
 	"plushladle/core/quantity"
 )
 
@@ -443,7 +444,10 @@ func (l *line) amount(n int) (quantity.Amount, int, error) {
 	for ; next < len(l.measures) && len(terms) < maxTerms; next++ {
 		t := l.measures[next].term
 		if l.measures[next].minus {
-			terms[len(terms)-1] = less(terms[len(terms)-1], t)
+			var ok bool
+			if terms[len(terms)-1], ok = less(terms[len(terms)-1], t); !ok {
+				return quantity.Amount{}, next, fault.New("amount", l.measured(next-1, next), "other-unit")
+			}
 			continue
 		}
 		if !l.measures[next].plus {
@@ -457,14 +461,19 @@ func (l *line) amount(n int) (quantity.Amount, int, error) {
 
 const maxTerms = 8 // in one amount
 
+// measured are the words of some measures and of what joins them.
+func (l *line) measured(first, last int) string {
+	return l.text[l.tokens[l.measures[first].from].from:l.tokens[l.measures[last].to-1].to]
+}
+
 // less is a measure with a smaller one taken off, in the measures of the United
-// States, whose cups are whole numbers of spoons: "1 cup minus 1 tbsp".
-func less(from, off quantity.Term) quantity.Term {
+// States, whose cups are whole numbers of spoons: "1 cup minus 1 tbsp". Grams come off no cup.
+func less(from, off quantity.Term) (quantity.Term, bool) {
 	size := from.Unit.Size(quantity.US)
 	if size == 0 || off.Unit.Dimension() != from.Unit.Dimension() {
-		return from
+		return from, false
 	}
 	share := off.Low * off.Unit.Size(quantity.US) / size
 	from.Low, from.High = max(from.Low-share, 0), max(from.High-share, 0)
-	return from
+	return from, true
 }

@@ -1,5 +1,11 @@
 package reading
 
+import (
+	"slices"
+
+	"plushladle/core/quantity"
+)
+
 // numbers as words. An article counts one.
 var cardinals = map[string]float64{
 	"one": 1, "two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "seven": 7, "eight": 8, "nine": 9, "ten": 10, "eleven": 11, "twelve": 12,
@@ -112,7 +118,7 @@ func (l *line) quotient(at int) (float64, int, bool) {
 		return 0, at, false
 	}
 	top, bottom := l.tokens[at].value, l.tokens[at+2].value
-	if bottom == 0 || bottom > 64 || l.tokens[at+2].numeral == "" || l.tokens[at].numeral == "" {
+	if !quantity.IsFraction(top, bottom) || l.tokens[at+2].numeral == "" || l.tokens[at].numeral == "" {
 		return 0, at, false
 	}
 	return top / bottom, at + 3, true
@@ -192,4 +198,28 @@ func (l *line) skip(at int, any ...string) int {
 		return at + 1
 	}
 	return at
+}
+
+// twoNumbers finds numbers that a slash joins and that are no fraction, as written: "250/300 g" may
+// be either, or all between.
+func (l *line) twoNumbers() (string, bool) {
+	for n := 1; n+1 < len(l.tokens); n++ {
+		if !l.isMark(n, '/') || !l.isNumber(n-1) || !l.isNumber(n+1) || l.within(n) || l.tokens[n].as != AsUnread {
+			continue
+		}
+		from, to := n-1, n+1
+		for l.isMark(from-1, '/') && l.isNumber(from-2) {
+			from -= 2
+		}
+		for l.isMark(to+1, '/') && l.isNumber(to+2) {
+			to += 2
+		}
+		return l.text[l.tokens[from].from:l.tokens[to].to], true
+	}
+	return "", false
+}
+
+// within tells whether a token is part of one amount.
+func (l *line) within(n int) bool {
+	return slices.ContainsFunc(l.measures, func(m measure) bool { return n >= m.from && n < m.to })
 }

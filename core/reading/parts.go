@@ -99,10 +99,13 @@ func (l *line) readParts(out *Reading) error {
 			}
 		}
 	}
+	whole := l.segmentOf(0, len(l.tokens))
+	if kinds, ok := whole.kinds(); ok {
+		return l.ask(out, kinds)
+	}
 	if done, err := l.readList(out, pieces); done || err != nil {
 		return err
 	}
-	whole := l.segmentOf(0, len(l.tokens))
 	m, near := whole.findMatch()
 	if m.of == nil && len(pieces) > 1 {
 		if done, err := l.readJoined(out, pieces); done || err != nil {
@@ -253,14 +256,11 @@ func (l *line) readList(out *Reading, pieces []piece) (bool, error) {
 		return false, nil
 	}
 	last := list[len(list)-1]
-	switch m, _ := l.segmentOf(list[0].from, list[0].to).findMatch(); {
-	case m.of.Has(ingredient.TagDairy): // "milk, oat or soy": which kind of it
-		return true, l.ask(out, nil)
-	case last.by == "or":
+	if last.by == "or" {
 		return l.readEither(out, []piece{list[0], last})
 	}
 	if _, shares := l.withNounOf(list[0], last); shares { // which of them, and how much of each
-		return true, l.ask(out, list)
+		return true, l.ask(out, l.eachOf(list))
 	}
 	return true, l.readShared(out, list, l.fillsCups(list) && len(l.measures) > 0)
 }
@@ -291,13 +291,20 @@ func (l *line) listed(pieces []piece) ([]piece, bool) {
 	return nil, false
 }
 
-// ask leaves a line unread whose parts are known, with them to choose from.
-func (l *line) ask(out *Reading, pieces []piece) error {
+// ask leaves a line unread, with what it may mean to choose from.
+func (l *line) ask(out *Reading, near []match) error {
 	amount, err := l.firstAmount()
 	if err != nil {
 		return err
 	}
 	out.Amounts = append(out.Amounts, amount)
+	out.add(recipe.Line{Name: l.text, Amount: amount}, near)
+	l.explain(out)
+	return nil
+}
+
+// eachOf are the ingredients that the parts of a list name, with the noun of its last.
+func (l *line) eachOf(pieces []piece) []match {
 	var near []match
 	for n, p := range pieces {
 		m, ok := l.withNounOf(p, pieces[len(pieces)-1])
@@ -308,9 +315,7 @@ func (l *line) ask(out *Reading, pieces []piece) error {
 			near = append(near, m)
 		}
 	}
-	out.add(recipe.Line{Name: l.text, Amount: amount}, near)
-	l.explain(out)
-	return nil
+	return near
 }
 
 // readSharedNoun reads "cashew and almond milk" as cashew milk and almond milk: the

@@ -42,7 +42,8 @@
 // "1 tsp each cinnamon and nutmeg" is two lines, as is "½ cup almonds, ½ cup cashews";
 // "cashew and almond milk" shares its last word. Of "honey or maple syrup" the first is
 // taken and the other noted. Where one amount may be meant for each or for all together,
-// the line is asked about.
+// the line is asked about, and so is one that leaves open which milk: "non-dairy milk",
+// "milk (almond or oat)". A cow's is never taken where it may be another's.
 //
 // # What is taken for granted
 //

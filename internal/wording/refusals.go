@@ -25,6 +25,8 @@ var refusals = map[string]refusal{
 	"not-an-amount":                 {"is not an amount", `write it as "1 1/2 cups", "250 g", "2 tbsp + 1 tsp", "3-4 pieces" or "a pinch"`},
 	"below-zero":                    {"is less than zero", "use a number above zero"},
 	"more-than-a-kitchen-holds":     {"is too much", "use at most 1,000,000"},
+	"two-numbers":                   {"may be one amount or several", "write one number, such as 275 g, or a range, such as 250-300 g"},
+	"other-unit":                    {"mixes weight, volume or pieces", "write both in one kind, such as 1 cup minus 1 tbsp, or only what is left"},
 	"too-little-to-measure":         {"is too little to measure", "use a number above zero, or leave the amount out"},
 	"not-a-measure-name":            {"cannot be the name of a measure", "use one word of letters, such as mug"},
 	"measure-is-taken":              {"is already a measure", "use another word, such as mug or bigcup"},

@@ -20,6 +20,8 @@ var spanishRefusals = map[string]refusal{
 	"not-an-amount":                 {"no es una cantidad", `escríbelo como "1 1/2 cups", "250 g", "2 tbsp + 1 tsp", "3-4 pieces" o "a pinch"`},
 	"below-zero":                    {"es menos de cero", "usa un número mayor que cero"},
 	"more-than-a-kitchen-holds":     {"es demasiado", "usa como mucho 1.000.000"},
+	"two-numbers":                   {"puede ser una cantidad o varias", "escribe un solo número, como 275 g, o un intervalo, como 250-300 g"},
+	"other-unit":                    {"mezcla peso, volumen o piezas", "escribe las dos del mismo tipo, como 1 cup minus 1 tbsp, o solo lo que queda"},
 	"too-little-to-measure":         {"es demasiado poco para medirlo", "usa un número mayor que cero o deja la cantidad fuera"},
 	"not-a-measure-name":            {"no puede ser el nombre de una medida", "usa una palabra de letras, por ejemplo mug"},
 	"measure-is-taken":              {"ya es una medida", "usa otra palabra, por ejemplo mug o bigcup"},
