@@ -50,6 +50,26 @@ func (c *Catalogue) Suggest(typed string, limit int) []*Ingredient {
 	return found
 }
 
+const (
+	insideWord = 6 // the rank of a name that has what is typed within a word
+	minLike    = 6 // letters, below which what is spelled nearly so is something else
+)
+
+// Like returns up to limit ingredients that a word on its own may mean, best first: those with a
+// name that has a word beginning so, and for a long word those it is a misspelling of.
+func (c *Catalogue) Like(word string, limit int) []*Ingredient {
+	key := fold(word)
+	hits := slices.DeleteFunc(c.hits(key, (*Ingredient).rank), func(h hit) bool { return h.rank >= insideWord })
+	if len(hits) == 0 && len(key) >= minLike {
+		hits = c.hits(key, (*Ingredient).misspelt)
+	}
+	found := make([]*Ingredient, 0, limit)
+	for _, h := range hits[:min(limit, len(hits))] {
+		found = append(found, h.i)
+	}
+	return found
+}
+
 type hit struct { // an ingredient that was found, and how well
 	i    *Ingredient // never nil
 	rank int         // lower is better

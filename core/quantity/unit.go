@@ -246,7 +246,7 @@ var unitWords = map[string]Unit{
 	"strip": Strip, "strips": Strip, "strand": Strand, "strands": Strand, "thread": Strand, "threads": Strand, "slice": Slice, "slices": Slice, "coin": Slice, "coins": Slice,
 	"drop": Drop, "drops": Drop, "splash": Splash, "splashes": Splash, "glug": Glug, "glugs": Glug,
 	"dessertspoon": Dessertspoon, "dessertspoons": Dessertspoon, "dessertspoonful": Dessertspoon, "dessertspoonfuls": Dessertspoon, "dsp": Dessertspoon, "dstsp": Dessertspoon, "dessert spoon": Dessertspoon, "dessert spoons": Dessertspoon,
-	"squeeze": Splash, "squeezes": Splash, "grating": Pinch, "gratings": Pinch, "twist": Pinch, "twists": Pinch, "cob": Piece, "cobs": Piece,
+	"squeeze": Splash, "squeezes": Splash, "grating": Pinch, "gratings": Pinch, "scraping": Pinch, "sprinkle": Pinch, "sprinkling": Pinch, "dusting": Pinch, "twist": Pinch, "twists": Pinch, "cob": Piece, "cobs": Piece,
 	"handful": Handful, "handfuls": Handful, "handsful": Handful, "shot": Shot, "shots": Shot,
 	"glass": Glass, "glasses": Glass, "glassful": Glass, "glassfuls": Glass, "mug": Mug, "mugs": Mug, "mugful": Mug, "mugfuls": Mug,
 	"katori": Bowl, "katoris": Bowl,

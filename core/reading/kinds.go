@@ -39,7 +39,7 @@ func (s *segment) kinds() ([]match, bool) {
 	var kinds []match
 	offered := false
 	for _, n := range s.words {
-		if of, ok := s.line.reader.milkOf(s.line.tokens[n].word, "milk"); ok && s.mayBeKind(n, said) {
+		if of, ok := s.line.reader.milkOf(s.line.tokens[n].word, "milk"); ok && s.mayBeKind(n, said) && !slices.ContainsFunc(kinds, func(m match) bool { return m.of == of }) {
 			kinds = append(kinds, match{of: of})
 			offered = offered || s.line.isOffered(n)
 		}
@@ -86,13 +86,19 @@ func (s *segment) onlyMilk() (saidMilk, bool) {
 		if n == said.at || s.line.tokens[n].tail {
 			continue
 		}
-		isPlant := ofPlants[w] || w == "dairy" && s.line.isNegated(n)
+		isPlant := s.line.saysOfPlants(n)
 		said.open, said.plant = said.open || leftOpen[w], said.plant || isPlant
 		if s.line.isBeside(n, said.at) && !isPlant && !leftOpen[w] && !besideMilk[w] && !stops[w] && !neutrals[w] {
 			return said, false
 		}
 	}
 	return said, true
+}
+
+// saysOfPlants tells whether a word says that it is no cow's.
+func (l *line) saysOfPlants(n int) bool {
+	w := l.wordAt(n)
+	return ofPlants[w] || w == "dairy" && l.isNegated(n)
 }
 
 // isBeside tells whether two words stand in the same part of the line, with no "or" between them.

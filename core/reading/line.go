@@ -16,6 +16,7 @@ type line struct {
 	tokens   []token   // all words, numbers and marks
 	measures []measure // the amounts among them
 	slips    []Slip    // words that were taken for others
+	asked    bool      // what it may mean is known, and nothing else
 }
 
 // segment is a part of a line that holds one ingredient.

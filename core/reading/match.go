@@ -4,6 +4,7 @@ import (
 	"cmp"
 	"slices"
 
+	"plushladle/core/caution"
 	"plushladle/core/ingredient"
 	"plushladle/core/quantity"
 )
@@ -15,6 +16,12 @@ type match struct {
 	score  int                    // higher is likelier
 	words  [maxNameWords]int      // the tokens of the name
 	unread []int                  // tokens that no part of it accounts for
+}
+
+// isCowsByDefault tells whether a match has nothing but "milk" or the like: the milk of "chocolate
+// milk" is no cow's for that.
+func (m match) isCowsByDefault() bool {
+	return len(m.name.Words) == 1 && identity[m.name.Words[0]] && m.of.Has(ingredient.TagDairy)
 }
 
 const maxNameWords = 8 // no name of the catalogue is longer
@@ -234,13 +241,32 @@ func (l *line) isNegated(at int) bool {
 }
 
 // negatedPart is what a word is that says what is not in it. What is free of dairy is no
-// milk of a cow, and what is free of sugar may be another syrup; gluten-free oats are
-// oats.
+// milk of a cow, what is free of nuts no almond milk, and what is free of sugar may be another
+// syrup; gluten-free oats are oats.
 func negatedPart(of *ingredient.Ingredient, w string) As {
-	if freeOf[w] && !of.Has(ingredient.TagDairy) {
+	if freeOf[w] && !of.Has(ingredient.TagDairy) && !holds(of, w) {
 		return AsNeutral
 	}
 	return AsUnread
+}
+
+// holds tells whether an ingredient has the allergen that a word names. Oats are sold without gluten.
+func holds(of *ingredient.Ingredient, w string) bool {
+	a, ok := caution.AllergenOf(w)
+	return ok && a.Code != "gluten" && slices.ContainsFunc(of.Allergens, func(code string) bool {
+		b, ok := caution.AllergenOf(code)
+		return ok && a.Covers(b)
+	})
+}
+
+// isFreeOf tells whether the line says of something that is in an ingredient that it is not.
+func (l *line) isFreeOf(of *ingredient.Ingredient) bool {
+	for n := range l.tokens {
+		if l.tokens[n].kind == word && !l.tokens[n].tail && (l.isNegated(n) && holds(of, l.tokens[n].word) || l.saysOfPlants(n) && of.Has(ingredient.TagDairy)) {
+			return true
+		}
+	}
+	return false
 }
 
 // freeOf is what an ingredient may be free of and stay what it is.

@@ -411,6 +411,7 @@ func (l *line) bare(m *measure, at int) int {
 func (l *line) relate() {
 	for n := 1; n < len(l.measures); n++ {
 		before, m := &l.measures[n-1], &l.measures[n]
+		m.each = m.each || l.isWord(m.from-1, "each")
 		between := l.tokens[before.to:m.from]
 		if l.tokens[before.from].depth != l.tokens[m.from].depth || len(between) > 1 {
 			continue

@@ -94,7 +94,11 @@ func (l *line) readParts(out *Reading) error {
 			return l.readGroups(out, groups)
 		}
 		if l.saysEach() {
-			if names := l.named(pieces, true); len(names) > 1 {
+			names := l.named(pieces, true)
+			switch {
+			case len(names) > 1 && l.saysMoreThan(names, pieces):
+				return l.ask(out, nil)
+			case len(names) > 1:
 				return l.readShared(out, names, false)
 			}
 		}
@@ -172,14 +176,15 @@ func (l *line) saysEach() bool {
 	return false
 }
 
-// named are the pieces that name an ingredient each, from the first on.
+// named are the pieces that name an ingredient each, from the first on, by themselves or with the
+// noun of the last of several: "pumpkin, sunflower and sesame seeds".
 func (l *line) named(pieces []piece, skipOthers bool) []piece {
 	var names []piece
 	for n, p := range pieces {
 		if n > 0 && p.by == "or" {
 			break
 		}
-		if !l.namesOne(p) {
+		if m, _ := l.segmentOf(p.from, p.to).meant(pieces[len(pieces)-1]); m.of == nil {
 			if skipOthers {
 				continue
 			}
@@ -190,13 +195,46 @@ func (l *line) named(pieces []piece, skipOthers bool) []piece {
 	return names
 }
 
+// meant is what one of several names: by itself, or with the noun of the last, where it is nothing
+// alone or half of a name: the cashew of "cashew and almond milk".
+func (s *segment) meant(last piece) (match, []match) {
+	m, near := s.findMatch()
+	if s.from == last.from || m.of != nil && !s.line.mayBeHalf(m) {
+		return m, near
+	}
+	if of, ok := s.line.withNounOf(piece{from: s.from, to: s.to}, last); ok {
+		return match{of: of.of}, near
+	}
+	return m, near
+}
+
+// saysMoreThan tells whether a piece before an "or" is none of those that were named and has a word
+// that does not only stand beside names: there is one more, and what it is is not known.
+func (l *line) saysMoreThan(names, pieces []piece) bool {
+	for _, p := range pieces {
+		if p.by == "or" {
+			return false
+		}
+		if slices.Contains(names, p) {
+			continue
+		}
+		for n := p.from; n < p.to; n++ {
+			t := &l.tokens[n]
+			if t.kind == word && !t.tail && t.depth == 0 && !l.within(n) && !describes(t.word) && fills[t.word] == 0 {
+				return true
+			}
+		}
+	}
+	return false
+}
+
 // readShared reads ingredients that share one amount: each has it.
 func (l *line) readShared(out *Reading, names []piece, doubtful bool) error {
 	shared := l.segmentOf(0, len(l.tokens))
 	for _, p := range names {
 		s := l.segmentOf(p.from, p.to)
 		s.unit, s.hasUnit, s.counted = shared.unit, shared.hasUnit, shared.counted
-		m, near := s.findMatch()
+		m, near := s.meant(names[len(names)-1])
 		line := s.write(m)
 		amount, err := l.firstAmount()
 		if err != nil {
@@ -269,7 +307,7 @@ func (l *line) readList(out *Reading, pieces []piece) (bool, error) {
 // sweeteners "1 cup" may be of each or of all together, of spices it is of each.
 func (l *line) fillsCups(pieces []piece) bool {
 	return slices.ContainsFunc(pieces, func(p piece) bool {
-		m, _ := l.segmentOf(p.from, p.to).findMatch()
+		m, _ := l.segmentOf(p.from, p.to).meant(pieces[len(pieces)-1])
 		return m.of.Role == ingredient.Base || m.of.Role == ingredient.Sweetener || m.of.Role == ingredient.Liquid
 	})
 }
@@ -299,6 +337,7 @@ func (l *line) ask(out *Reading, near []match) error {
 	}
 	out.Amounts = append(out.Amounts, amount)
 	out.add(recipe.Line{Name: l.text, Amount: amount}, near)
+	l.asked = len(near) > 0
 	l.explain(out)
 	return nil
 }
@@ -417,9 +456,7 @@ func (l *line) readEither(out *Reading, pieces []piece) (bool, error) {
 // halfOf tells a base that shares its noun with the next, though nothing has that name: "hazelnut or
 // almond milk" is no cup of hazelnuts. It gives what the other is.
 func (l *line) halfOf(m match, first, second piece) (match, bool) {
-	last := m.last()
-	isOne := strings.EqualFold(l.raw(last), l.tokens[last].word) // hazelnuts are nuts
-	if m.of.Role != ingredient.Base || !isOne {
+	if !l.mayBeHalf(m) {
 		return match{}, false
 	}
 	other, _ := l.segmentOf(second.from, second.to).findMatch()
@@ -427,6 +464,13 @@ func (l *line) halfOf(m match, first, second piece) (match, bool) {
 		return match{}, false
 	}
 	return other, true
+}
+
+// mayBeHalf tells whether a name may go on behind what follows it: hazelnuts are nuts, and a
+// hazelnut may be of its milk.
+func (l *line) mayBeHalf(m match) bool {
+	last := m.last()
+	return m.of.Role == ingredient.Base && strings.EqualFold(l.raw(last), l.tokens[last].word)
 }
 
 // last is the place of the last word of a name.

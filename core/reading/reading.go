@@ -134,8 +134,9 @@ func (r Reader) Read(text string) (Reading, error) {
 		return Reading{Written: out.Written, Lines: []recipe.Line{{Name: out.Written}}, Doubt: Unread}, err
 	}
 	out.Slips = l.slips
-	if !out.IsRead() && len(out.Choices) == 0 {
-		out.Choices = r.suggest(&l)
+	out.Choices = slices.DeleteFunc(out.Choices, l.isFreeOf)
+	if !out.IsRead() && !l.asked && len(out.Choices) == 0 {
+		out.Choices = slices.DeleteFunc(r.suggest(&l), l.isFreeOf)
 	}
 	return out, nil
 }
@@ -172,56 +173,19 @@ func (r *Reading) add(line recipe.Line, near []match) {
 		r.Doubt = Unread
 	}
 	for _, m := range near {
-		if len(r.Choices) < maxChoices && !slices.Contains(r.Choices, m.of) {
-			r.Choices = append(r.Choices, m.of)
+		if !m.isCowsByDefault() {
+			r.choose(m.of)
 		}
 	}
 }
 
-// suggest is what the words of an unread line may mean, by their beginnings: "oaty" by
-// those of "oat". What is measured by the litre is sooner a liquid.
-func (r Reader) suggest(l *line) []*ingredient.Ingredient {
-	var found []*ingredient.Ingredient
-	for _, t := range l.tokens {
-		if t.kind != word || len(t.word) < 3 || describes(t.word) || t.tail || t.as == AsAmount || t.as == AsCheck {
-			continue
-		}
-		for cut := 0; cut <= mostCut && len(t.word)-cut >= 3; cut++ {
-			for _, i := range r.Catalogue.Suggest(t.word[:len(t.word)-cut], searched) {
-				if !slices.Contains(found, i) {
-					found = append(found, i)
-				}
-			}
+// choose adds to the choices, as far as there may be more.
+func (r *Reading) choose(more ...*ingredient.Ingredient) {
+	for _, i := range more {
+		if len(r.Choices) < maxChoices && !slices.Contains(r.Choices, i) {
+			r.Choices = append(r.Choices, i)
 		}
 	}
-	if l.isPoured() {
-		slices.SortStableFunc(found, func(a, b *ingredient.Ingredient) int { return liquidFirst(a) - liquidFirst(b) })
-	}
-	return found[:min(len(found), maxChoices)]
-}
-
-const (
-	mostCut  = 2 // letters taken off a word that is looked for by its beginning
-	searched = 8 // ingredients looked at for a word
-)
-
-// liquidFirst sorts liquids before the rest, where names are equally good.
-func liquidFirst(i *ingredient.Ingredient) int {
-	if i.Role == ingredient.Liquid {
-		return 0
-	}
-	return 1
-}
-
-// isPoured tells whether the line is measured as liquids are.
-func (l *line) isPoured() bool {
-	for _, m := range l.measures {
-		switch m.term.Unit {
-		case quantity.Millilitre, quantity.Centilitre, quantity.Decilitre, quantity.Litre, quantity.FluidOunce, quantity.Pint, quantity.Quart, quantity.Carton, quantity.Bottle:
-			return true
-		}
-	}
-	return false
 }
 
 // unnamed is what the cook calls the ingredient: the words beside the name that nothing

@@ -42,7 +42,7 @@ var leans = map[Room][]Room{
 	"core/ingredient":          {"core/quantity", "core/fault", "core/say"},
 	"core/process":             {"core/ingredient", "core/quantity", "core/fault", "core/say"},
 	"core/recipe":              {"core/process", "core/ingredient", "core/quantity", "core/fault", "core/say"},
-	"core/reading":             {"core/recipe", "core/process", "core/ingredient", "core/quantity", "core/fault", "core/say"},
+	"core/reading":             {"core/recipe", "core/process", "core/caution", "core/ingredient", "core/quantity", "core/fault", "core/say"},
 	"core/keep":                {"core/ingredient", "core/quantity", "core/fault", "core/say"},
 	"core/caution":             {"core/ingredient", "core/quantity", "core/fault", "core/say"},
 	"core/reckon":              {"core/recipe", "core/process", "core/keep", "core/caution", "core/ingredient", "core/quantity", "core/fault", "core/say"},
