@@ -221,6 +221,18 @@ func TestTimesInWords(t *testing.T) {
 		assert.True(t, ok, word)
 		assert.Equal(t, [2]float64{n, n}, [2]float64{low, high}, word)
 	}
+	for words, want := range map[string][2]float64{
+		"half an hour": {30, 30}, "1/2 hour": {30, 30}, "½ hour": {30, 30}, "1 1/2 hours": {90, 90}, "1½ hours": {90, 90}, "an hour and a half": {90, 90},
+		"1 hour 30 minutes": {90, 90}, "1 hr 15 min": {75, 75}, "1 hour and 5 mins": {65, 65}, "fifteen minutes": {15, 15}, "two to three minutes": {2, 3}, "1 to 1½ hours": {60, 90}, "a quarter of an hour": {15, 15},
+		"2 minutes, 30 seconds rest": {2, 2}, "1.5-2 hours": {90, 120}, "30-minute": {30, 30}, "1 minute 30 seconds": {1.5, 1.5},
+	} {
+		low, high, _ := SpanIn(words, Minute)
+		assert.Equal(t, want, [2]float64{low, high}, words)
+	}
+	for words, want := range map[string][2]float64{"a week": {7, 7}, "two weeks": {14, 14}, "1-2 weeks": {7, 14}, "seven days": {7, 7}, "36 hours": {1.5, 1.5}} {
+		low, high, _ := SpanIn(words, Day)
+		assert.Equal(t, want, [2]float64{low, high}, words)
+	}
 	for words, want := range map[string][2]float64{"60 to 90 seconds": {60, 90}, "1-2 minutes": {60, 120}, "2 min": {120, 120}, "90 to 60 secs": {90, 90}} {
 		low, high, ok := SpanIn(words, Second)
 		assert.True(t, ok, words)

@@ -2,10 +2,10 @@ package process
 
 import (
 	"regexp"
-	"strconv"
 	"strings"
 
 	"plushladle/core/ingredient"
+	"plushladle/core/quantity"
 )
 
 // TimeUnit is the unit a time is asked for in, in seconds.
@@ -19,11 +19,17 @@ const (
 	Day    TimeUnit = 24 * 3600 // 24 h
 )
 
-// span is a time or a range of it: "8-12 hours", "90 secs", "an hour", "8 h".
-var span = regexp.MustCompile(`\b(\d+(?:[.,]\d+)?|an?|one|two|three|four|five|six|eight|ten|twelve|twenty-four)(?:\s*(?:-|–|to|or)\s*(\d+(?:[.,]\d+)?))?\s*(seconds?|secs?|s|minutes?|mins?|hours?|hrs?|h|days?)\b`)
+// A number of a span as methods write it: digits with a fraction behind them, a fraction, or a word.
+const spanNumeral = `\d+(?:[.,]\d+)?(?:\s*[½¼¾⅓⅔⅛]|\s+\d+/\d+|/\d+)?|[½¼¾⅓⅔⅛]|half an?|a quarter of an|an?|one|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|twenty-four|twenty|thirty|forty-five|forty|sixty`
 
-var spanWords = map[string]float64{ // as methods have them in words, seconds
-	"a": 1, "an": 1, "one": 1, "two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "eight": 8, "ten": 10, "twelve": 12, "twenty-four": 24,
+// span is a time or a range of it, and what is added to it: "8-12 hours", "90 secs", "an hour and a
+// half", "1 hour 30 minutes".
+var span = regexp.MustCompile(`(?:^|[^\w.,/½¼¾⅓⅔⅛])(` + spanNumeral + `)(?:\s*(?:-|–|to|or)\s*(` + spanNumeral + `))?[\s-]*` +
+	`(seconds?|secs?|s|minutes?|mins?|hours?|hrs?|h|days?|weeks?)\b(?: and (a half)\b| (?:and )?(\d+) (minutes?|mins?|seconds?|secs?)\b)?`)
+
+var spanWords = map[string]float64{
+	"half a": .5, "half an": .5, "a quarter of an": .25, "a": 1, "an": 1, "one": 1, "two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "seven": 7, "eight": 8, "nine": 9,
+	"ten": 10, "twelve": 12, "fifteen": 15, "twenty": 20, "twenty-four": 24, "thirty": 30, "forty": 40, "forty-five": 45, "sixty": 60,
 }
 
 // SpanIn is the first time that words name, in the unit asked for. Times of another
@@ -39,13 +45,19 @@ func SpanIn(words string, unit TimeUnit) (low, high float64, ok bool) {
 		if m[2] != "" {
 			high = spanNumber(m[2]) * per
 		}
-		return low, max(low, high), low > 0
+		more := 0.
+		if m[4] != "" {
+			more = per / 2
+		} else if m[5] != "" {
+			more = spanNumber(m[5]) * float64(unitOf[m[6][0]]/unit)
+		}
+		return low + more, max(low, high) + more, low > 0
 	}
 	return 0, 0, false
 }
 
 // unitOf are the units by their first letters.
-var unitOf = map[byte]TimeUnit{'s': Second, 'm': Minute, 'h': Hour, 'd': Day}
+var unitOf = map[byte]TimeUnit{'s': Second, 'm': Minute, 'h': Hour, 'd': Day, 'w': 7 * Day}
 
 // mostApart is how many times the unit asked for a unit may be, or the other way round.
 const mostApart = 60
@@ -55,7 +67,7 @@ func spanNumber(text string) float64 {
 	if v, ok := spanWords[text]; ok {
 		return v
 	}
-	v, _ := strconv.ParseFloat(strings.ReplaceAll(text, ",", "."), 64)
+	v, _ := quantity.ReadNumber(text)
 	return v
 }
 

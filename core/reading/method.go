@@ -31,7 +31,10 @@ type Offer struct {
 }
 
 // sentenceEnd parts the sentences of a step. A point before a digit is a decimal one.
-var sentenceEnd = regexp.MustCompile(`[.!?;]+(?:\s+|$)`)
+var sentenceEnd = regexp.MustCompile(`[.!?;]+(?:\s+|$)|\s*[|·•]\s*`)
+
+// wholeTime begins what tells how long all of it takes, and nothing of how: "Cook time: 5 min".
+var wholeTime = regexp.MustCompile(`^\s*(?:prep(?:aration)?|cook(?:ing)?|total|active|hands-on|resting|ready)\b(?: ?time| in|:)`)
 
 // said are the words a sentence must have for an offer, and what it then says.
 var said = []struct {
@@ -43,7 +46,7 @@ var said = []struct {
 	{OfferBlend, regexp.MustCompile(`\b(?:blend|blitz|whizz|whiz|liquidi[sz]e|grind|pulse|process)\b`), process.Second},
 	{OfferHeat, regexp.MustCompile(`\b(?:simmer|boil|cook|heat|warm)\b`), process.Minute},
 	{OfferChill, regexp.MustCompile(`\b(?:chill|refrigerate|cool)\b`), process.Hour},
-	{OfferKeep, regexp.MustCompile(`\b(?:keeps?|stored?|lasts?|good for|use within)\b`), process.Day},
+	{OfferKeep, regexp.MustCompile(`\b(?:keeps?|stored?|lasts?|good for|(?:use|used|drink|drunk|eaten|best|consume|enjoy|finish) within)\b`), process.Day},
 }
 
 // isSoWarm are words for how warm something is that goes in, which say nothing of what is done.
@@ -58,6 +61,9 @@ func offersIn(items []Item) []Offer {
 			continue
 		}
 		for _, sentence := range sentenceEnd.Split(item.Text, -1) {
+			if wholeTime.MatchString(strings.ToLower(sentence)) {
+				continue
+			}
 			for _, o := range offersOf(sentence) {
 				if !seen[o.Kind] {
 					seen[o.Kind] = true
@@ -93,10 +99,24 @@ func offersOf(sentence string) []Offer {
 			o.What = heatIn(lower)
 		}
 		if ok {
-			offers = append(offers, o)
+			offers = append(offers, o.meant(lower))
 		}
 	}
 	return offers
+}
+
+// leastKeptH are the hours in the fridge from which on "up to" tells how long a drink keeps, and no
+// longer how long it takes to be cold (a judgement, no source).
+const leastKeptH = 24
+
+// meant is a chill of days as what it tells: "refrigerate up to 5 days".
+func (o Offer) meant(lower string) Offer {
+	isKept := o.Kind == OfferChill && o.Low >= leastKeptH && (strings.Contains(lower, "up to") || o.Low >= 2*leastKeptH)
+	if !isKept {
+		return o
+	}
+	o.Kind, o.Low, o.High = OfferKeep, o.Low/24, o.High/24
+	return o
 }
 
 // strainers are the words for what a milk is strained through, the finest first.

@@ -64,6 +64,7 @@ func (r Reader) ReadPage(text string) Page {
 			continue
 		}
 		p.line(text, strings.TrimSpace(row))
+		p.readYieldWithin(strings.ToLower(text))
 	}
 	p.listWithoutAmounts()
 	p.Offers = offersIn(p.Items)
@@ -108,7 +109,7 @@ func (p *page) line(text, written string) {
 		p.add(Heading, text)
 	case p.readYield(lower):
 		p.add(YieldLine, text)
-	case p.in == remarks || isTiming(lower):
+	case p.in == remarks || isTiming(lower) || isAside(lower):
 		p.add(Note, text)
 	case p.in == method:
 		p.add(Step, text)
@@ -189,6 +190,11 @@ func isTiming(lower string) bool {
 	return timing.MatchString(lower) || strings.HasPrefix(lower, "tip:") || strings.HasPrefix(lower, "note:") || strings.HasPrefix(lower, "notes:")
 }
 
+// aside is what pages have around a recipe: who wrote it, how it is rated, another way to make it.
+var aside = regexp.MustCompile(`^(?:author|course|cuisine|keywords?|category|calories|rating|us customary|metric|print|pin|jump to)\b|★|^[^:]*\b(?:version|variation|variant|option)s?:`)
+
+func isAside(lower string) bool { return aside.MatchString(lower) && !startsWithAmount(lower) }
+
 // startsWithAmount tells whether a line begins with a number, as most lines of a list do
 // and no title does.
 func startsWithAmount(text string) bool { return leading.MatchString(text) }
@@ -213,16 +219,42 @@ func (p *page) readYield(lower string) bool {
 		return false
 	}
 	l.findMeasures()
+	p.makes(l)
+	return true
+}
+
+// makes takes how much and how many servings the measures of a line say: the first volume is all of
+// it, unless it is of each serving, "4 servings of 200 ml"; what it is "enough for" are servings.
+func (p *page) makes(l line) {
 	for _, a := range l.measures {
 		ml := a.term.Middle() * a.term.Unit.Size(p.reader.System)
+		isOfEach := a.each || l.isWord(a.from-1, "of", "x")
 		switch {
-		case a.hasUnit && ml > 0:
+		case l.isWord(a.from-1, "for") && p.YieldML > 0, !a.hasUnit || ml == 0:
+			if p.Servings == 0 {
+				p.Servings = a.term.Middle()
+			}
+		case p.YieldML > 0:
+		case isOfEach && p.Servings > 0:
+			p.YieldML = p.Servings * ml
+		default:
 			p.YieldML = ml
-		case p.Servings == 0:
-			p.Servings = (a.term.Low + a.term.High) / 2
 		}
 	}
-	return true
+}
+
+// parts are what a line says beside each other: "Prep time: 5 min | Yield: 2 cups", "Soak: 24 hrs.
+// Serves 4-6."
+var parts = regexp.MustCompile(`\s*[|·•]\s*|\.\s+`)
+
+// readYieldWithin reads a yield that stands beside something else in its line.
+func (p *page) readYieldWithin(lower string) {
+	if p.YieldML > 0 || p.Servings > 0 {
+		return
+	}
+	for _, part := range parts.Split(lower, -1)[1:] {
+		p.readYield(part)
+	}
 }
 
 // fewestTold are the words from which on what ends as a sentence does is one, though it begins with

@@ -95,6 +95,13 @@ func TestTheMethodIsReadForWhatTheProcessCanUse(t *testing.T) {
 		"No need to strain – macadamias are soft!":                {Kind: reading.OfferStrain, What: "none"},
 		"Chill for at least 2 hours before serving.":              {Kind: reading.OfferChill, Low: 2, High: 2},
 		"It keeps for 3 to 4 days in the fridge in a closed jar.": {Kind: reading.OfferKeep, Low: 3, High: 4},
+		"Transfer to a bottle and refrigerate up to 5 days.":      {Kind: reading.OfferKeep, Low: 5, High: 5},
+		"Refrigerate for up to 36 hours.":                         {Kind: reading.OfferKeep, Low: 1.5, High: 1.5},
+		"Chill for 24 hours.":                                     {Kind: reading.OfferChill, Low: 24, High: 24},
+		"Chill for up to 4 hours.":                                {Kind: reading.OfferChill, Low: 4, High: 4},
+		"Drink within 2 days, stirring as it settles.":            {Kind: reading.OfferKeep, Low: 2, High: 2},
+		"It keeps in a jar in the fridge for two weeks.":          {Kind: reading.OfferKeep, Low: 14, High: 14},
+		"Simmer for 1/2 hour.":                                    {Kind: reading.OfferHeat, Low: 30, High: 30, What: "simmer"},
 	} {
 		page := reading.Standard().ReadPage("A milk\n1 cup almonds\nMethod\n" + sentence)
 		require.Len(t, page.Offers, 1, sentence)
@@ -103,7 +110,10 @@ func TestTheMethodIsReadForWhatTheProcessCanUse(t *testing.T) {
 		got.Sentence = ""
 		assert.Equal(t, want, got, sentence)
 	}
-	assert.Empty(t, reading.Standard().ReadPage("A milk\n1 cup almonds\nMethod\nBlend until smooth. Pour and enjoy.").Offers)
+	for _, nothing := range []string{"Blend until smooth. Pour and enjoy.", "Prep Time: 5 mins | Cook Time: 10 mins", "Total time: 8 hours"} {
+		assert.Empty(t, reading.Standard().ReadPage("A milk\n1 cup almonds\nMethod\n"+nothing).Offers, nothing)
+	}
+	assert.Len(t, reading.Standard().ReadPage("A milk\nCook time: 5 min | Soaking time: 8 hours\n1 cup almonds").Offers, 1)
 }
 
 // A heading says when the lines below it go in; every line of the page is kept.
