@@ -24,7 +24,7 @@ func TestMeasuredBatchesMoveTheYield(t *testing.T) {
 	p.open("/settings")
 	p.sees("What your batches taught", "% of the usual, give or take", "8 batches")
 	look(p, "settings learned")
-	p.click("button", "Back to the usual Pecans, nut-milk bag, squeezed firmly")
+	p.click("button", "Back to the usual Pecans, nut-milk bag, squeezed")
 	p.sees("They stay in your records")
 	p.click("button", "Back to the usual")
 	p.seesNot("8 batches")

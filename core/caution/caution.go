@@ -23,6 +23,7 @@ package caution
 
 import (
 	"math"
+	"slices"
 
 	"plushladle/core/ingredient"
 	"plushladle/core/say"
@@ -74,7 +75,7 @@ type Drink struct {
 	WaterG     float64            // in the batch
 	Drinkers   []Drinker          // empty stands for anyAdult
 	FridgeC    float64            // what the fridge is set to or measured at, °C
-	BlendS     float64            // the longest any slimy base is ground, s
+	BlendS     float64            // the longest that what turns slimy by grinding is ground, s
 	GroundC    float64            // at the end of grinding
 	Clogs      bool               // the strainer is one that fine seeds stop up
 	Squeezed   bool               // strained by squeezing hard
@@ -337,11 +338,15 @@ func gels(d *Drink) (Caution, bool) {
 	return Caution{Code: "gels", Text: say.Of("gels")}, d.has(ingredient.TagGels)
 }
 
-// slime: oats, warmed, ground long or squeezed, give up their beta-glucan and starch.
+// slime: oats, warmed, ground long or squeezed, give up their beta-glucan and starch; rice its starch,
+// which takes warmth or squeezing, and no longer grinding than its own minute.
 func slime(d *Drink) (Caution, bool) {
-	return Caution{Code: "slime",
-		Text: say.Of("slime"),
-	}, d.has(ingredient.TagSlimes) && (d.BlendS > slimyBlendS || d.GroundC > slimyGroundC || d.Squeezed)
+	text := say.Of("slime-rice")
+	if slices.ContainsFunc(d.Parts, func(p Part) bool { return p.Ingredient.SlimesWhenGround() }) {
+		text = say.Of("slime")
+	}
+	return Caution{Code: "slime", Text: text},
+		d.has(ingredient.TagSlimes) && (d.BlendS > slimyBlendS || d.GroundC > slimyGroundC || d.Squeezed)
 }
 
 // separates: oil that nothing holds (no lecithin, no heat) floats within the hour.

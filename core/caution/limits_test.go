@@ -123,6 +123,8 @@ func TestWhatIsSaidOfTheMaking(t *testing.T) {
 		"oats, not long, not warm":    {with("oats", func(d *Drink) { d.BlendS, d.GroundC = 30, 20 }), "slime", false},
 		"oats, long":                  {with("oats", func(d *Drink) { d.BlendS = 30.5 }), "slime", true},
 		"oats, warm":                  {with("oats", func(d *Drink) { d.GroundC = 20.5 }), "slime", true},
+		"rice, warm":                  {with("white-rice", func(d *Drink) { d.GroundC = 20.5 }), "slime", true},
+		"rice, squeezed":              {with("white-rice", func(d *Drink) { d.Squeezed = true }), "slime", true},
 		"oats, squeezed":              {with("oats", func(d *Drink) { d.Squeezed = true }), "slime", true},
 		"almonds, squeezed":           {with("almond", func(d *Drink) { d.Squeezed, d.BlendS = true, 90 }), "slime", false},
 		"flax through cloth":          {with("flax", func(d *Drink) { d.Clogs = true }), "clogs", true},

@@ -262,6 +262,10 @@ func (i *Ingredient) Has(t Tag) bool {
 	return i.tags&t != 0
 }
 
+// SlimesWhenGround tells what turns slimy when it is ground for long: oats. Rice only does when it is
+// warm or squeezed, and is ground for a minute and more.
+func (i *Ingredient) SlimesWhenGround() bool { return i.Has(TagSlimes) && !i.Has(TagRice) }
+
 // Tags are all it carries.
 func (i *Ingredient) Tags() Tag { return i.tags }
 

@@ -137,9 +137,11 @@ func (c *compiler) amount(n int) Amount {
 
 // names is what the amounts are called in a sentence: lower case, without what follows a comma.
 func names(amounts []Amount) []string {
-	all := make([]string, len(amounts))
-	for n, a := range amounts {
-		all[n], _, _ = strings.Cut(strings.ToLower(a.Name), ",")
+	all := make([]string, 0, len(amounts))
+	for _, a := range amounts {
+		if name, _, _ := strings.Cut(strings.ToLower(a.Name), ","); !slices.Contains(all, name) {
+			all = append(all, name)
+		}
 	}
 	return all
 }
@@ -321,10 +323,10 @@ func (c *compiler) grind() {
 		step := Step{
 			Kind: Grind, HandsOn: true, Blender: true, TempC: math.Round(c.r.Made.WaterC), Load: load, Loads: loads, Amounts: c.loaded(load, loads),
 			Length: fixed(loadMin + seconds/60), Timer: minutesOf(seconds / 60),
-			Title: say.Of("grind", seconds), Right: say.Of("grind-right"), Caution: c.grindCaution(),
+			Title: say.Of("grind", blendFor(seconds)), Right: say.Of("grind-right"), Caution: c.grindCaution(),
 		}
 		if loads > 1 {
-			step.Title = say.Of("grind-load", load, loads, seconds)
+			step.Title = say.Of("grind-load", load, loads, blendFor(seconds))
 		}
 		if late := c.late(); len(late) > 0 {
 			step.Title = say.Of("joined-late", step.Title, late, c.r.Made.LateS)
@@ -332,6 +334,17 @@ func (c *compiler) grind() {
 		c.add(step)
 	}
 	c.ice()
+}
+
+// toldInMinutes are the seconds from which on a blend is told in minutes, where these are halves.
+const toldInMinutes = 120
+
+// blendFor is how long something is blended, as people say it: 90 seconds, two minutes.
+func blendFor(seconds float64) say.Text {
+	if seconds >= toldInMinutes && math.Mod(seconds, 30) == 0 {
+		return say.Of("for-minutes", seconds/60)
+	}
+	return say.Of("for-seconds", seconds)
 }
 
 // late is what joins the grind for its end: oats turn slimy when they are ground
@@ -357,7 +370,20 @@ func (c *compiler) stirTogether() {
 	if len(amounts) == 1 {
 		title = say.Of("measure-out", names(amounts))
 	}
-	c.add(Step{Kind: StirIn, Title: title, Amounts: amounts, Length: fixed(stirMin), HandsOn: true, Right: say.Of("stir-together-right")})
+	step := Step{Kind: StirIn, Title: title, Amounts: amounts, Length: fixed(stirMin), HandsOn: true}
+	if c.hasPowder(c.layout.Ground) {
+		step.Right = say.Of("stir-together-right")
+	}
+	c.add(step)
+}
+
+// hasPowder tells whether something is stirred in that may lump: all but what is poured, and what is
+// counted.
+func (c *compiler) hasPowder(places []int) bool {
+	return slices.ContainsFunc(places, func(n int) bool {
+		line := &c.r.Through[n]
+		return line.Ingredient.Role != ingredient.Liquid && !line.Ingredient.Has(ingredient.TagFluid) && !c.d.Lines[line.Index].Amount.IsCount()
+	})
 }
 
 // juice runs it through the juicer by handfuls, with the water.
@@ -419,14 +445,18 @@ func (c *compiler) groundML() float64 { return c.r.Jug.GroundML }
 func (c *compiler) strain() {
 	strainer := c.method.Strainer
 	early, rinse, again := c.of(c.layout.Early), c.of(c.layout.Rinse), c.of(c.layout.Again)
-	if c.r.Made.SolidsG == 0 || strainer == process.None {
+	if !c.isStrained() {
 		if with := slices.Concat(early, rinse, again); len(with) > 0 {
 			c.add(Step{Kind: StirIn, Title: say.Of("pour-in", names(with)), Amounts: with, Length: fixed(stirMin), HandsOn: true})
 		}
 		return
 	}
 	if !c.isJuicer() {
-		step := c.straining(say.Of("strain-by", strainer.Told()), early)
+		title := say.Of("strain-by", strainer.Told())
+		if c.pressesLightly() {
+			title = say.Of("strain-lightly", strainer.Tool())
+		}
+		step := c.straining(title, early)
 		if whole := c.wholeSpices(); c.method.Coarse && len(whole) > 0 {
 			step.Right = say.Together(say.Of("lift-out", whole), step.Right)
 		}
@@ -441,6 +471,11 @@ func (c *compiler) strain() {
 			Length: fixed(loadMin + seconds/60), Timer: minutesOf(seconds / 60)})
 		c.add(c.straining(say.Of("strain-again"), nil))
 	}
+}
+
+// isStrained tells whether something is strained off.
+func (c *compiler) isStrained() bool {
+	return c.r.Made.SolidsG > 0 && c.method.Strainer != process.None
 }
 
 // wholeSpices are those that steeped whole.
@@ -467,7 +502,20 @@ func (c *compiler) straining(title say.Text, early []Amount) Step {
 		title = say.Of("strained-with", title, names(early))
 	}
 	return Step{Kind: Strain, Title: title, Amounts: early, Length: fixed(math.Ceil(math.Max(2, minutes))), HandsOn: true,
-		Right: say.Of("strain-right"), Loads: strains, Caution: c.caution("clogs")}
+		Right: c.strained(), Loads: strains, Caution: c.caution("clogs")}
+}
+
+// pressesLightly tells whether what would be squeezed must not be, since it turns slimy.
+func (c *compiler) pressesLightly() bool {
+	return c.method.Strainer.Squeezes() && slices.ContainsFunc(c.layout.Ground, func(n int) bool { return c.r.Through[n].Ingredient.Has(ingredient.TagSlimes) })
+}
+
+// strained is how it looks when it is strained enough.
+func (c *compiler) strained() say.Text {
+	if c.pressesLightly() {
+		return say.Of("strain-lightly-right")
+	}
+	return say.Of("strain-right")
 }
 
 // whisk takes pulp off its seeds, which are lifted out.
@@ -625,7 +673,16 @@ func (c *compiler) bottleHot() {
 		Right:   say.Together(say.Of("bottle-hot-right"), c.keptForTheGlass()),
 		Caution: say.Of("hot-glass")})
 	c.add(Step{Kind: Cool, Title: say.Of("cool-bottles"), Length: hours(.5, 1, 2), TempC: cooledC, Right: say.Of("cool-bottles-right")})
-	c.add(Step{Kind: Wash, Title: say.Of("wash-up"), Length: fixed(washMin), HandsOn: true, Right: say.Of("wash-up-right")})
+	c.washUp()
+}
+
+// washUp is forgotten in most plans. A cloth is boiled, where there was one.
+func (c *compiler) washUp() {
+	step := Step{Kind: Wash, Title: say.Of("wash-up"), Length: fixed(washMin), HandsOn: true}
+	if c.isStrained() && c.method.Strainer.IsWashed() {
+		step.Right = say.Of("wash-up-right")
+	}
+	c.add(step)
 }
 
 // taste is the last adjusting, and the dividing.
@@ -695,10 +752,14 @@ func (c *compiler) splitting() Step {
 	return step
 }
 
-// bottle: filling, and the washing-up that otherwise gets forgotten in the plan.
+// bottle is filling, and the washing-up.
 func (c *compiler) bottle() {
-	c.add(Step{Kind: Bottle, Title: say.Of("bottle"), Length: fixed(bottleMin), HandsOn: true, Right: say.Together(say.Of("bottle-right"), c.keptForTheGlass())})
-	c.add(Step{Kind: Wash, Title: say.Of("wash-up"), Length: fixed(washMin), HandsOn: true, Right: say.Of("wash-up-right")})
+	right := say.Together(say.Of("bottle-right"), c.keptForTheGlass())
+	if whole := c.wholeSpices(); len(whole) > 0 && !c.layout.IsGround && !c.isStrained() {
+		right = say.Together(say.Of("lift-out", whole), right)
+	}
+	c.add(Step{Kind: Bottle, Title: say.Of("bottle"), Length: fixed(bottleMin), HandsOn: true, Right: right})
+	c.washUp()
 }
 
 // keptForTheGlass says what is not bottled with it.

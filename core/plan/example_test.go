@@ -30,7 +30,7 @@ func ExampleSteps() {
 	// soak([almonds])
 	// drain-and-rinse([almonds])
 	// pit([dates])
-	// grind(90)
+	// grind(for-seconds(90))
 	// strain-by(strainer-bag)
 	// taste
 	// bottle

@@ -476,7 +476,7 @@ func TestEachLoadHasItsOwnAmounts(t *testing.T) {
 	total := 0.
 	for n, g := range grinds {
 		assert.Equal(t, n+1, g.Load)
-		assert.Equal(t, fmt.Sprintf("grind-load(%d, 2, 90)", n+1), g.Title.String())
+		assert.Equal(t, fmt.Sprintf("grind-load(%d, 2, for-seconds(90))", n+1), g.Title.String())
 		for _, a := range g.Amounts {
 			total += a.MassG
 			keys[a.Key] = true

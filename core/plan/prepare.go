@@ -38,6 +38,9 @@ func (c *compiler) prepare() {
 		if line.Ingredient == nil || line.Treatment.Skinned && line.Ingredient.Role == ingredient.Base || !slices.ContainsFunc(preparing, func(w string) bool { return strings.Contains(note, w) }) {
 			continue
 		}
+		if line.Ingredient.Has(ingredient.TagFluid) && strings.Contains(note, "juiced") { // "juice of 2 limes" says it
+			continue
+		}
 		done = append(done, say.Of("prepared", names([]Amount{c.amount(n)}), line.Note))
 		massG += c.r.Lines[n].MassG
 	}

@@ -357,7 +357,7 @@ func TestTheCooksOwnWay(t *testing.T) {
 	k := Room{TempC: 20}
 	steps := Steps(&d, r, k, OnTheBench)
 	assert.Equal(t, []Kind{GetReady, Soak, Drain, Grind, Strain, Own, Bottle, Wash, Chill}, kinds(Lane{Steps: timeless(steps)}))
-	assert.Equal(t, "grind(45)", steps[3].Title.String())
+	assert.Equal(t, "grind(for-seconds(45))", steps[3].Title.String())
 	assert.Equal(t, say.Written("until it hums"), steps[3].Right)
 	assert.True(t, steps[1].Fridge, "soaked where the cook says")
 	assert.InDelta(t, 10, steps[1].Length.Ideal.Hours(), .01)
@@ -451,4 +451,52 @@ func TestStepsGoAtTheirOwnPace(t *testing.T) {
 		assert.Equal(t, math.Ceil(1.5*usual[n].Length.Min.Minutes()), s.Length.Min.Minutes())
 	}
 	assert.True(t, strained)
+}
+
+// What the steps say follows what is in the drink: nothing that turns slimy is squeezed, no cloth is
+// boiled where none was used, no powder is looked for where there is none, and what steeped whole is
+// taken out before it is bottled.
+func TestStepsSayWhatTheDrinkNeeds(t *testing.T) {
+	t.Parallel()
+	said := func(way func(*reckon.Drink), lines ...string) string {
+		d, r := drink(t, way, lines...)
+		var all []string
+		for _, s := range Steps(&d, r, Room{TempC: 20}, OnTheBench) {
+			all = append(all, s.Title.String()+" / "+s.Right.String())
+		}
+		return strings.Join(all, "\n")
+	}
+	through := func(s process.Strainer) func(*reckon.Drink) {
+		return func(d *reckon.Drink) { d.Method.Strainer = s }
+	}
+	blended := func(seconds float64) func(*reckon.Drink) {
+		return func(d *reckon.Drink) { d.Method.Seconds = seconds }
+	}
+	for _, tt := range []struct {
+		way        func(*reckon.Drink)
+		lines      string
+		says, isnt string
+	}{
+		{nil, "1 cup rolled oats;3 cups water", "strain-lightly(strainer-tool-bag) / strain-lightly-right", "strain-right"},
+		{nil, "1 cup white rice;60 g almonds;1 litre water", "strain-lightly(strainer-tool-bag)", "strain-by"},
+		{through(process.Gentle), "1 cup rolled oats;3 cups water", "strain-by(strainer-gentle) / strain-right", "lightly"},
+		{nil, "1 cup almonds;4 cups water", "strain-by(strainer-bag) / strain-right", "lightly"},
+		{nil, "1 cup almonds;4 cups water", "wash-up / wash-up-right", "for-minutes"},
+		{through(process.Sieve), "1 cup almonds;4 cups water", "wash-up / ", "wash-up-right"},
+		{through(process.None), "1 cup cashews;4 cups water", "wash-up / ", "wash-up-right"},
+		{nil, "500 ml coconut water;1 lime, zest only", "stir-together", "stir-together-right"},
+		{nil, "500 ml coconut water;1 tbsp turmeric", "stir-together-right", "lift-out"},
+		{nil, "500 ml coconut water;500 ml water;1 cinnamon stick;4 cardamom pods", "bottle / lift-out([cinnamon stick cardamom]) bottle-right", "wash-up-right"},
+		{nil, "1 cup almonds;4 cups water;1 cinnamon stick", "bottle / bottle-right", "lift-out"},
+		{nil, "2 limes, juiced;500 ml coconut water", "lime juice", "get-ready"},
+		{blended(119), "1 cup almonds;4 cups water", "grind(for-seconds(119))", "for-minutes"},
+		{blended(120), "1 cup almonds;4 cups water", "grind(for-minutes(2))", "for-seconds"},
+		{blended(150), "1 cup almonds;4 cups water", "grind(for-minutes(2.5))", "for-seconds"},
+		{blended(130), "1 cup almonds;4 cups water", "grind(for-seconds(130))", "for-minutes"},
+	} {
+		got := said(tt.way, strings.Split(tt.lines, ";")...)
+		assert.Contains(t, got, tt.says, tt.lines)
+		assert.NotContains(t, got, tt.isnt, tt.lines)
+	}
+	assert.Contains(t, said(nil, "100 ml water", "1 tbsp turmeric", "100 ml water"), "stir-together([water turmeric])", "once, however many lines it is")
 }

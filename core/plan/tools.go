@@ -43,7 +43,7 @@ func Tools(d *reckon.Drink, r *reckon.Reckoning, k Room) []say.Text {
 	}
 	if r.Made.SolidsG > 0 && c.method.Strainer != process.None {
 		if !c.isJuicer() {
-			out = append(out, say.Of("tool-strainer", c.method.Strainer.Told()))
+			out = append(out, say.Of("tool-strainer", c.method.Strainer.Tool()))
 		}
 		out = append(out, say.Of("tool-bowl", math.Ceil(c.groundML()/100)*100))
 	}

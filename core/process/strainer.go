@@ -59,6 +59,14 @@ func (s Strainer) String() string { return strainers[s].name }
 // Told is the strainer as a cook would say it.
 func (s Strainer) Told() say.Text { return say.Of("strainer-" + strainers[s].name) }
 
+// Tool is the strainer as a thing to have out.
+func (s Strainer) Tool() say.Text { return say.Of("strainer-tool-" + strainers[s].name) }
+
+// IsWashed tells whether it is a cloth or a bag, which has to be boiled and dried.
+func (s Strainer) IsWashed() bool {
+	return s == Bag || s == Cloth || s == Gentle || s == Passes || s == SieveCloth
+}
+
 // CapacityML is what one straining takes before it is emptied; 0 where there is
 // no limit.
 func (s Strainer) CapacityML() float64 { return strainers[s].capacityML }

@@ -20,7 +20,7 @@ const (
 )
 
 // A number of a span as methods write it: digits with a fraction behind them, a fraction, or a word.
-const spanNumeral = `\d+(?:[.,]\d+)?(?:\s*[½¼¾⅓⅔⅛]|\s+\d+/\d+|/\d+)?|[½¼¾⅓⅔⅛]|half an?|a quarter of an|an?|one|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|twenty-four|twenty|thirty|forty-five|forty|sixty`
+const spanNumeral = `\d+(?:[.,]\d+)?(?:\s*[½¼¾⅓⅔⅛]|\s+\d+/\d+|/\d+)?|[½¼¾⅓⅔⅛]|half an?|(?:a )?quarter(?: of)?(?: an)?|an?|one|two|three|four|five|six|seven|eight|nine|ten|twelve|fifteen|twenty-four|twenty|thirty|forty-five|forty|sixty`
 
 // span is a time or a range of it, and what is added to it: "8-12 hours", "90 secs", "an hour and a
 // half", "1 hour 30 minutes".
@@ -28,7 +28,7 @@ var span = regexp.MustCompile(`(?:^|[^\w.,/½¼¾⅓⅔⅛])(` + spanNumeral + `
 	`(seconds?|secs?|s|minutes?|mins?|hours?|hrs?|h|days?|weeks?)\b(?: and (a half)\b| (?:and )?(\d+) (minutes?|mins?|seconds?|secs?)\b)?`)
 
 var spanWords = map[string]float64{
-	"half a": .5, "half an": .5, "a quarter of an": .25, "a": 1, "an": 1, "one": 1, "two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "seven": 7, "eight": 8, "nine": 9,
+	"half a": .5, "half an": .5, "a": 1, "an": 1, "one": 1, "two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "seven": 7, "eight": 8, "nine": 9,
 	"ten": 10, "twelve": 12, "fifteen": 15, "twenty": 20, "twenty-four": 24, "thirty": 30, "forty": 40, "forty-five": 45, "sixty": 60,
 }
 
@@ -66,6 +66,9 @@ const mostApart = 60
 func spanNumber(text string) float64 {
 	if v, ok := spanWords[text]; ok {
 		return v
+	}
+	if strings.Contains(text, "quarter") {
+		return .25
 	}
 	v, _ := quantity.ReadNumber(text)
 	return v

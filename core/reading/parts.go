@@ -523,6 +523,9 @@ func (l *line) readOne(out *Reading, s *segment, m match, near []match) error {
 	}
 	line := s.write(m)
 	line.Amount = amount
+	if line.Stage == "" && m.of != nil && m.of.Has(ingredient.TagIce) && amount.IsOpen() {
+		line.Stage = ingredient.Serve // some ice is for the glass
+	}
 	if out.Instead != "" && !strings.Contains(line.Note, out.Instead) {
 		line.Note = strings.TrimPrefix(line.Note+", or "+out.Instead, ", ")
 	}

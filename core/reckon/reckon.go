@@ -407,11 +407,11 @@ func (b *Batch) parts() []caution.Part {
 	return parts
 }
 
-// slimyS is how long what turns slimy is in the blender, seconds.
+// slimyS is how long what that makes slimy is in the blender, seconds.
 func (b *Batch) slimyS() float64 {
 	longest := 0.
 	for _, w := range b.Lines {
-		if w.Line.Ingredient.Has(ingredient.TagSlimes) {
+		if w.Line.Ingredient.SlimesWhenGround() {
 			longest = math.Max(longest, b.Made.SecondsOf(w.Line.Ingredient))
 		}
 	}

@@ -3,8 +3,10 @@ package reckon
 import (
 	"errors"
 	"fmt"
+	"maps"
 	"math"
 	"slices"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -267,6 +269,11 @@ func TestCautions(t *testing.T) {
 	assert.True(t, codes(warm)["fridge-warm"])
 	assert.Contains(t, codes(drinkOf(t, "1 cup rice", "4 cups water, soaking water kept")), "kept-soak")
 	assert.Contains(t, codes(drinkOf(t, "1 cup pecans", "2 cups water", "1 tsp cinnamon")), "coumarin")
+	for lines, slimes := range map[string]bool{"1 cup rice;4 cups cold water": false, "1 cup oats;4 cups cold water": true, "1 cup oats;1 cup rice;6 cups cold water": false /* the oats join for the last half minute */} {
+		d := drinkOf(t, strings.Split(lines, ";")...)
+		d.Method.Strainer, d.Method.Seconds = process.Gentle, 60
+		assert.Equal(t, slimes, slices.Contains(slices.Collect(maps.Keys(codes(d))), "slime"), lines)
+	}
 }
 
 func TestDialsAndJug(t *testing.T) {

@@ -160,11 +160,26 @@ func amountText(a plan.Amount) string {
 	return weight(a.MassG) + " " + name
 }
 
+// fruitOf parts the name of what is in a fruit: the juice of a lime, the peel of an orange. of is
+// empty for any other.
+func fruitOf(name string) (part, of string) {
+	fruit, part := lastWord(name)
+	if part != "juice" && part != "peel" {
+		return "", ""
+	}
+	return part, strings.TrimSpace(fruit)
+}
+
 // named is a measure with what it measures, as people say it: one date, three dates, two cinnamon
-// sticks.
+// sticks, the juice of two limes.
 func named(text, name string) string {
 	number, unit := lastWord(text)
+	part, of := fruitOf(name)
 	switch {
+	case of != "" && unit == "piece":
+		return part + " of " + number + of
+	case of != "" && unit == "pieces":
+		return part + " of " + number + of + "s"
 	case unit == "piece":
 		return number + one(name)
 	case unit == "pieces":

@@ -80,5 +80,9 @@ func TestPiecesAreCountedInWords(t *testing.T) {
 	} {
 		assert.Equal(t, c.want, amountText(c.a))
 	}
+	for text, want := range map[string]string{"1 piece": "peel of 1 lime (5.0 g)", "½ piece": "peel of ½ lime (5.0 g)", "2 pieces": "peel of 2 limes (5.0 g)", "1 tsp": "1 tsp lime peel (5.0 g)", "2 strips": "2 strips lime peel (5.0 g)"} {
+		assert.Equal(t, want, amountText(plan.Amount{Name: "Lime peel", Text: say.Written(text), MassG: 5}))
+	}
+	assert.Equal(t, "juice of 2 limes (88 g)", amountText(plan.Amount{Name: "Lime juice", Text: say.Written("2 pieces"), MassG: 88}))
 	assert.Equal(t, "1 lemongrass (12 g)", amountText(plan.Amount{Name: "Lemongrass", Text: say.Written("1 piece"), MassG: 12}))
 }

@@ -175,7 +175,7 @@ func TestWhatIsTold(t *testing.T) {
 		"":                           {},
 		"until it hums":              say.Written("until it hums"),
 		"Soak the almonds and dates": say.Of("soak", []string{"almonds", "dates"}),
-		"Blend load 1 of 2 for 45 seconds, adding the oats for the last 30 only": say.Of("joined-late", say.Of("grind-load", 1, 2, 45), []string{"oats"}, 30.),
+		"Blend load 1 of 2 for 45 seconds, adding the oats for the last 30 only": say.Of("joined-late", say.Of("grind-load", 1, 2, say.Of("for-seconds", 45.)), []string{"oats"}, 30.),
 		"a fridge at 6.5 °C ages it 1.39 times as fast as 4 °C":                  say.Of("fridge-rate", 6.5, 1.3889),
 		"fat: 3.33 to 12.3 %":                          say.Of("fat-goes", 3.3333, 12.345),
 		"over 4 hours above 5 °C, from Mon 09:30":      say.Of("warm-too-long", 5, time.Date(2026, 11, 30, 9, 30, 0, 0, london)),

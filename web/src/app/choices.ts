@@ -9,7 +9,7 @@ export const systems = [
 ]
 
 export const strainers = [
-  { value: 'bag', label: copy.app.nutMilkBagSqueezedFirmly },
+  { value: 'bag', label: copy.app.nutMilkBagSqueezed },
   { value: 'cloth', label: copy.app.doubledClothSqueezed },
   { value: 'gentle', label: copy.app.clothSqueezedGently },
   { value: 'passes', label: copy.app.clothThreeGentlePasses },

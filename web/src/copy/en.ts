@@ -69,7 +69,7 @@ export const en = {
     metricCups: 'Metric cups',
     australianCups: 'Australian cups',
     imperialCups: 'Imperial cups',
-    nutMilkBagSqueezedFirmly: 'Nut-milk bag, squeezed firmly',
+    nutMilkBagSqueezed: 'Nut-milk bag, squeezed',
     doubledClothSqueezed: 'Doubled cloth, squeezed',
     clothSqueezedGently: 'Cloth, squeezed gently',
     clothThreeGentlePasses: 'Cloth, three gentle passes',

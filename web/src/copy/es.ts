@@ -71,7 +71,7 @@ export const es: typeof en = {
     metricCups: 'Tazas métricas',
     australianCups: 'Tazas australianas',
     imperialCups: 'Tazas imperiales',
-    nutMilkBagSqueezedFirmly: 'Bolsa para leche vegetal, bien exprimida',
+    nutMilkBagSqueezed: 'Bolsa para leche vegetal, exprimida',
     doubledClothSqueezed: 'Paño doble, exprimido',
     clothSqueezedGently: 'Paño, exprimido con suavidad',
     clothThreeGentlePasses: 'Paño, tres pasadas suaves',
