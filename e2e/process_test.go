@@ -30,7 +30,7 @@ func TestTheBenchTellsHowItIsMade(t *testing.T) {
 	p.click("button", "Add")
 	p.click("button", "Rest it under a cloth")
 	p.click("combobox", "When")
-	p.click("option", "before: Strain through the nut-milk bag, squeezed")
+	p.click("option", "before: Strain through the nut-milk bag, and squeeze it firmly")
 	p.until("the cook's own step to come before the straining", func() bool {
 		made := p.region("Method")
 		return strings.Index(made, "Rest it under a cloth") < strings.Index(made, "strain")

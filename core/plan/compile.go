@@ -12,6 +12,7 @@ import (
 	"plushladle/core/ingredient"
 	"plushladle/core/keep"
 	"plushladle/core/process"
+	"plushladle/core/quantity"
 	"plushladle/core/reckon"
 	"plushladle/core/say"
 	"plushladle/core/serve"
@@ -187,8 +188,25 @@ func (c *compiler) brew() {
 	if len(brewed) == 0 {
 		return
 	}
+	right := say.Of("brew-right")
+	if len(c.brewedInSome(brewed)) > 0 {
+		right = say.Together(say.Of("brew-in-some-right"), right)
+	}
 	c.add(Step{Kind: Brew, Title: c.brewTitle(brewed), Amounts: brewed, Length: fixed(brewMin), HandsOn: true, TempC: brewC, Timer: minutesOf(brewMin),
-		Right: say.Of("brew-right")})
+		Right: right})
+}
+
+// brewedInSome is the liquid of the drink that some is taken of for a brew which has none of its own.
+func (c *compiler) brewedInSome(brewed []Amount) []Amount {
+	if len(c.liquids(brewed)) > 0 {
+		return nil
+	}
+	for _, a := range c.of(c.layout.Ground) {
+		if c.d.Lines[a.At].Ingredient.Has(ingredient.TagWater) {
+			return []Amount{a}
+		}
+	}
+	return nil
 }
 
 // fromTheBowl are the bases as they come out of a soak.
@@ -413,8 +431,11 @@ func (c *compiler) infuse() {
 // ice goes into the jug to keep it cool, and melts: it is water like any other.
 func (c *compiler) ice() {
 	if ice := c.of(c.layout.Ice); len(ice) > 0 {
-		c.add(Step{Kind: Ice, Title: say.Of("ice"), Amounts: ice, Length: fixed(iceMin), HandsOn: true,
-			Right: say.Of("ice-right", c.r.Made.IcedC)})
+		right := say.Of("ice-right", c.r.Made.IcedC)
+		if c.r.Made.IcedC == 0 {
+			right = say.Of("ice-left-right")
+		}
+		c.add(Step{Kind: Ice, Title: say.Of("ice"), Amounts: ice, Length: fixed(iceMin), HandsOn: true, Right: right})
 	}
 }
 
@@ -424,7 +445,9 @@ func (c *compiler) isKeptLiquid(n int) bool {
 	return c.anySoaks() && slices.ContainsFunc(c.layout.Kept, func(at int) bool { return c.r.Through[at].Index == n })
 }
 
-func (c *compiler) grindCaution() say.Text { return c.caution("hot-blend", "slime") }
+func (c *compiler) grindCaution() say.Text {
+	return say.Together(c.caution("hot-blend"), c.caution("slime"))
+}
 
 // caution is the text of the first raised caution of these kinds.
 func (c *compiler) caution(codes ...string) say.Text {
@@ -452,12 +475,12 @@ func (c *compiler) strain() {
 		return
 	}
 	if !c.isJuicer() {
-		title := say.Of("strain-by", strainer.Told())
+		title := strainer.Step()
 		if c.pressesLightly() {
 			title = say.Of("strain-lightly", strainer.Tool())
 		}
 		step := c.straining(title, early)
-		if whole := c.wholeSpices(); c.method.Coarse && len(whole) > 0 {
+		if whole := c.wholeSpices(c.layout.Ground); c.method.Coarse && len(whole) > 0 {
 			step.Right = say.Together(say.Of("lift-out", whole), step.Right)
 		}
 		c.add(step)
@@ -478,12 +501,15 @@ func (c *compiler) isStrained() bool {
 	return c.r.Made.SolidsG > 0 && c.method.Strainer != process.None
 }
 
-// wholeSpices are those that steeped whole.
-func (c *compiler) wholeSpices() []string {
+// wholeSpices are those among some lines that steep whole: sticks, pods, and a vanilla bean, but not
+// the juice or the zest of a fruit.
+func (c *compiler) wholeSpices(places []int) []string {
 	var whole []Amount
-	for _, n := range c.layout.Ground {
+	for _, n := range places {
 		line := &c.r.Through[n]
-		if line.Ingredient.Role == ingredient.Spice && c.d.Lines[line.Index].Amount.IsCount() {
+		amount := c.d.Lines[line.Index].Amount
+		isFruit := line.Ingredient.Role == ingredient.Flavour && amount.IsCount() && amount.Terms()[0].Unit == quantity.Piece
+		if line.Whole && !isFruit {
 			whole = append(whole, c.amount(line.Index))
 		}
 	}
@@ -577,6 +603,9 @@ func (c *compiler) brewTitle(brewed []Amount) say.Text {
 	if liquids, lying := c.liquids(brewed), c.lying(brewed); len(liquids) > 0 && len(lying) > 0 {
 		return say.Of("brew-in", names(lying), names(liquids))
 	}
+	if water := c.brewedInSome(brewed); len(water) > 0 {
+		return say.Of("brew-in-some", names(brewed), names(water))
+	}
 	return say.Of("brew", names(brewed))
 }
 
@@ -653,13 +682,31 @@ func blendIn(title say.Text, amounts []Amount) Step {
 
 // cool brings what was heated down, fast.
 func (c *compiler) cool() {
-	if c.layout.Heat == process.Unheated {
+	fromC := c.hotC()
+	if fromC == 0 {
 		return
 	}
-	// Food Code 3-501.14: 57 to 21 °C within two hours.
-	c.add(Step{Kind: Cool, Title: say.Of("cool-in-ice"), Length: hours(.25, .5, 2), TempC: cooledC,
-		Right:   c.cooling(c.r.Made.HeatedC),
-		Caution: say.Of("cooling-limits")})
+	step := Step{Kind: Cool, Title: say.Of("cool-in-ice"), Length: hours(.25, .5, 2), TempC: cooledC, Right: c.cooling(fromC)}
+	if fromC >= keep.CookedC { // Food Code 3-501.14: 57 to 21 °C within two hours.
+		step.Caution = say.Of("cooling-limits")
+	}
+	c.add(step)
+}
+
+// coolsFromC is from where on a drink that was ground with hot liquid is cooled before it is
+// bottled, °C: ice water cracks a bottle that is hotter, and a closed one stays warm for hours
+// (common practice, no source).
+const coolsFromC = 40
+
+// hotC is how hot a drink is that has to be cooled before it is bottled; 0 for any other.
+func (c *compiler) hotC() float64 {
+	if c.layout.Heat != process.Unheated {
+		return c.r.Made.HeatedC
+	}
+	if c.r.Made.IcedC >= coolsFromC {
+		return c.r.Made.IcedC
+	}
+	return 0
 }
 
 // hotFills tells whether it is bottled hot, and hot enough for that.
@@ -755,7 +802,11 @@ func (c *compiler) splitting() Step {
 // bottle is filling, and the washing-up.
 func (c *compiler) bottle() {
 	right := say.Together(say.Of("bottle-right"), c.keptForTheGlass())
-	if whole := c.wholeSpices(); len(whole) > 0 && !c.layout.IsGround && !c.isStrained() {
+	steeped := c.layout.Joins
+	if !c.layout.IsGround && !c.isStrained() {
+		steeped = slices.Concat(c.layout.Ground, steeped)
+	}
+	if whole := c.wholeSpices(steeped); len(whole) > 0 {
 		right = say.Together(say.Of("lift-out", whole), right)
 	}
 	c.add(Step{Kind: Bottle, Title: say.Of("bottle"), Length: fixed(bottleMin), HandsOn: true, Right: right})
@@ -795,7 +846,7 @@ const (
 // chilling says where what was ground at room temperature would not be cold in
 // its four hours, and what helps. What was cooked was cooled before.
 func (c *compiler) chilling() say.Text {
-	if c.layout.Heat != process.Unheated {
+	if c.hotC() > 0 {
 		return say.Text{}
 	}
 	k := keep.Cooling{VolumeML: math.Min(bottleML, c.ml()), DepthCM: bottleDepthCM, FromC: c.r.Made.IcedC, Bath: keep.InAFridge}

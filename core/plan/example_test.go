@@ -31,7 +31,7 @@ func ExampleSteps() {
 	// drain-and-rinse([almonds])
 	// pit([dates])
 	// grind(for-seconds(90))
-	// strain-by(strainer-bag)
+	// strainer-step-bag
 	// taste
 	// bottle
 	// wash-up

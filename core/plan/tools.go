@@ -49,6 +49,8 @@ func Tools(d *reckon.Drink, r *reckon.Reckoning, k Room) []say.Text {
 	}
 	if c.layout.Heat != process.Unheated {
 		out = append(out, say.Of("tool-pan"), say.Of("tool-thermometer"))
+	} else if c.hotC() > 0 {
+		out = append(out, say.Of("tool-ice"), say.Of("tool-thermometer"))
 	} else if r.Raw != nil {
 		out = append(out, say.Of("tool-thermometer-raw", r.Raw.LimitC))
 	}

@@ -59,6 +59,9 @@ func (s Strainer) String() string { return strainers[s].name }
 // Told is the strainer as a cook would say it.
 func (s Strainer) Told() say.Text { return say.Of("strainer-" + strainers[s].name) }
 
+// Step is what is done with it.
+func (s Strainer) Step() say.Text { return say.Of("strainer-step-" + strainers[s].name) }
+
 // Tool is the strainer as a thing to have out.
 func (s Strainer) Tool() say.Text { return say.Of("strainer-tool-" + strainers[s].name) }
 

@@ -59,9 +59,20 @@ var kindWords = map[string]Kind{
 	"coffee": Brewed, "tea": Brewed, "chai": Brewed, "cooler": Cooler,
 }
 
-// KindInName is the kind that a name's last word for one says.
+// KindInName is the kind that a name's last word for one says, before what it is made with or for:
+// "horchata with evaporated milk".
 func KindInName(name string) Kind {
 	words := strings.FieldsFunc(strings.ToLower(name), func(r rune) bool { return r < 'a' || r > 'z' })
+	for n, w := range words {
+		if behind := w == "with" || w == "for" || w == "from" || w == "without"; behind && kindIn(words[:n]) != AsGuessed {
+			return kindIn(words[:n])
+		}
+	}
+	return kindIn(words)
+}
+
+// kindIn is the kind that the last of some words for one says.
+func kindIn(words []string) Kind {
 	for n := len(words) - 1; n >= 0; n-- {
 		if k, says := kindWords[words[n]]; says {
 			return k

@@ -86,6 +86,7 @@ func TestSizesAndKinds(t *testing.T) {
 	}
 	for name, kind := range map[string]recipe.Kind{
 		"Almond coffee creamer": recipe.Creamer, "Chocolate milk": recipe.Milk, "Rose sherbet concentrate": recipe.Concentrate, "Eggnog": recipe.Nog, "Tuesday": recipe.AsGuessed,
+		"Peanut horchata with evaporated milk": recipe.Horchata, "Creamer for milk tea": recipe.Creamer, "With milk": recipe.Milk, "Oats for chai": recipe.Brewed, "Cooler without cream": recipe.Cooler,
 	} {
 		assert.Equal(t, kind, recipe.KindInName(name), name)
 	}

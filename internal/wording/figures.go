@@ -49,7 +49,7 @@ var figures = map[string]string{
 	"goes-in-while-cooking":        "%[1]s is added while cooking",
 	"nothing-to-cook-in":           "%[1]s: the drink is not heated, so it is stirred in cold",
 	"ground-with":                  "%[1]s: blended for %[2]s s with water at %[3]s °C",
-	"soaked-and-kept":              "%[1]s: the soaking water stays in, so their sugars count as free sugars",
+	"soaked-and-kept":              "%[1]s: blended, so all the sugar counts as free sugars",
 	"boiled-after-straining":       "%[1]s: boiled after straining; %[2]s g boils away and %[3]s g is skimmed off",
 	"no-free-water":                "there is no unlocked water, so the volume changes too",
 	"too-little-water":             "there is too little water to make room for it",

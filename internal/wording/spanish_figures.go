@@ -48,7 +48,7 @@ var spanishFigures = map[string]string{
 	"goes-in-while-cooking":        "%[1]s se añade al cocer",
 	"nothing-to-cook-in":           "%[1]s: la bebida no se calienta, así que se añade en frío",
 	"ground-with":                  "%[1]s: batido %[2]s s con agua a %[3]s °C",
-	"soaked-and-kept":              "%[1]s: el agua del remojo se queda, así que sus azúcares cuentan como libres",
+	"soaked-and-kept":              "%[1]s: batido, así que todo su azúcar cuenta como libre",
 	"boiled-after-straining":       "%[1]s: hervido después de colar; se evaporan %[2]s g y se espuman %[3]s g",
 	"no-free-water":                "no hay agua sin fijar, así que el volumen también cambia",
 	"too-little-water":             "hay muy poca agua para hacerle sitio",

@@ -12,6 +12,7 @@ var tools = map[string]string{
 	"tool-strainer":          "%[1]s, clean and dry",
 	"tool-bowl":              "bowl of at least %.0[1]f mL to strain into, and one for the pulp",
 	"tool-pan":               "pan, spoon, and ice for an ice bath",
+	"tool-ice":               "ice, and a bowl for an ice bath",
 	"tool-thermometer":       "thermometer, for cooling",
 	"tool-thermometer-raw":   "thermometer (raw means up to %[1]g °C)",
 	"tool-hot-bottles":       "clean heatproof bottles for %.0[1]f mL, a cloth to hold them, and labels",
