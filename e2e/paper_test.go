@@ -46,7 +46,7 @@ func TestEveryViewPrintsWhatIsUsefulOnPaper(t *testing.T) {
 		{"/plan", "Shopping list", []string{"Plan", "When", "Soak", "Shopping list"}, 1},
 		{"/shelf", "Find a bottle", []string{"Shelf", "Fridge", "Use by", "Left", "walnut"}, 1},
 		{"/pantry", "Find an ingredient", []string{"Pantry", "In stock", "Price", "Drinkers"}, 1},
-		{"/cook", "Done", []string{"When", "Step", "ready"}, 1},
+		{"/cook", "Done", []string{"When", "Step", "ready", "Pearl barley, soaked (160 g)"}, 1},
 		{"/notes", "Worth knowing", []string{"Notes", "Worth knowing", "Batches", "v3"}, 2},
 		{"/plan/shopping", "Total", []string{"Shopping list"}, 1},
 		{"/notes/week", "What the week was worth", []string{"What the week was worth"}, 1},

@@ -24,7 +24,7 @@ export function CookPaper({ item }: { item: PlanItem }) {
 const amounts = (s: ItemStep) =>
   s.amounts
     .map((a) =>
-      [a.text, a.name, a.massG > 0 && `(${toGrams(a.soaked && a.wetG ? a.wetG : a.massG)})`].filter(Boolean).join(' '),
+      [a.text, a.name, a.massG > 0 && `(${toGrams(a.massG)})`].filter(Boolean).join(' '),
     )
     .join(', ')
 
