@@ -22,11 +22,7 @@ export function CookPaper({ item }: { item: PlanItem }) {
 }
 
 const amounts = (s: ItemStep) =>
-  s.amounts
-    .map((a) =>
-      [a.text, a.name, a.massG > 0 && `(${toGrams(a.massG)})`].filter(Boolean).join(' '),
-    )
-    .join(', ')
+  s.amounts.map((a) => [a.text, a.name, a.massG > 0 && `(${toGrams(a.massG)})`].filter(Boolean).join(' ')).join(', ')
 
 function Step({ step }: { step: ItemStep }) {
   return (
