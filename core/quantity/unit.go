@@ -252,6 +252,15 @@ var unitWords = map[string]Unit{
 	"katori": Bowl, "katoris": Bowl,
 }
 
+// IsVague tells whether a unit is as much as a hand or a wrist makes it, and nobody's is another's.
+func (u Unit) IsVague() bool {
+	switch u {
+	case Pinch, Dash, Splash, Handful, Drizzle, Glug:
+		return true
+	}
+	return false
+}
+
 // IsContainer tells whether one u is a shop's pack, whose content is written on it.
 func (u Unit) IsContainer() bool {
 	return u == Can || u == Carton || u == Jar || u == Bottle || u == Sachet

@@ -69,6 +69,9 @@ func (l *line) measureAt(at int) int {
 	if next := l.noAmount(i, n.next); next > 0 {
 		return next
 	}
+	if u, next, ok := l.unit(n.next); ok && n.article && l.isWord(i-1, "from", "in") && u.IsContainer() { // "from a carton"
+		return l.pass(i-1, next)
+	}
 	if n.open {
 		m.open = true
 		m.term.Low, m.term.High = 1, 1

@@ -741,7 +741,8 @@ func (l *line) compare(out *Reading, a, b quantity.Amount, of *ingredient.Ingred
 	if err != nil || otherErr != nil || one == 0 || other == 0 || ratio(one, other) <= differ {
 		return
 	}
-	if a.IsRange() || b.IsRange() {
+	isVague := func(t quantity.Term) bool { return t.Unit.IsVague() }
+	if a.IsRange() || b.IsRange() || slices.ContainsFunc(a.Terms(), isVague) || slices.ContainsFunc(b.Terms(), isVague) {
 		return
 	}
 	out.Doubt, out.About = AmountsDiffer, b.String()

@@ -230,6 +230,11 @@ func TestLinesOfEveryShape(t *testing.T) {
 
 		"2 cups Milk, whole, dairy": "2 cups dairy-milk (Milk, whole)",
 
+		"1 cup coconut milk (from a carton)": "1 cup carton-coconut (from a carton)",
+		"1 cup coconut milk from a can":      "1 cup coconut-milk-can (from a can)",
+		"a handful (30 g) almonds":           "30 g almond",
+		"1 pinch (2 g) salt":                 "2 g salt",
+
 		"1/65 cup water":                      "0.0153846 cup water",
 		"1/100 tsp stevia extract":            "0.01 tsp stevia-extract",
 		"1/2/3 cup water":                     "! amount \"1/2/3\": two-numbers []",
