@@ -167,6 +167,25 @@ func BenchmarkCookStream(b *testing.B) {
 
 // A cooked drink is told whether it comes down in time, what helps where it
 // does not, and rings before it is too late.
+// What is ground with boiling water is watched as it cools like what was boiled.
+func TestWhatWasGroundHotIsCooled(t *testing.T) {
+	t.Parallel()
+	c := newClient(t)
+	c.begun()
+	hot := almondMilk()
+	hot.Lines[1] = call[bench.ReadLine](c, "POST", "/api/lines", bench.TypedLine{Text: "4 cups boiling water"}).Lines[0]
+	call[bench.Drink](c, "PUT", "/api/drinks/1/draft", bench.Draft{Name: "Almond milk", Recipe: hot, Revision: 2})
+	plan := call[planning.Plan](c, "POST", "/api/plan/items", planning.NewItem{DrinkID: 1, ReadyBy: "2026-11-25T18:00"})
+	for !plan.Items[0].Front.Cools {
+		f := plan.Items[0].Front
+		c.now = plan.Items[0].Steps[f.Step].End
+		plan = call[planning.Plan](c, "POST", "/api/plan/items/1/done", planning.Done{Step: f.Step})
+	}
+	ice := call[cooking.CoolingFigure](c, "POST", "/api/plan/items/1/cooling", cooking.CoolingWay{Bath: "ice bath", Vessels: 1})
+	assert.True(t, ice.InTime)
+	assert.InDelta(t, 98, ice.FromC, 1)
+}
+
 func TestCoolingIsWatched(t *testing.T) {
 	t.Parallel()
 	c := newClient(t)
