@@ -92,7 +92,7 @@ func TestWhatALineOfAPageIs(t *testing.T) {
 	}
 	for text, want := range map[string]string{
 		"For the spice mix:": "heading", "FOR THE SPICES": "heading", "for the milk of all of us": "heading", "Serving size: 250 ml": "yield", "one two three four five six seven:": "heading", "one two three four five six seven eight:": "ingredient",
-		"Blend until smooth.": "step", "Strain well": "step", "Blend the almonds with the water": "step", "it keeps for three days in a cold fridge and no longer": "note", "it keeps for days.": "note",
+		"Blend until smooth.": "step", "Strain well": "step", "Chill the milk well": "ingredient", "Chill the almond milk well": "step", "Blend the almonds with the water": "step", "it keeps for three days in a cold fridge and no longer": "note", "it keeps for days.": "note",
 		"A creamy, dreamy drink. My family loves it!": "note", "a splash of joy for all!": "note", "a splash of joy!": "ingredient", "2 cups of joy for all of us!": "ingredient",
 		"CHOCOLATE VERSION: add 2 T cocoa + 1 T maple": "note", "Variation: 1 tsp rosewater": "note", "★★★★★ 4.9 from 212 reviews": "note", "Author: the kitchen": "note", "US Customary – Metric": "note", "Course: drinks": "note",
 		"Sirve muy fría, con hielo.": "step", "Remoja el arroz 8 horas.": "step",

@@ -67,7 +67,7 @@ func (l *line) unlabel() {
 			continue
 		}
 		isLabel := n > 0 && n+1 < len(l.tokens) && (l.isWord(0, "optional", "for", "base", "to", "topping", "garnish") || !l.namesSomething(0, n))
-		if isLabel {
+		if isLabel && !l.isWord(1, "cover") { // "to cover: water" is how much
 			l.tokens = l.tokens[n+1:]
 		}
 		return
@@ -449,7 +449,7 @@ func (s *segment) nameAndNote(m match) (name, note string) {
 	lastNote := -2
 	for n := s.from; n < s.to; n++ {
 		t := &l.tokens[n]
-		if isMeasure(n) || t.as == AsAmount || t.as == AsInstead {
+		if isMeasure(n) || t.as == AsAmount || t.as == AsInstead || t.kind == number && t.as == AsNeutral {
 			continue
 		}
 		where := rest

@@ -102,7 +102,10 @@ func (l *line) mayBeOne(next int) bool { return next <= 2 && next < len(l.tokens
 // price. It returns 0 where it is none of these.
 func (l *line) noAmount(at, next int) int {
 	if l.isMark(at-1, '$') || l.isMark(at-1, '€') || l.isMark(at-1, '£') {
-		return l.pass(at-1, next)
+		for n := at - 1; n < next; n++ {
+			l.tokens[n].as = AsNeutral
+		}
+		return next
 	}
 	behind := next
 	for l.isMark(behind, '-') || l.isMark(behind, '—') || l.isWord(behind, "to") || l.isWord(behind, "or") {

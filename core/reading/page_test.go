@@ -143,5 +143,6 @@ func TestAListOfNamesHasNoTitle(t *testing.T) {
 	} {
 		page := reading.Standard().ReadPage(text)
 		assert.Equal(t, title, page.Title, text)
+		assert.Equal(t, title == "", page.Items[0].Kind == reading.Ingredient, text)
 	}
 }
