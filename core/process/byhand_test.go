@@ -216,7 +216,7 @@ func TestWhatThePanLoses(t *testing.T) {
 // The numbers that methods have in words, and how long they are in each unit.
 func TestTimesInWords(t *testing.T) {
 	t.Parallel()
-	for word, n := range map[string]float64{"a": 1, "an": 1, "one": 1, "two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "eight": 8, "ten": 10, "twelve": 12, "twenty-four": 24, "1.5": 1.5, "2,5": 2.5} {
+	for word, n := range map[string]float64{"a": 1, "an": 1, "one": 1, "two": 2, "three": 3, "four": 4, "five": 5, "six": 6, "eight": 8, "seven": 7, "nine": 9, "ten": 10, "twelve": 12, "fifteen": 15, "twenty": 20, "twenty-four": 24, "thirty": 30, "forty": 40, "forty-five": 45, "sixty": 60, "1.5": 1.5, "2,5": 2.5} {
 		low, high, ok := SpanIn("for "+word+" minutes", Minute)
 		assert.True(t, ok, word)
 		assert.Equal(t, [2]float64{n, n}, [2]float64{low, high}, word)
