@@ -1,6 +1,7 @@
 package ingredient
 
 import (
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -171,6 +172,22 @@ func TestSlipsOfTheFinger(t *testing.T) {
 
 // A search finds the name itself first, then what begins with it, then a word of it, then a part of
 // one; of the same kind a name before an alias.
+// What a whole word may mean: what it is half of or more, or a long one misspelt; in the catalogue's
+// order and no more than asked for.
+func TestWhatAWordIsLike(t *testing.T) {
+	t.Parallel()
+	for word, want := range map[string]string{
+		"cinn": "cinnamon", "cin": "", "moon": "", "carda": "cardamom", "carda moms": "cardamom", "pistashio": "pistachio", "pisto": "", "pista": "pistachio", "": "",
+	} {
+		var got []string
+		for _, i := range Standard().Like(word, 1) {
+			got = append(got, i.ID)
+		}
+		assert.Equal(t, want, strings.Join(got, " "), word)
+	}
+	assert.Len(t, Standard().Like("coconut", 3), 3)
+}
+
 func TestHowASearchRanks(t *testing.T) {
 	t.Parallel()
 	i := &Ingredient{folded: [][]rune{[]rune("oat milk"), []rune("oats drink"), []rune("avena")}}

@@ -50,24 +50,38 @@ func (c *Catalogue) Suggest(typed string, limit int) []*Ingredient {
 	return found
 }
 
-const (
-	insideWord = 6 // the rank of a name that has what is typed within a word
-	minLike    = 6 // letters, below which what is spelled nearly so is something else
-)
+// minLike is how many letters a word has, below which what is spelled nearly so is something else.
+const minLike = 6
 
-// Like returns up to limit ingredients that a word on its own may mean, best first: those with a
-// name that has a word beginning so, and for a long word those it is a misspelling of.
+// Like returns up to limit ingredients that a word on its own may mean, in the catalogue's order:
+// those with a name that has a word of which it is the first half or more, and for a long word those
+// it is a misspelling of.
 func (c *Catalogue) Like(word string, limit int) []*Ingredient {
 	key := fold(word)
-	hits := slices.DeleteFunc(c.hits(key, (*Ingredient).rank), func(h hit) bool { return h.rank >= insideWord })
-	if len(hits) == 0 && len(key) >= minLike {
-		hits = c.hits(key, (*Ingredient).misspelt)
+	var found []*Ingredient
+	for _, i := range c.rows {
+		if len(found) < limit && !i.Retired && i.hasWordLike(key) {
+			found = append(found, i)
+		}
 	}
-	found := make([]*Ingredient, 0, limit)
-	for _, h := range hits[:min(limit, len(hits))] {
-		found = append(found, h.i)
+	if len(found) > 0 || len(key) < minLike {
+		return found
+	}
+	for _, h := range c.hits(key, (*Ingredient).misspelt) {
+		if len(found) < limit {
+			found = append(found, h.i)
+		}
 	}
 	return found
+}
+
+// hasWordLike tells whether a word is the first half or more of one of the ingredient's.
+func (i *Ingredient) hasWordLike(key string) bool {
+	return slices.ContainsFunc(i.folded, func(name []rune) bool {
+		return slices.ContainsFunc(strings.Fields(string(name)), func(w string) bool {
+			return strings.HasPrefix(w, key) && len(w) <= 2*len(key)
+		})
+	})
 }
 
 type hit struct { // an ingredient that was found, and how well

@@ -169,7 +169,7 @@ func (l *line) share(at int) (float64, int, bool) {
 	times, next := 1., at
 	if l.isWord(at, "a", "an") {
 		next++
-	} else if v, ok := cardinals[l.wordAt(at)]; ok && v <= 7 {
+	} else if v, ok := cardinals[l.wordAt(at)]; ok {
 		times = v
 		next++
 	}
