@@ -70,6 +70,7 @@ func TestWhatAPageMakes(t *testing.T) {
 		"Serves 4": {4, 0}, "serves 4-6": {5, 0}, "Makes 1 litre": {0, 1000}, "Makes about 500 ml": {0, 500}, "for 6 people": {6, 0}, "6 servings": {6, 0}, "4 to 6 drinks": {4, 0},
 		"Yield: 2 cups": {0, 473.2}, "Yields approx. 750 ml": {0, 750}, "Makes a litre": {0, 1000}, "Makes two glasses": {0, 480}, "Serving size: 250 ml": {0, 0}, "Makes it creamy": {0, 0}, "Serves": {0, 0},
 		"Prep time: 5 min | Yield: about 2 cups (16 servings of 2 Tbsp)": {16, 473.2}, "Soak: 24 hrs. Serves 4-6.": {5, 0}, "Makes 4 servings of 200 ml": {4, 800}, "Serves 2, 250 ml each": {2, 500},
+		"Serves 4\nPrep time: 5 min | Makes 1 litre": {4, 1000}, "Makes 500 ml\nSoak: 8 h. Serves 2.": {2, 500},
 		"Makes 350ml, enough for 10 mugs": {10, 350}, "Makes 1 litre (4 cups)": {0, 1000},
 	} {
 		page := reading.Standard().ReadPage("# A\nIngredients\n1 cup almonds\n" + text)
@@ -92,7 +93,7 @@ func TestWhatALineOfAPageIs(t *testing.T) {
 	}
 	for text, want := range map[string]string{
 		"For the spice mix:": "heading", "FOR THE SPICES": "heading", "for the milk of all of us": "heading", "Serving size: 250 ml": "yield", "one two three four five six seven:": "heading", "one two three four five six seven eight:": "ingredient",
-		"Blend until smooth.": "step", "Strain well": "step", "Chill the milk well": "ingredient", "Chill the almond milk well": "step", "Blend the almonds with the water": "step", "it keeps for three days in a cold fridge and no longer": "note", "it keeps for days.": "note",
+		"Blend until smooth.": "step", "Strain well": "step", "Chill the milk well": "ingredient", "Chill the almond milk well": "step", "Blend the almonds with the water": "step", "it keeps for three days in a cold fridge and no longer": "note", "it keeps for days.": "note", "it keeps for three days in a cold fridge": "ingredient",
 		"A creamy, dreamy drink. My family loves it!": "note", "a splash of joy for all!": "note", "a splash of joy!": "ingredient", "2 cups of joy for all of us!": "ingredient",
 		"CHOCOLATE VERSION: add 2 T cocoa + 1 T maple": "note", "Variation: 1 tsp rosewater": "note", "★★★★★ 4.9 from 212 reviews": "note", "Author: the kitchen": "note", "US Customary – Metric": "note", "Course: drinks": "note",
 		"Sirve muy fría, con hielo.": "step", "Remoja el arroz 8 horas.": "step",

@@ -249,9 +249,6 @@ var parts = regexp.MustCompile(`\s*[|·•]\s*|\.\s+`)
 
 // readYieldWithin reads a yield that stands beside something else in its line.
 func (p *page) readYieldWithin(lower string) {
-	if p.YieldML > 0 || p.Servings > 0 {
-		return
-	}
 	for _, part := range parts.Split(lower, -1)[1:] {
 		p.readYield(part)
 	}
