@@ -339,20 +339,22 @@ func TestListingOfReadings(t *testing.T) {
 	t.Parallel()
 	var l listing
 	reader := reading.Standard()
-	text, err := os.ReadFile("reading/testdata/lines.txt")
-	require.NoError(t, err)
-	l.head("lines")
-	for line := range strings.Lines(withoutMeanings(string(text))) {
-		if line = strings.TrimSpace(line); line == "" || line[0] == '#' {
-			continue
-		}
-		if r, err := reader.Read(line); err != nil {
-			l.put(line, err.Error())
-		} else {
-			l.put(line, r)
+	for _, name := range []string{"lines", "shapes"} {
+		text, err := os.ReadFile("reading/testdata/" + name + ".txt")
+		require.NoError(t, err)
+		l.head("%s", name)
+		for line := range strings.Lines(withoutMeanings(string(text))) {
+			if line = strings.TrimSpace(line); line == "" || line[0] == '#' {
+				continue
+			}
+			if r, err := reader.Read(line); err != nil {
+				l.put(line, err.Error())
+			} else {
+				l.put(line, r)
+			}
 		}
 	}
-	text, err = os.ReadFile("reading/testdata/reference.json")
+	text, err := os.ReadFile("reading/testdata/reference.json")
 	require.NoError(t, err)
 	var reference []struct{ Line string }
 	require.NoError(t, json.Unmarshal(text, &reference))
@@ -361,16 +363,17 @@ func TestListingOfReadings(t *testing.T) {
 		if r, err := reader.Read(one.Line); err != nil {
 			l.put(one.Line, err.Error())
 		} else {
-			l.put(one.Line, r.Lines)
-			l.put("asked "+string(r.Doubt)+r.About, r.Choices)
+			l.put(one.Line, r)
 		}
 	}
-	text, err = os.ReadFile("reading/testdata/recipes.txt")
-	require.NoError(t, err)
-	for n, page := range strings.Split(withoutMeanings(string(text)), "=== ")[1:] {
-		l.head("page %d", n)
-		_, page, _ = strings.Cut(page, "\n")
-		l.put("page", reader.ReadPage(page))
+	for _, name := range []string{"recipes", "pages"} {
+		text, err = os.ReadFile("reading/testdata/" + name + ".txt")
+		require.NoError(t, err)
+		for n, page := range strings.Split(withoutMeanings(string(text)), "=== ")[1:] {
+			l.head("%s %d", name, n)
+			_, page, _ = strings.Cut(page, "\n")
+			l.put("page", reader.ReadPage(page))
+		}
 	}
 	isListed(t, "readings", &l)
 }

@@ -255,7 +255,7 @@ var unitWords = map[string]Unit{
 // IsVague tells whether a unit is as much as a hand or a wrist makes it, and nobody's is another's.
 func (u Unit) IsVague() bool {
 	switch u {
-	case Pinch, Dash, Splash, Handful, Drizzle, Glug:
+	case Pinch, Dash, Splash, Handful, Drizzle, Glug, Thumb:
 		return true
 	}
 	return false

@@ -469,7 +469,7 @@ func (s *segment) nameAndNote(m match) (name, note string) {
 		prepares := where == head && m.of != nil && (t.as == AsPrepared || l.isWord(n, "lightly", "roughly", "finely", "coarsely", "freshly") && n+1 < s.to && l.tokens[n+1].kind == word && prepared[l.tokens[n+1].word])
 		if where != head || prepares {
 			if lastNote >= 0 && (l.tokens[lastNote].clause != t.clause || l.tokens[lastNote].depth != t.depth) {
-				notes.WriteString(",")
+				notes.WriteString(", ")
 			}
 			write(&notes, l, n)
 			lastNote = n
@@ -480,7 +480,7 @@ func (s *segment) nameAndNote(m match) (name, note string) {
 
 // write adds a token as it was written.
 func write(b *strings.Builder, l *line, n int) {
-	if b.Len() > 0 && l.tokens[n].gap {
+	if b.Len() > 0 && l.tokens[n].gap && !strings.HasSuffix(b.String(), " ") {
 		b.WriteByte(' ')
 	}
 	b.WriteString(l.raw(n))

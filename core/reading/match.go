@@ -242,9 +242,10 @@ func (l *line) isNegated(at int) bool {
 
 // negatedPart is what a word is that says what is not in it. What is free of dairy is no
 // milk of a cow, what is free of nuts no almond milk, and what is free of sugar may be another
-// syrup; gluten-free oats are oats.
+// syrup, unless it is sold unsweetened; gluten-free oats are oats.
 func negatedPart(of *ingredient.Ingredient, w string) As {
-	if freeOf[w] && !of.Has(ingredient.TagDairy) && !holds(of, w) {
+	isWithout := freeOf[w] || w == "sugar" && of.Fits("unsweetened")
+	if isWithout && !of.Has(ingredient.TagDairy) && !holds(of, w) {
 		return AsNeutral
 	}
 	return AsUnread

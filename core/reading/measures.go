@@ -242,6 +242,7 @@ func (l *line) packBefore(m *measure, at int) int {
 		return at
 	}
 	if open {
+		n, u, next = l.saidAgain(n, u, next)
 		next = l.skip(next, "each")
 		if !l.isMark(next, ')') {
 			return at
@@ -261,6 +262,26 @@ func (l *line) packBefore(m *measure, at int) int {
 	}
 	m.term.Pack, m.hasUnit = quantity.Pack{Value: n.value, Unit: u}, true
 	return next
+}
+
+// saidAgain is what a pack holds where it is said in two units: "(13.5 oz / 400 ml)". Of the two the
+// metric one says whether it is weighed or poured.
+func (l *line) saidAgain(n counted, u quantity.Unit, at int) (counted, quantity.Unit, int) {
+	if !l.isMark(at, '/') && !l.isMark(at, ',') && !l.isMark(at, '=') && !l.isWord(at, "or") {
+		return n, u, at
+	}
+	other, ok := l.number(at + 1)
+	if !ok || other.article {
+		return n, u, at
+	}
+	v, next, ok := l.unit(other.next)
+	if !ok || v.Dimension() == quantity.Count {
+		return n, u, at
+	}
+	if v == quantity.Gram || v == quantity.Millilitre || v == quantity.Litre || v == quantity.Kilogram {
+		return other, v, next
+	}
+	return n, u, next
 }
 
 // filled reads how a measure is filled: "generous", "level".

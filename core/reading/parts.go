@@ -90,7 +90,11 @@ func (l *line) hasAmount(from, to int) bool {
 func (l *line) readParts(out *Reading) error {
 	pieces := l.pieces()
 	if len(pieces) > 1 {
-		if groups := l.full(pieces); len(groups) > 1 {
+		groups := l.full(pieces)
+		if len(groups) <= 1 && l.isBracketed(pieces) {
+			groups = pieces
+		}
+		if len(groups) > 1 {
 			return l.readGroups(out, groups)
 		}
 		if l.saysEach() {
@@ -99,7 +103,7 @@ func (l *line) readParts(out *Reading) error {
 			case len(names) > 1 && l.saysMoreThan(names, pieces):
 				return l.ask(out, nil)
 			case len(names) > 1:
-				return l.readShared(out, names, false)
+				return l.readEach(out, names, pieces)
 			}
 		}
 	}
@@ -143,6 +147,20 @@ func (l *line) full(pieces []piece) []piece {
 	return groups
 }
 
+// isBracketed tells whether every piece names an ingredient with its amount in a bracket behind it:
+// "water (1 cup), almonds (2 cups)".
+func (l *line) isBracketed(pieces []piece) bool {
+	for _, m := range l.measures {
+		if l.tokens[m.from].depth == 0 {
+			return false
+		}
+	}
+	return !slices.ContainsFunc(pieces, func(p piece) bool {
+		has := slices.ContainsFunc(l.measures, func(m measure) bool { return m.from >= p.from && m.to <= p.to })
+		return !has || !l.namesOne(p)
+	})
+}
+
 // namesOne tells whether every word of a piece can be accounted for by itself.
 func (l *line) namesOne(p piece) bool {
 	m, _ := l.segmentOf(p.from, p.to).findMatch()
@@ -162,6 +180,17 @@ func (l *line) readGroups(out *Reading, groups []piece) error {
 		if err := l.readOne(out, s, m, near); err != nil {
 			return err
 		}
+	}
+	return nil
+}
+
+// readEach reads ingredients that have one amount each. What stands behind an "or" is noted.
+func (l *line) readEach(out *Reading, names, pieces []piece) error {
+	if err := l.readShared(out, names, pieces[len(pieces)-1], false); err != nil {
+		return err
+	}
+	if n := slices.IndexFunc(pieces, func(p piece) bool { return p.by == "or" }); n > 0 {
+		l.instead(out, pieces[n].from)
 	}
 	return nil
 }
@@ -229,12 +258,12 @@ func (l *line) saysMoreThan(names, pieces []piece) bool {
 }
 
 // readShared reads ingredients that share one amount: each has it.
-func (l *line) readShared(out *Reading, names []piece, doubtful bool) error {
+func (l *line) readShared(out *Reading, names []piece, last piece, doubtful bool) error {
 	shared := l.segmentOf(0, len(l.tokens))
 	for _, p := range names {
 		s := l.segmentOf(p.from, p.to)
 		s.unit, s.hasUnit, s.counted = shared.unit, shared.hasUnit, shared.counted
-		m, near := s.meant(names[len(names)-1])
+		m, near := s.meant(last)
 		line := s.write(m)
 		amount, err := l.firstAmount()
 		if err != nil {
@@ -279,11 +308,11 @@ func (l *line) readJoined(out *Reading, pieces []piece) (bool, error) {
 	if len(names) < 2 || !joined {
 		return false, nil
 	}
-	doubtful := l.fillsCups(names)
+	doubtful := l.fillsCups(names, pieces[len(pieces)-1])
 	if doubtful && names[1].by == "/" { // "maple syrup/honey": one or the other; of spices, both
 		return l.readEither(out, pieces)
 	}
-	return true, l.readShared(out, names, doubtful && len(l.measures) > 0)
+	return true, l.readShared(out, names, pieces[len(pieces)-1], doubtful && len(l.measures) > 0)
 }
 
 // readList reads three or more with one amount: "almond, oat or soy milk" as the first of them,
@@ -300,14 +329,14 @@ func (l *line) readList(out *Reading, pieces []piece) (bool, error) {
 	if _, shares := l.withNounOf(list[0], last); shares { // which of them, and how much of each
 		return true, l.ask(out, l.eachOf(list))
 	}
-	return true, l.readShared(out, list, l.fillsCups(list) && len(l.measures) > 0)
+	return true, l.readShared(out, list, last, l.fillsCups(list, last) && len(l.measures) > 0)
 }
 
 // fillsCups tells whether one of several is what there is much of in a drink: of bases, liquids and
 // sweeteners "1 cup" may be of each or of all together, of spices it is of each.
-func (l *line) fillsCups(pieces []piece) bool {
+func (l *line) fillsCups(pieces []piece, last piece) bool {
 	return slices.ContainsFunc(pieces, func(p piece) bool {
-		m, _ := l.segmentOf(p.from, p.to).meant(pieces[len(pieces)-1])
+		m, _ := l.segmentOf(p.from, p.to).meant(last)
 		return m.of.Role == ingredient.Base || m.of.Role == ingredient.Sweetener || m.of.Role == ingredient.Liquid
 	})
 }
@@ -585,6 +614,11 @@ func (l *line) choose(out *Reading, s *segment, of *ingredient.Ingredient) (quan
 		}
 		if found && m.to < s.to && l.tokens[m.to].tail { // "+ 250 ml for rinsing"
 			l.mark(n, n+1, AsPurpose)
+			n++
+			continue
+		}
+		if found && l.tokens[m.from].depth > 0 && l.isWord(m.from-1, "or") { // "(or 1/4 tsp fine)"
+			l.mark(n, n+1, AsInstead)
 			n++
 			continue
 		}

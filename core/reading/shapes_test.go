@@ -320,6 +320,17 @@ func TestLinesOfEveryShape(t *testing.T) {
 		"1 cup almonds, 150 g":                      "150 g almond",
 		"1 cup moon dust (150 g)":                   "150 g - ? unread",
 
+		"water (1 cup), almonds (2 cups)":          "1 cup water + 2 cups almond",
+		"cinnamon (1 tsp) and nutmeg (1/2 tsp)":    "1 tsp cinnamon + ½ tsp nutmeg",
+		"almonds (1 cup), soaked (8 hours)":        "1 cup almond (soaked, 8 hours)",
+		"1 (13.5 oz / 400 ml) can coconut milk":    "1 (400 mL) can coconut-milk-can",
+		"2 (400 ml or 14 oz) cans coconut milk":    "2 (400 mL) cans coconut-milk-can",
+		"1/2 tsp salt (or 1/4 tsp fine)":           "½ tsp salt (or fine)",
+		"2 thumbs ginger (20 g)":                   "20 g ginger-fresh",
+		"1 cup sugar-free oat milk":                "1 cup carton-oat",
+		"2 tbsp sugar-free maple syrup":            "2 tbsp - ? unread ~maple-syrup ~white-sugar",
+		"1 tsp each cinnamon & ginger or allspice": "1 tsp cinnamon + 1 tsp ginger-ground (or allspice) or allspice",
+
 		"1/65 cup water":                      "0.0153846 cup water",
 		"1/100 tsp stevia extract":            "0.01 tsp stevia-extract",
 		"1/2/3 cup water":                     "! amount \"1/2/3\": two-numbers []",
