@@ -612,13 +612,8 @@ func (l *line) choose(out *Reading, s *segment, of *ingredient.Ingredient) (quan
 			n++
 			continue
 		}
-		if found && m.to < s.to && l.tokens[m.to].tail { // "+ 250 ml for rinsing"
-			l.mark(n, n+1, AsPurpose)
-			n++
-			continue
-		}
-		if found && l.tokens[m.from].depth > 0 && l.isWord(m.from-1, "or") { // "(or 1/4 tsp fine)"
-			l.mark(n, n+1, AsInstead)
+		if as := s.beyond(m); found && as != AsUnread {
+			l.mark(n, n+1, as)
 			n++
 			continue
 		}
@@ -660,6 +655,19 @@ func (l *line) choose(out *Reading, s *segment, of *ingredient.Ingredient) (quan
 		l.compare(out, best, o, of)
 	}
 	return best, nil
+}
+
+// beyond is what a measure behind another is where it says no more of that one: "+ 250 ml for
+// rinsing", "(or 1/4 tsp fine)".
+func (s *segment) beyond(m *measure) As {
+	l := s.line
+	switch {
+	case m.to < s.to && l.tokens[m.to].tail:
+		return AsPurpose
+	case l.tokens[m.from].depth > 0 && l.isWord(m.from-1, "or"):
+		return AsInstead
+	}
+	return AsUnread
 }
 
 // rank of the ways to say an amount.
