@@ -327,7 +327,7 @@ func (p *page) dial(name string) string {
 func (p *page) work(item, sees string) {
 	p.t.Helper()
 	p.sees("Contains ")
-	p.click("button", "Tools")
+	p.opens("Tools", "menuitem", item)
 	p.click("menuitem", item)
 	p.sees(sees)
 }

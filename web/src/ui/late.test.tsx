@@ -115,3 +115,21 @@ test.each(['pointercancel', 'blur', 'keyup'])('a press that ends in a %s holds n
   await until(() => window.dispatchEvent(new Event(ends)))
   await screen.findByText('closed')
 })
+
+test('what is there when a press begins is there until it ends', async () => {
+  const { Menu, asked } = loading()
+  render(<Menu />)
+  await until(settle)
+  const here = globalThis as { IS_REACT_ACT_ENVIRONMENT?: boolean }
+  here.IS_REACT_ACT_ENVIRONMENT = false // React draws when it comes to it, as in a page
+  asked[0]?.come()
+  for (let n = 0; n < 5; n++) await Promise.resolve() // it has come, and is perhaps not drawn yet
+  const pressed = screen.getByRole('button')
+  window.dispatchEvent(new Event('pointerdown'))
+  await new Promise((done) => setTimeout(done, 100))
+  expect(screen.getByRole('button')).toBe(pressed)
+  window.dispatchEvent(new Event('pointerup'))
+  await new Promise((done) => setTimeout(done, 50))
+  screen.getByText('closed')
+  here.IS_REACT_ACT_ENVIRONMENT = true
+})

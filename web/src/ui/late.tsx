@@ -1,4 +1,5 @@
-import { type ReactNode, type RefObject, startTransition, useEffect, useLayoutEffect, useRef, useState } from 'react'
+import { type ReactNode, type RefObject, useEffect, useLayoutEffect, useRef, useState } from 'react'
+import { flushSync } from 'react-dom'
 
 /** What is not there yet, as what fetches it. */
 const unmet = new Set<() => void>()
@@ -27,8 +28,14 @@ function letGo() {
   }, 0) // after the press has come to what it was meant for
 }
 
-/** unpressed does something when nothing is pressed: a press that ends elsewhere than it began does nothing. */
-const unpressed = (go: () => void) => (pressed ? onceLetGo.push(go) : go())
+/**
+ * unpressed draws something when nothing is pressed, and at once: a press that ends elsewhere than it began does
+ * nothing, and one could begin between now and a later drawing.
+ */
+const unpressed = (go: () => void) => {
+  if (pressed) onceLetGo.push(() => unpressed(go))
+  else flushSync(go)
+}
 
 /** late is a hook that gives a module of the page once it is there, and nothing before: what stands in stays. */
 export function late<M>(fetch: () => Promise<M>): () => M | undefined {
@@ -39,7 +46,9 @@ export function late<M>(fetch: () => Promise<M>): () => M | undefined {
       (m) => {
         there = m
         unmet.delete(meet)
-        for (const show of waiting) show()
+        unpressed(() => {
+          for (const show of waiting) show()
+        })
       },
       () => undefined,
     )
@@ -48,10 +57,11 @@ export function late<M>(fetch: () => Promise<M>): () => M | undefined {
   return () => {
     const [has, setHas] = useState(there !== undefined)
     useEffect(() => {
-      const show = () => unpressed(() => startTransition(() => setHas(true)))
-      if (there) show() // it came between drawing and now
+      const show = () => setHas(true)
+      const came = there && setTimeout(() => unpressed(show)) // between drawing and now
       waiting.add(show)
       return () => {
+        clearTimeout(came)
         waiting.delete(show)
       }
     }, [])
