@@ -50,7 +50,8 @@ func (c *Catalogue) Suggest(typed string, limit int) []*Ingredient {
 	return found
 }
 
-// minLike is how many letters a word has, below which what is spelled nearly so is something else.
+// minLike is how many letters a word has, below which what is spelled nearly so is something else (a
+// judgement, no source).
 const minLike = 6
 
 // Like returns up to limit ingredients that a word on its own may mean, in the catalogue's order:

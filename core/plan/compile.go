@@ -354,7 +354,8 @@ func (c *compiler) grind() {
 	c.ice()
 }
 
-// toldInMinutes are the seconds from which on a blend is told in minutes, where these are halves.
+// toldInMinutes are the seconds from which on a blend is told in minutes, where these are halves (a
+// judgement, no source).
 const toldInMinutes = 120
 
 // blendFor is how long something is blended, as people say it: 90 seconds, two minutes.

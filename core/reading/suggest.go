@@ -7,6 +7,7 @@ import (
 	"plushladle/core/quantity"
 )
 
+// How far an unread line is looked for (judgements, no source).
 const (
 	mostCut   = 2 // letters taken off a word that is looked for by its beginning
 	leastWord = 3 // letters of a word that means something
